@@ -1,0 +1,33 @@
+package lobrik.fault;
+
+/** Every fault and warning of the core. Codes are stable: programs may rely on them. */
+public enum FaultCode {
+    MISSING("missing"),
+    NOT_POSITIVE("not-positive"),
+    OUT_OF_RANGE("out-of-range"),
+    UNKNOWN_VALUE("unknown-value"),
+    DUPLICATE("duplicate"),
+    WRONG_NUMBER_OF_BENDS("wrong-number-of-bends"),
+    WRONG_UNIT("wrong-unit"),
+    RADIUS_TOO_SMALL("radius-too-small"),
+    LEG_SHORTER_THAN_BEND("leg-shorter-than-bend"),
+    MARK_OFF_CONDUIT("mark-off-conduit"),
+    ARC_OFF_CONDUIT("arc-off-conduit"),
+    ARCS_OVERLAP("arcs-overlap"),
+    NOT_A_NINETY("not-a-ninety"),
+    GRIP_TOO_SHORT("grip-too-short"),
+    STANDING_TOO_SHORT("standing-too-short"),
+    ARROW_LEAD_NEGATIVE("arrow-lead-negative"),
+    LONGER_THAN_STICK("longer-than-stick");
+
+    private final String id;
+
+    FaultCode(String id) {
+        this.id = id;
+    }
+
+    /** The code as programs see it, such as {@code leg-shorter-than-bend}. */
+    public String id() {
+        return id;
+    }
+}

@@ -1,0 +1,32 @@
+package lobrik.verdict;
+
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/**
+ * A reading that was judged.
+ *
+ * @param deviation reading less target
+ * @param credit 0 to 1
+ * @param band where the deviation lies in the tolerance
+ */
+public record Judged(FeatureId feature, Quantity deviation, double credit, Band band) {
+
+    /** Where a deviation lies. A deviation exactly on a limit belongs to the inner band. */
+    public enum Band {
+        /** Within half the tolerance. */
+        CLOSE,
+        /** Within the tolerance. */
+        WITHIN,
+        /** Beyond the tolerance. */
+        OUTSIDE;
+
+        static Band of(Quantity deviation, Quantity tolerance) {
+            long size = Math.abs(deviation.count());
+            if (2 * size <= tolerance.count()) {
+                return CLOSE;
+            }
+            return size <= tolerance.count() ? WITHIN : OUTSIDE;
+        }
+    }
+}

@@ -1,0 +1,66 @@
+package lobrik.verdict;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Faults;
+import lobrik.shape.FeatureId;
+
+/**
+ * The score of a piece (handbook 7): 100 × the weighted mean of credits, less deductions for workmanship, never below 0.
+ *
+ * @param points 0 to 100
+ * @param passed every critical reading within its tolerance and the points at the pass mark or above
+ */
+public record Score(double points, boolean passed, List<Judged> items) {
+
+    /** Points are sums of fractions; two that differ by less are the same points. */
+    private static final double ROUNDING = 1e-9;
+
+    /**
+     * Scores readings.
+     *
+     * @param deductions workmanship deductions in points, 0 to 100
+     * @throws lobrik.fault.Refused for no readings, a feature twice, no weight at all, or figures outside their range
+     */
+    public static Score of(List<Reading> readings, Scheme scheme, double passMark, double deductions) {
+        requireScorable(readings, passMark, deductions);
+        List<Judged> items =
+                readings.stream().map(reading -> reading.judged(scheme)).toList();
+        double weights = 0;
+        double credits = 0;
+        boolean criticalWithin = true;
+        for (int i = 0; i < items.size(); i++) {
+            weights += readings.get(i).weight();
+            credits += readings.get(i).weight() * items.get(i).credit();
+            criticalWithin &= !readings.get(i).critical() || items.get(i).band() != Judged.Band.OUTSIDE;
+        }
+        double points = Math.max(0, 100 * credits / weights - deductions);
+        return new Score(points, criticalWithin && points >= passMark - ROUNDING, items);
+    }
+
+    private static void requireScorable(List<Reading> readings, double passMark, double deductions) {
+        Faults faults = new Faults();
+        if (readings.stream().mapToDouble(Reading::weight).sum() <= 0) {
+            faults.add(
+                    FaultCode.MISSING, "items", "there is nothing to score: give at least one reading with a weight");
+        }
+        Set<FeatureId> seen = EnumSet.noneOf(FeatureId.class);
+        for (int i = 0; i < readings.size(); i++) {
+            if (!seen.add(readings.get(i).feature())) {
+                String id = readings.get(i).feature().id();
+                faults.add(FaultCode.DUPLICATE, "items/" + i + "/feature", "“" + id + "” is given twice; give it once");
+            }
+        }
+        requirePercent(faults, "passMark", "the pass mark", passMark);
+        requirePercent(faults, "deductions", "the deductions", deductions);
+        faults.refuseIfAny();
+    }
+
+    private static void requirePercent(Faults faults, String input, String name, double value) {
+        if (!(value >= 0 && value <= 100)) {
+            faults.add(FaultCode.OUT_OF_RANGE, input, name + " is " + value + "; it must be from 0 to 100");
+        }
+    }
+}

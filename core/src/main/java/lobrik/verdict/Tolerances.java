@@ -1,0 +1,46 @@
+package lobrik.verdict;
+
+import lobrik.fault.FaultCode;
+import lobrik.fault.Faults;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/**
+ * How far readings may be off, and the mark to pass. A set that a recorded attempt used is frozen with it.
+ *
+ * @param length for every length, more than 0 and at most 12 in
+ * @param angle for every angle, more than 0° and at most 45°
+ * @param dogLeg for the angle between bend planes, like angle
+ * @param passMark least score to pass, 0 to 100
+ */
+public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMark) {
+
+    public static final double USUAL_PASS_MARK = 70;
+
+    private static final Length LARGEST_LENGTH = Length.ofInches(12);
+    private static final Angle SMALLEST_ANGLE = Angle.ofDegrees(0.01);
+    private static final Angle LARGEST_ANGLE = Angle.ofDegrees(45);
+
+    /** @throws lobrik.fault.Refused with every figure that is outside its range */
+    public Tolerances {
+        Faults faults = new Faults();
+        faults.requirePositive("lengthIn", "the length tolerance", length, LARGEST_LENGTH);
+        faults.requireWithin("angleDeg", "the angle tolerance", angle, SMALLEST_ANGLE, LARGEST_ANGLE);
+        faults.requireWithin("dogLegDeg", "the dog leg tolerance", dogLeg, SMALLEST_ANGLE, LARGEST_ANGLE);
+        if (!(passMark >= 0 && passMark <= 100)) {
+            faults.add(
+                    FaultCode.OUT_OF_RANGE, "passMark", "the pass mark is " + passMark + "; it must be from 0 to 100");
+        }
+        faults.refuseIfAny();
+    }
+
+    /** The tolerance of one feature. */
+    public Quantity of(FeatureId feature) {
+        return switch (feature.kind()) {
+            case LENGTH -> length;
+            case ANGLE -> angle;
+        };
+    }
+}

@@ -1,0 +1,2 @@
+/** Judging a piece: tolerances, credit and score (handbook 7). */
+package lobrik.verdict;

@@ -1,0 +1,204 @@
+package lobrik.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.FeatureId;
+import lobrik.shop.Bender;
+import lobrik.shop.Conduit;
+import lobrik.shop.HookSide;
+import lobrik.shop.Reference;
+import lobrik.shop.Tooling;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class StubLayoutTest {
+
+    private static final Tooling TOOLING =
+            new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+
+    private static Layout layout(double leg, Double otherLeg, Placement placement, TapeDivision division) {
+        Optional<Length> other = Optional.ofNullable(otherLeg).map(Length::ofInches);
+        return Layout.of(new Stub90(Length.ofInches(leg), other, placement), TOOLING, Method.EXACT, division);
+    }
+
+    private static PlannedFeature feature(Layout layout, FeatureId id) {
+        return layout.features().stream().filter(f -> f.id() == id).findFirst().orElseThrow();
+    }
+
+    private static List<FaultCode> warnings(Layout layout) {
+        return layout.warnings().stream().map(Fault::code).toList();
+    }
+
+    @Test
+    void stub_markedByTheArrow_hasItsMarkATakeUpShort() {
+        Layout layout = layout(17.625, 22.0, Placement.ARROW, TapeDivision.NONE);
+        Mark mark = layout.marks().getFirst();
+        assertThat(mark.position()).isEqualTo(Length.ofInches(11.625));
+        assertThat(mark.reference()).isEqualTo(Reference.ARROW);
+        assertThat(mark.hookTowards()).isEqualTo(HookSide.DATUM);
+        assertThat(layout.cutLength().orElseThrow().inches()).isCloseTo(36.5033, within(1e-4));
+        assertThat(layout.warnings()).isEmpty();
+    }
+
+    @Test
+    void stub_markedByTheStar_landsItsBackOnTheMark() {
+        Layout layout = layout(17.625, 22.0, Placement.STAR, TapeDivision.NONE);
+        Mark mark = layout.marks().getFirst();
+        assertThat(mark.position()).isEqualTo(Length.ofInches(17.625));
+        assertThat(mark.reference()).isEqualTo(Reference.STAR);
+        assertThat(mark.hookTowards()).isEqualTo(HookSide.FAR);
+        assertThat(inches(feature(layout, FeatureId.LEG).predicted())).isCloseTo(17.625, within(1e-9));
+    }
+
+    private static double inches(Quantity quantity) {
+        return ((Length) quantity).inches();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Placement.class)
+    void layoutWithoutRounding_predictsEveryTarget(Placement placement) {
+        Random random = new Random(8);
+        for (int i = 0; i < 2000; i++) {
+            Layout layout =
+                    layout(6 + 40 * random.nextDouble(), 6 + 40 * random.nextDouble(), placement, TapeDivision.NONE);
+            assertThat(layout.features()).hasSize(4).allSatisfy(feature -> {
+                double scale = feature.target() instanceof Length ? 25.4e9 : 1e9;
+                assertThat(feature.predicted().minus(feature.target()).count() / scale)
+                        .isCloseTo(0, within(1e-6));
+            });
+        }
+    }
+
+    @Test
+    void roundedMark_isOnALineOfTheTape_andThePredictionIsOffByNoMoreThanHalfADivision() {
+        Random random = new Random(12);
+        for (int i = 0; i < 1000; i++) {
+            Layout layout = layout(8 + 30 * random.nextDouble(), null, Placement.ARROW, TapeDivision.SIXTEENTH);
+            Length position = layout.marks().getFirst().position();
+            assertThat(position.nearest(TapeDivision.SIXTEENTH)).isEqualTo(position);
+            PlannedFeature leg = feature(layout, FeatureId.LEG);
+            assertThat(Math.abs(inches(leg.predicted().minus(leg.target())))).isLessThanOrEqualTo(1.0 / 32 + 1e-9);
+        }
+    }
+
+    @Test
+    void openFarEnd_hasNoCutLengthAndNoOtherLeg() {
+        Layout layout = layout(17.625, null, Placement.ARROW, TapeDivision.SIXTEENTH);
+        assertThat(layout.cutLength()).isEmpty();
+        assertThat(layout.features())
+                .extracting(PlannedFeature::id)
+                .containsExactly(FeatureId.MARK_1, FeatureId.LEG, FeatureId.ANGLE_1);
+        assertThat(feature(layout, FeatureId.ANGLE_1).predicted()).isEqualTo(Angle.RIGHT);
+    }
+
+    @Test
+    void cutLength_growsInStepWithEitherLeg() {
+        double base = layout(15, 20.0, Placement.ARROW, TapeDivision.NONE)
+                .cutLength()
+                .orElseThrow()
+                .inches();
+        double longer = layout(16, 21.0, Placement.STAR, TapeDivision.NONE)
+                .cutLength()
+                .orElseThrow()
+                .inches();
+        assertThat(longer - base).isCloseTo(2, within(1e-9));
+    }
+
+    @Test
+    void stubTooShortForTheShoe_isWarnedWithTheLegThatWorks() {
+        Layout layout = layout(7, 20.0, Placement.ARROW, TapeDivision.SIXTEENTH);
+        assertThat(warnings(layout)).containsExactly(FaultCode.GRIP_TOO_SHORT);
+        assertThat(layout.warnings().getFirst().message()).contains("1 in", "2 in", "8 in", "star");
+        assertThat(warnings(layout(8, 20.0, Placement.ARROW, TapeDivision.SIXTEENTH)))
+                .isEmpty();
+        assertThat(warnings(layout(20, 7.0, Placement.STAR, TapeDivision.SIXTEENTH)))
+                .containsExactly(FaultCode.GRIP_TOO_SHORT);
+    }
+
+    @Test
+    void partUnderTheFootTooShort_isWarned() {
+        assertThat(warnings(layout(20, 9.0, Placement.ARROW, TapeDivision.SIXTEENTH)))
+                .containsExactly(FaultCode.STANDING_TOO_SHORT);
+        assertThat(warnings(layout(9, 20.0, Placement.STAR, TapeDivision.SIXTEENTH)))
+                .containsExactly(FaultCode.STANDING_TOO_SHORT);
+    }
+
+    @Test
+    void pieceLongerThanAStick_isWarned() {
+        assertThat(warnings(layout(60, 64.0, Placement.ARROW, TapeDivision.SIXTEENTH)))
+                .containsExactly(FaultCode.LONGER_THAN_STICK);
+    }
+
+    @Test
+    void benderFiguresThatContradictEachOther_areWarned() {
+        Tooling odd =
+                new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(5), Length.ofInches(5.125)));
+        Layout layout = Layout.of(
+                new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW),
+                odd,
+                Method.CHART,
+                TapeDivision.SIXTEENTH);
+        assertThat(warnings(layout)).containsExactly(FaultCode.ARROW_LEAD_NEGATIVE);
+    }
+
+    @Test
+    void legShorterThanTheBend_cannotBeLaidOut() {
+        assertImpossible(5.5, 20.0, Placement.ARROW, FaultCode.LEG_SHORTER_THAN_BEND);
+        assertImpossible(20, 5.5, Placement.STAR, FaultCode.LEG_SHORTER_THAN_BEND);
+        assertImpossible(5.8, 20.0, Placement.ARROW, FaultCode.MARK_OFF_CONDUIT);
+        assertThat(layout(5.8, 20.0, Placement.STAR, TapeDivision.NONE).marks()).hasSize(1);
+    }
+
+    private static void assertImpossible(double leg, Double other, Placement placement, FaultCode code) {
+        Refused refused =
+                catchThrowableOfType(Refused.class, () -> layout(leg, other, placement, TapeDivision.SIXTEENTH));
+        assertThat(refused.isWellFormed()).isTrue();
+        assertThat(refused.faults()).extracting(Fault::code).containsExactly(code);
+    }
+
+    @Test
+    void legsOutOfRange_areAllTold() {
+        Refused refused = catchThrowableOfType(
+                Refused.class, () -> new Stub90(Length.ZERO, Optional.of(Length.ofInches(481)), Placement.ARROW));
+        assertThat(refused.isWellFormed()).isFalse();
+        assertThat(refused.faults()).extracting(Fault::input).containsExactly("legIn", "otherLegIn");
+    }
+
+    @Test
+    void hostileInputs_giveALayoutOrAReason() {
+        Random random = new Random(13);
+        for (int i = 0; i < 10_000; i++) {
+            double[] inches = random.doubles(6, -5, 90).toArray();
+            try {
+                Tooling tooling = new Tooling(
+                        new Conduit(Length.ofInches(inches[0] / 10)),
+                        Bender.of(Length.ofInches(inches[1] / 5), Length.ofInches(inches[2] / 5)));
+                Stub90 stub = new Stub90(
+                        Length.ofInches(inches[3]),
+                        random.nextBoolean() ? Optional.of(Length.ofInches(inches[4])) : Optional.empty(),
+                        random.nextBoolean() ? Placement.ARROW : Placement.STAR);
+                Layout layout = Layout.of(stub, tooling, Method.EXACT, TapeDivision.SIXTEENTH);
+                assertThat(layout.features()).hasSizeBetween(3, 4);
+            } catch (Refused refused) {
+                assertThat(refused.faults())
+                        .isNotEmpty()
+                        .allSatisfy(f -> assertThat(f.message()).isNotBlank());
+            }
+        }
+    }
+}
