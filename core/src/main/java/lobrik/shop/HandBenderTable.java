@@ -1,25 +1,25 @@
 package lobrik.shop;
 
-import java.util.Map;
+import java.util.Optional;
 import lobrik.measure.Length;
 
 /** Generic hand benders for EMT: starting values to be calibrated (handbook 3). */
 public final class HandBenderTable {
 
-    private static final Map<TradeSize, Bender> EMT = Map.of(
-            TradeSize.HALF, generic(5, 4.25),
-            TradeSize.THREE_QUARTERS, generic(6, 5.125),
-            TradeSize.ONE, generic(8, 6.5),
-            TradeSize.ONE_AND_A_QUARTER, generic(11, 8.75));
-
     private HandBenderTable() {}
 
-    /** Generic benders by the trade size of EMT that they bend. */
-    public static Map<TradeSize, Bender> forEmt() {
-        return EMT;
+    /** The generic bender for a trade size of EMT; empty for sizes that are not bent by hand. */
+    public static Optional<Bender> forEmt(TradeSize size) {
+        return switch (size) {
+            case HALF -> generic(5, 4.25);
+            case THREE_QUARTERS -> generic(6, 5.125);
+            case ONE -> generic(8, 6.5);
+            case ONE_AND_A_QUARTER -> generic(11, 8.75);
+            case ONE_AND_A_HALF, TWO, TWO_AND_A_HALF, THREE, THREE_AND_A_HALF, FOUR -> Optional.empty();
+        };
     }
 
-    private static Bender generic(double takeUpInches, double radiusInches) {
-        return Bender.of(Length.ofInches(takeUpInches), Length.ofInches(radiusInches));
+    private static Optional<Bender> generic(double takeUpInches, double radiusInches) {
+        return Optional.of(Bender.of(Length.ofInches(takeUpInches), Length.ofInches(radiusInches)));
     }
 }

@@ -31,9 +31,9 @@ public record Reading(
         faults.refuseIfAny();
     }
 
-    /** A reading judged by a set of tolerances, critical and of weight 1. */
+    /** A reading judged by a set of tolerances, of weight 1; critical where it is of the finished piece. */
     public static Reading of(FeatureId feature, Quantity target, Quantity reading, Tolerances tolerances) {
-        return new Reading(feature, target, reading, tolerances.of(feature), 1, true);
+        return new Reading(feature, target, reading, tolerances.of(feature), 1, feature.isOfFinishedPiece());
     }
 
     /** Judges this reading alone. */

@@ -15,8 +15,8 @@ import lobrik.shape.FeatureId;
  */
 public record Score(double points, boolean passed, List<Judged> items) {
 
-    /** Points are sums of fractions; two that differ by less are the same points. */
-    private static final double ROUNDING = 1e-9;
+    /** Points are sums of fractions; they are rounded to a billionth, so that 70 is 70. */
+    private static final double PARTS_OF_A_POINT = 1e9;
 
     /**
      * Scores readings.
@@ -36,8 +36,9 @@ public record Score(double points, boolean passed, List<Judged> items) {
             credits += readings.get(i).weight() * items.get(i).credit();
             criticalWithin &= !readings.get(i).critical() || items.get(i).band() != Judged.Band.OUTSIDE;
         }
-        double points = Math.max(0, 100 * credits / weights - deductions);
-        return new Score(points, criticalWithin && points >= passMark - ROUNDING, items);
+        double exact = Math.max(0, 100 * credits / weights - deductions);
+        double points = Math.round(exact * PARTS_OF_A_POINT) / PARTS_OF_A_POINT;
+        return new Score(points, criticalWithin && points >= passMark, items);
     }
 
     private static void requireScorable(List<Reading> readings, double passMark, double deductions) {

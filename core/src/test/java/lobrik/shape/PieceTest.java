@@ -78,18 +78,18 @@ class PieceTest {
         Vector3 along = Vector3.X;
         Vector3 up = Vector3.Y;
         for (int i = 0; i < steps; i++) {
-            double s = (i + 0.5) * step;
             point = point.plus(along.times(step / 2));
             for (BendMade bend : bends) {
                 double arc = radius * bend.angle().radians();
                 double mark = bend.position().inches();
                 double start = bend.hookTowards() == HookSide.DATUM ? mark + lead : mark - lead - arc;
-                if (s >= start && s < start + arc) {
+                double bent = Math.min((i + 1) * step, start + arc) - Math.max(i * step, start);
+                if (bent > 0) {
                     double roll = bend.roll().radians();
                     Vector3 side = along.cross(up);
                     Vector3 axis = side.times(Math.cos(roll)).minus(up.times(Math.sin(roll)));
-                    along = rotated(along, axis, step / radius);
-                    up = rotated(up, axis, step / radius);
+                    along = rotated(along, axis, bent / radius);
+                    up = rotated(up, axis, bent / radius);
                 }
             }
             point = point.plus(along.times(step / 2));
@@ -178,7 +178,7 @@ class PieceTest {
         Refused refused =
                 catchThrowableOfType(Refused.class, () -> Piece.simulate(TOOLING, Length.ofInches(length), bends));
         assertThat(refused.isWellFormed()).isTrue();
-        assertThat(refused.faults()).extracting(Fault -> Fault.code()).containsExactly(code);
+        assertThat(refused.faults()).extracting(fault -> fault.code()).containsExactly(code);
     }
 
     @Test

@@ -15,7 +15,7 @@ class ToolingTest {
 
     private static final Tooling THREE_QUARTER_EMT = new Tooling(
             ConduitTable.conduit(ConduitMaterial.EMT, TradeSize.THREE_QUARTERS),
-            HandBenderTable.forEmt().get(TradeSize.THREE_QUARTERS));
+            HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow());
 
     /** Worked by hand: e = 6 − 5.125 − 0.461; G = 10.25 + 0.922 − 8.05033; σ = 6 − G; ν = e + 2.01258. */
     @Test

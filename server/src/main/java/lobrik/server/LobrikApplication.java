@@ -1,0 +1,22 @@
+package lobrik.server;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.context.annotation.Bean;
+
+/** Starts the server. */
+@SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
+public class LobrikApplication {
+
+    /** Runs until stopped. */
+    public static void main(String[] arguments) {
+        SpringApplication.run(LobrikApplication.class, arguments);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

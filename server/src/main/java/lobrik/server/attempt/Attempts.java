@@ -1,0 +1,226 @@
+package lobrik.server.attempt;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lobrik.measure.Quantity;
+import lobrik.server.account.SignedIn;
+import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.Assignment;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.Exercises;
+import lobrik.server.platform.TurnedDown;
+import lobrik.shape.FeatureId;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Opens attempts, keeps their readings, and has them judged. */
+@Service
+public class Attempts {
+
+    /** An attempt with its exercise, its readings from the oldest, and what the core says. */
+    public record Measured(Attempt attempt, Exercise exercise, List<ReadingRow> readings, Verdict verdict) {
+
+        /** The current reading of each feature: the last of its corrections. */
+        static Map<FeatureId, ReadingRow> current(List<ReadingRow> readings) {
+            Map<FeatureId, ReadingRow> current = new EnumMap<>(FeatureId.class);
+            readings.forEach(row -> current.put(row.feature(), row));
+            return current;
+        }
+    }
+
+    private final EntityManager entities;
+    private final Cohorts cohorts;
+    private final Exercises exercises;
+    private final Calculations calculations;
+    private final Clock clock;
+
+    Attempts(EntityManager entities, Cohorts cohorts, Exercises exercises, Calculations calculations, Clock clock) {
+        this.entities = entities;
+        this.cohorts = cohorts;
+        this.exercises = exercises;
+        this.calculations = calculations;
+        this.clock = clock;
+    }
+
+    /**
+     * Opens an attempt at what the trainee is on, or goes on with the one that is not complete yet.
+     *
+     * @param id made by the client; an attempt that exists is returned as it is
+     */
+    @Transactional
+    public Measured open(SignedIn who, UUID id, UUID traineeId) {
+        Trainee trainee = cohorts.trainee(who, traineeId);
+        Attempt already = entities.find(Attempt.class, id);
+        if (already != null) {
+            return get(who, id);
+        }
+        Assignment assignment = exercises.currentOf(List.of(traineeId)).get(traineeId);
+        if (assignment == null) {
+            throw TurnedDown.conflict(
+                    "nothing-given", trainee.fullName() + " has no exercise yet; set one and give it first");
+        }
+        List<Attempt> before = attemptsAt(List.of(assignment.id()));
+        if (!before.isEmpty()) {
+            Measured last = measured(before).getLast();
+            if (!last.verdict().isComplete()) {
+                return last;
+            }
+        }
+        Exercise exercise = exercises.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
+        if (exercise == null) {
+            throw TurnedDown.notFound("exercise");
+        }
+        Attempt attempt = new Attempt(id, assignment, exercise.tolerances(), who.accountId(), clock.instant());
+        entities.persist(attempt);
+        return measured(List.of(attempt)).getFirst();
+    }
+
+    /**
+     * The attempt with this id.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    @Transactional(readOnly = true)
+    public Measured get(SignedIn who, UUID id) {
+        return measured(List.of(require(who, id))).getFirst();
+    }
+
+    private Attempt require(SignedIn who, UUID id) {
+        Attempt attempt = entities.find(Attempt.class, id);
+        if (attempt == null) {
+            throw TurnedDown.notFound("attempt");
+        }
+        cohorts.trainee(who, attempt.traineeId());
+        return attempt;
+    }
+
+    /**
+     * Keeps a reading. When this returns it is on disk.
+     *
+     * @param row its id is made by the client; a row that says the same under the same id is not kept twice
+     * @throws TurnedDown if the feature is not measured on this piece, if it was measured or corrected meanwhile, or if
+     *     the id was used for something else
+     */
+    @Transactional
+    public Measured keep(SignedIn who, ReadingRow row) {
+        Attempt attempt = require(who, row.attemptId());
+        ReadingRow same = entities.find(ReadingRow.class, row.id());
+        if (same == null) {
+            List<ReadingRow> before = readingsOf(List.of(attempt.id()));
+            requireMeasurable(attempt, row.feature());
+            requireCorrectable(Measured.current(before).get(row.feature()), row.corrects());
+            entities.persist(row);
+            entities.flush();
+        } else if (!same.saysTheSameAs(row)) {
+            throw TurnedDown.conflict("key-used", "This key was used for another reading; make a new one");
+        }
+        return measured(List.of(attempt)).getFirst();
+    }
+
+    private void requireMeasurable(Attempt attempt, FeatureId feature) {
+        boolean known = measured(List.of(attempt)).getFirst().verdict().features().stream()
+                .anyMatch(measured -> measured.id() == feature);
+        if (!known) {
+            throw TurnedDown.badInput(
+                    "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece");
+        }
+    }
+
+    private static void requireCorrectable(@Nullable ReadingRow current, @Nullable UUID corrects) {
+        if (current == null && corrects != null) {
+            throw TurnedDown.conflict("nothing-to-correct", "This feature was not measured yet; enter it as a reading");
+        }
+        if (current != null && corrects == null) {
+            throw TurnedDown.conflict(
+                    "measured-already", "This was measured already; to change it, correct it with a reason");
+        }
+        if (current != null && !current.id().equals(corrects)) {
+            throw TurnedDown.conflict(
+                    "corrected-already", "Somebody corrected this reading meanwhile; look at it and correct it again");
+        }
+    }
+
+    /** Attempts at these assignments, from the oldest. */
+    private List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
+        return entities.createQuery("from Attempt where assignmentId in :ids order by startedAt, id", Attempt.class)
+                .setParameter("ids", assignmentIds)
+                .getResultList();
+    }
+
+    /** The last attempt at each of these assignments, by assignment. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Measured> lastAt(Collection<UUID> assignmentIds) {
+        Map<UUID, Attempt> last = new HashMap<>();
+        attemptsAt(assignmentIds).forEach(attempt -> last.put(attempt.assignmentId(), attempt));
+        return measured(List.copyOf(last.values())).stream()
+                .collect(Collectors.toMap(measured -> measured.attempt().assignmentId(), Function.identity()));
+    }
+
+    /** All attempts of these trainees, from the oldest. The one who asks must be allowed to see them. */
+    @Transactional(readOnly = true)
+    public List<Measured> of(Collection<UUID> traineeIds) {
+        return measured(
+                entities.createQuery("from Attempt where traineeId in :ids order by startedAt, id", Attempt.class)
+                        .setParameter("ids", traineeIds)
+                        .getResultList());
+    }
+
+    private List<Measured> measured(List<Attempt> attempts) {
+        Map<UUID, Exercise> byId =
+                exercises.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
+        Map<UUID, List<ReadingRow>> readings = readingsOf(
+                        attempts.stream().map(Attempt::id).toList())
+                .stream()
+                .collect(Collectors.groupingBy(ReadingRow::attemptId));
+        Map<UUID, Calculations.Question> questions = new HashMap<>();
+        List<Measured> measured = new ArrayList<>();
+        for (Attempt attempt : attempts) {
+            Exercise exercise = byId.get(attempt.exerciseId());
+            if (exercise == null) {
+                throw TurnedDown.notFound("exercise");
+            }
+            Calculations.Question question =
+                    questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
+            List<ReadingRow> rows = readings.getOrDefault(attempt.id(), List.of());
+            Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+            Measured.current(rows).forEach((feature, row) -> values.put(feature, row.value()));
+            Verdict verdict = Verdict.of(question, attempt.tolerances().toCore(), values);
+            measured.add(new Measured(attempt, exercise, rows, verdict));
+        }
+        return List.copyOf(measured);
+    }
+
+    /** Readings from the oldest; a correction always comes after what it corrects. */
+    private List<ReadingRow> readingsOf(Collection<UUID> attemptIds) {
+        List<ReadingRow> rows = entities.createQuery("from ReadingRow where attemptId in :ids", ReadingRow.class)
+                .setParameter("ids", attemptIds)
+                .getResultList();
+        Map<UUID, ReadingRow> byId = rows.stream().collect(Collectors.toMap(ReadingRow::id, Function.identity()));
+        return rows.stream()
+                .sorted(Comparator.comparingInt((ReadingRow row) -> corrections(row, byId))
+                        .thenComparing(ReadingRow::takenAt))
+                .toList();
+    }
+
+    /** How many corrections led to a row. Clocks may be set back; the chain cannot. */
+    private static int corrections(ReadingRow row, Map<UUID, ReadingRow> byId) {
+        int depth = 0;
+        for (ReadingRow at = row; at != null && at.corrects() != null; at = byId.get(at.corrects())) {
+            depth++;
+        }
+        return depth;
+    }
+}

@@ -1,0 +1,28 @@
+package lobrik.server.calc;
+
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/** Between the core's quantities and the plain numbers of the interface: inches for lengths, degrees for angles. */
+public final class Numbers {
+
+    private Numbers() {}
+
+    /** A quantity as a number in the interface's unit. */
+    public static double of(Quantity quantity) {
+        return switch (quantity) {
+            case Length length -> length.inches();
+            case Angle angle -> angle.degrees();
+        };
+    }
+
+    /** A number in the interface's unit as the quantity that a feature is measured in. */
+    static Quantity of(FeatureId feature, double number) {
+        return switch (feature.kind()) {
+            case LENGTH -> Length.ofInches(number);
+            case ANGLE -> Angle.ofDegrees(number);
+        };
+    }
+}

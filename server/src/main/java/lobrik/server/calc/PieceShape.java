@@ -1,0 +1,41 @@
+package lobrik.server.calc;
+
+import java.util.ArrayList;
+import java.util.List;
+import lobrik.shape.Piece;
+import lobrik.shape.Segment;
+
+/**
+ * The shape of a piece, for drawing.
+ *
+ * @param lengthIn developed length
+ * @param centreline points in the piece's frame: x along the datum leg, y where a bend of roll 0 turns
+ * @param arcs where the arcs lie on the straight conduit
+ */
+public record PieceShape(double lengthIn, List<List<Double>> centreline, List<ArcSpan> arcs) {
+
+    /** Fine enough that the chords of a 90 on any radius of a hand bender look round on a wall. */
+    private static final int STEPS_PER_ARC = 24;
+
+    /** The part of the straight conduit that an arc uses. */
+    public record ArcSpan(double startIn, double endIn) {}
+
+    /** The shape of a piece. */
+    public static PieceShape of(Piece piece) {
+        List<ArcSpan> arcs = new ArrayList<>();
+        double at = 0;
+        for (int i = 0; i < piece.arcs().size(); i++) {
+            Segment.Arc arc = piece.arcs().get(i);
+            at += piece.straights().get(i).length().inches();
+            arcs.add(new ArcSpan(at, at + arc.length().inches()));
+            at += arc.length().inches();
+        }
+        return new PieceShape(piece.length().inches(), points(piece), arcs);
+    }
+
+    static List<List<Double>> points(Piece piece) {
+        return piece.centreline(STEPS_PER_ARC).stream()
+                .map(point -> List.of(point.x(), point.y(), point.z()))
+                .toList();
+    }
+}

@@ -1,0 +1,27 @@
+package lobrik.server.calc;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import org.jspecify.annotations.Nullable;
+
+/** What was typed into a field. */
+public record QuantityRequest(
+        @Nullable Kind kind,
+        @Nullable String text,
+        @Nullable BareUnit bare) {
+
+    /** What the field takes. */
+    public enum Kind {
+        @JsonProperty("length")
+        LENGTH,
+        @JsonProperty("angle")
+        ANGLE
+    }
+
+    /** The unit of a number that names none; inches if it is not given. */
+    public enum BareUnit {
+        @JsonProperty("in")
+        INCH,
+        @JsonProperty("mm")
+        MILLIMETRE
+    }
+}

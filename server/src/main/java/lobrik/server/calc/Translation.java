@@ -1,0 +1,192 @@
+package lobrik.server.calc;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
+import lobrik.bend.Bend;
+import lobrik.bend.Stub90;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
+import lobrik.layout.Layout;
+import lobrik.layout.Method;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.BendMade;
+import lobrik.shop.Bender;
+import lobrik.shop.Conduit;
+import lobrik.shop.Tooling;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Translates one request to the core's values, collecting everything that is wrong with it. Each method returns an empty
+ * answer where its part of the request was bad; {@link #finish} then refuses with all faults.
+ */
+final class Translation {
+
+    private static final Length SIXTEENTH = Length.ofFraction(0, 1, 16);
+
+    private final List<Fault> faults = new ArrayList<>();
+
+    /** Ends the translation: the value, or everything that was wrong. */
+    <T> T finish(Optional<T> value) {
+        if (!faults.isEmpty() || value.isEmpty()) {
+            throw Refused.badInput(faults);
+        }
+        return value.get();
+    }
+
+    void fault(FaultCode code, String input, String message) {
+        faults.add(new Fault(code, input, message));
+    }
+
+    <T> Optional<T> required(String input, @Nullable T value) {
+        if (value == null) {
+            fault(FaultCode.MISSING, input, "this is missing");
+        }
+        return Optional.ofNullable(value);
+    }
+
+    Optional<Length> length(String input, @Nullable Double inches) {
+        return required(input, inches).flatMap(value -> length(input, value.doubleValue()));
+    }
+
+    Optional<Angle> angle(String input, @Nullable Double degrees) {
+        return required(input, degrees).flatMap(value -> angle(input, value.doubleValue()));
+    }
+
+    private Optional<Length> length(String input, double inches) {
+        return quantity(input, () -> Length.ofInches(inches));
+    }
+
+    private Optional<Angle> angle(String input, double degrees) {
+        return quantity(input, () -> Angle.ofDegrees(degrees));
+    }
+
+    <T> Optional<T> quantity(String input, Supplier<T> value) {
+        try {
+            return Optional.of(value.get());
+        } catch (IllegalArgumentException e) {
+            fault(FaultCode.OUT_OF_RANGE, input, String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    private Optional<Length> lengthOr(String input, @Nullable Double inches, Length usual) {
+        return inches == null ? Optional.of(usual) : length(input, inches.doubleValue());
+    }
+
+    /** Builds a core value; its faults are about inputs below {@code parent}. */
+    <T> Optional<T> built(String parent, Supplier<T> value) {
+        try {
+            return Optional.of(value.get());
+        } catch (Refused refused) {
+            refused.faults().forEach(fault -> faults.add(parent.isEmpty() ? fault : fault.within(parent)));
+            return Optional.empty();
+        }
+    }
+
+    TapeDivision division(@Nullable Double inches) {
+        Optional<Length> step = lengthOr("tapeDivisionIn", inches, SIXTEENTH);
+        if (step.filter(length -> length.isNegative() || length.isMoreThan(Length.ofInches(1)))
+                .isPresent()) {
+            fault(FaultCode.OUT_OF_RANGE, "tapeDivisionIn", "a tape division is from 0 (do not round) to 1 in");
+            return TapeDivision.NONE;
+        }
+        return step.map(TapeDivision::new).orElse(TapeDivision.NONE);
+    }
+
+    Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
+        Optional<Conduit> pipe = required("conduit", conduit)
+                .flatMap(input -> length("conduit/outsideDiameterIn", input.outsideDiameterIn()))
+                .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
+        Optional<Bender> shoe = required("bender", bender).flatMap(this::bender);
+        return pipe.flatMap(d -> shoe.flatMap(b -> built("", () -> new Tooling(d, b))));
+    }
+
+    private Optional<Bender> bender(BenderInput input) {
+        Optional<Length> takeUp = length("bender/takeUpIn", input.takeUpIn());
+        Optional<Length> radius = length("bender/radiusIn", input.radiusIn());
+        Optional<Length> spacing = lengthOr("bender/minSpacingIn", input.minSpacingIn(), Bender.USUAL_MIN_SPACING);
+        Optional<Length> stub = lengthOr("bender/minStubIn", input.minStubIn(), Bender.USUAL_MIN_STUB);
+        Optional<Length> standing = lengthOr("bender/minStandingIn", input.minStandingIn(), Bender.USUAL_MIN_STANDING);
+        Optional<Angle> springback = input.springbackDeg() == null
+                ? Optional.of(Angle.ZERO)
+                : angle("bender/springbackDeg", input.springbackDeg().doubleValue());
+        if (takeUp.isEmpty()
+                || radius.isEmpty()
+                || spacing.isEmpty()
+                || stub.isEmpty()
+                || standing.isEmpty()
+                || springback.isEmpty()) {
+            return Optional.empty();
+        }
+        return built(
+                "bender",
+                () -> new Bender(
+                        takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
+    }
+
+    Optional<Bend> bend(@Nullable BendInput bend) {
+        return required("bend", bend).flatMap(input -> switch (input) {
+            case BendInput.Stub90 stub -> stub90(stub);
+        });
+    }
+
+    private Optional<Bend> stub90(BendInput.Stub90 input) {
+        Optional<Length> leg = length("bend/legIn", input.legIn());
+        Optional<Length> other =
+                input.otherLegIn() == null ? Optional.empty() : length("bend/otherLegIn", input.otherLegIn());
+        boolean otherIsBad = input.otherLegIn() != null && other.isEmpty();
+        lobrik.bend.Placement placement = input.placement() == BendInput.Placement.STAR
+                ? lobrik.bend.Placement.STAR
+                : lobrik.bend.Placement.ARROW;
+        return otherIsBad
+                ? Optional.empty()
+                : leg.flatMap(length -> built("bend", () -> new Stub90(length, other, placement)));
+    }
+
+    Optional<List<BendMade>> bendsMade(@Nullable List<SimulateRequest.@Nullable BendMadeInput> inputs) {
+        return required("bends", inputs).map(given -> {
+            List<BendMade> made = new ArrayList<>();
+            for (int i = 0; i < given.size(); i++) {
+                String at = "bends/" + i;
+                required(at, given.get(i)).flatMap(input -> bendMade(at, input)).ifPresent(made::add);
+            }
+            return List.copyOf(made);
+        });
+    }
+
+    private Optional<BendMade> bendMade(String at, SimulateRequest.BendMadeInput input) {
+        Optional<Length> position = length(at + "/positionIn", input.positionIn());
+        Optional<Reference> reference = required(at + "/reference", input.reference());
+        Optional<HookSide> hook = required(at + "/hookTowards", input.hookTowards());
+        Optional<Angle> angle = angle(at + "/angleDeg", input.angleDeg());
+        Optional<Angle> roll = input.rollDeg() == null
+                ? Optional.of(Angle.ZERO)
+                : angle(at + "/rollDeg", input.rollDeg().doubleValue());
+        if (position.isEmpty() || reference.isEmpty() || hook.isEmpty() || angle.isEmpty() || roll.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(new BendMade(
+                position.get(), reference.get().toCore(), hook.get().toCore(), angle.get(), roll.get()));
+    }
+
+    /** A whole layout request as the core's question. */
+    LayoutQuestion layoutQuestion(LayoutRequest request) {
+        Method method = request.method() == LayoutRequest.Method.EXACT ? Method.EXACT : Method.CHART;
+        TapeDivision division = division(request.tapeDivisionIn());
+        Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
+        Optional<Bend> bend = bend(request.bend());
+        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(b, t, method, division))));
+    }
+
+    /** What the core needs to lay a bend out. */
+    record LayoutQuestion(Bend bend, Tooling tooling, Method method, TapeDivision division) {
+        Layout answer() {
+            return Layout.of(bend, tooling, method, division);
+        }
+    }
+}

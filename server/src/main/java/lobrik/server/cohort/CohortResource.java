@@ -1,0 +1,78 @@
+package lobrik.server.cohort;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Cohorts and who is in them. */
+@RestController
+@Tag(name = "cohorts")
+class CohortResource {
+
+    private static final int LONGEST_NAME = 100;
+    private static final int LARGEST_COHORT = 60;
+
+    record NewCohort(@Nullable String name, @Nullable List<@Nullable String> trainees) {}
+
+    /** A cohort with its trainees by bench. */
+    record CohortView(UUID id, String name, List<TraineeView> trainees) {}
+
+    record TraineeView(UUID id, String fullName, int bench) {}
+
+    private final Cohorts cohorts;
+
+    CohortResource(Cohorts cohorts) {
+        this.cohorts = cohorts;
+    }
+
+    @Operation(summary = "The cohorts one teaches, with their trainees")
+    @GetMapping("/api/cohorts")
+    List<CohortView> list(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return cohorts.visibleTo(who).stream().map(cohort -> view(who, cohort)).toList();
+    }
+
+    @Operation(summary = "Start a cohort; repeating the request changes nothing")
+    @PutMapping("/api/cohorts/{id}")
+    CohortView start(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody NewCohort request) {
+        String name = requireName("/name", "the cohort", request.name());
+        List<String> trainees = Objects.requireNonNullElse(request.trainees(), List.<@Nullable String>of()).stream()
+                .map(trainee -> requireName("/trainees", "every trainee", trainee))
+                .toList();
+        if (trainees.isEmpty() || trainees.size() > LARGEST_COHORT) {
+            throw TurnedDown.badInput(
+                    "/trainees", "out-of-range", "a cohort has from 1 to " + LARGEST_COHORT + " trainees");
+        }
+        return view(who, cohorts.start(who, id, name, trainees));
+    }
+
+    private CohortView view(SignedIn who, Cohort cohort) {
+        List<TraineeView> trainees = cohorts.trainees(who, cohort.id()).stream()
+                .map(trainee -> new TraineeView(trainee.id(), trainee.fullName(), trainee.bench()))
+                .toList();
+        return new CohortView(cohort.id(), cohort.name(), trainees);
+    }
+
+    private static String requireName(String pointer, String whose, @Nullable String name) {
+        String stripped = name == null ? "" : name.strip();
+        if (stripped.isEmpty() || stripped.length() > LONGEST_NAME || stripped.indexOf('\0') >= 0) {
+            throw TurnedDown.badInput(
+                    pointer, "missing", whose + " needs a name of 1 to " + LONGEST_NAME + " characters");
+        }
+        return stripped;
+    }
+}

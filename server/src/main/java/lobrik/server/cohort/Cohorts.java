@@ -1,0 +1,98 @@
+package lobrik.server.cohort;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.platform.TurnedDown;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Cohorts and trainees as one may see them: a lead those of the centre, an instructor those they teach. Every other feature
+ * asks here before it shows or changes anything of a trainee.
+ */
+@Service
+public class Cohorts {
+
+    private static final String VISIBLE = "c.centreId = :centre and (:lead = true or :account member of c.instructors)";
+
+    private final EntityManager entities;
+    private final Clock clock;
+
+    Cohorts(EntityManager entities, Clock clock) {
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** The cohorts one may see, by name. */
+    @Transactional(readOnly = true)
+    public List<Cohort> visibleTo(SignedIn who) {
+        return entities.createQuery("from Cohort c where " + VISIBLE + " order by c.name", Cohort.class)
+                .setParameter("centre", who.centreId())
+                .setParameter("lead", who.isLead())
+                .setParameter("account", who.accountId())
+                .getResultList();
+    }
+
+    /**
+     * The cohort with this id.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    @Transactional(readOnly = true)
+    public Cohort cohort(SignedIn who, UUID id) {
+        return visibleTo(who).stream()
+                .filter(cohort -> cohort.id().equals(id))
+                .findFirst()
+                .orElseThrow(() -> TurnedDown.notFound("cohort"));
+    }
+
+    /**
+     * The trainee with this id.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    @Transactional(readOnly = true)
+    public Trainee trainee(SignedIn who, UUID id) {
+        return entities.createQuery(
+                        "select t from Trainee t join Cohort c on c.id = t.cohortId where t.id = :id and " + VISIBLE,
+                        Trainee.class)
+                .setParameter("id", id)
+                .setParameter("centre", who.centreId())
+                .setParameter("lead", who.isLead())
+                .setParameter("account", who.accountId())
+                .getResultStream()
+                .findFirst()
+                .orElseThrow(() -> TurnedDown.notFound("trainee"));
+    }
+
+    /** The trainees of a cohort, by bench. */
+    @Transactional(readOnly = true)
+    public List<Trainee> trainees(SignedIn who, UUID cohortId) {
+        return entities.createQuery("from Trainee where cohortId = :cohort order by bench, fullName", Trainee.class)
+                .setParameter("cohort", cohort(who, cohortId).id())
+                .getResultList();
+    }
+
+    /** A new cohort with the one who starts it as its instructor, and its trainees at benches 1, 2, 3 … */
+    @Transactional
+    public Cohort start(SignedIn who, UUID id, String name, List<String> traineeNames) {
+        Cohort already = entities.find(Cohort.class, id);
+        if (already != null) {
+            return cohort(who, id);
+        }
+        if (visibleTo(who).stream().anyMatch(cohort -> cohort.name().equals(name))) {
+            throw TurnedDown.conflict("name-taken", "There is a cohort with this name already; choose another");
+        }
+        Cohort cohort = new Cohort(id, who.centreId(), name, Set.of(who.accountId()), clock.instant());
+        entities.persist(cohort);
+        int bench = 1;
+        for (String fullName : traineeNames) {
+            entities.persist(new Trainee(UUID.randomUUID(), id, fullName, bench++));
+        }
+        return cohort;
+    }
+}

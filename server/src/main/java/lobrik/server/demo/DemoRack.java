@@ -1,0 +1,55 @@
+package lobrik.server.demo;
+
+import lobrik.measure.Length;
+import lobrik.server.shed.BenderProfile;
+import lobrik.server.shed.ConduitSize;
+import lobrik.shop.Bender;
+import lobrik.shop.Conduit;
+import lobrik.shop.HandBenderTable;
+import lobrik.shop.Tooling;
+import lobrik.shop.TradeSize;
+
+/**
+ * The benders that the made-up school works with. One is worn: it takes up a quarter of an inch more than its profile
+ * says, so that everybody's legs come out long on it.
+ */
+record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
+
+    private static final Length WEAR = Length.ofFraction(0, 1, 4);
+
+    /** A bender on the rack: its profile, and its figures as they really are. */
+    record Racked(BenderProfile profile, ConduitSize conduit, Bender asItReallyIs) {
+
+        Tooling onPaper() {
+            return new Tooling(new Conduit(conduit.outsideDiameter()), profile.figures());
+        }
+
+        Tooling inTruth() {
+            return new Tooling(new Conduit(conduit.outsideDiameter()), asItReallyIs);
+        }
+    }
+
+    static DemoRack fill(GenericShed shed) {
+        ConduitSize halfInch = shed.emt(TradeSize.HALF);
+        ConduitSize threeQuarterInch = shed.emt(TradeSize.THREE_QUARTERS);
+        Bender half = HandBenderTable.forEmt(TradeSize.HALF).orElseThrow();
+        Bender threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
+        Bender worn = Bender.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
+        shed.bender(
+                "Bender 9",
+                shed.emt(TradeSize.ONE),
+                HandBenderTable.forEmt(TradeSize.ONE).orElseThrow());
+        return new DemoRack(
+                new Racked(shed.bender("Bender 2", halfInch, half), halfInch, half),
+                new Racked(shed.bender("Bender 4", threeQuarterInch, threeQuarters), threeQuarterInch, threeQuarters),
+                new Racked(shed.bender("Bender 7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
+    }
+
+    /** Which bender a session uses: the two good ones by turns, the worn one every fifth time. */
+    Racked forSession(int session) {
+        if (session % 5 == 3) {
+            return worn;
+        }
+        return session % 2 == 0 ? threeQuarters : half;
+    }
+}

@@ -1,0 +1,228 @@
+package lobrik.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.random.RandomGenerator;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
+import lobrik.layout.Layout;
+import lobrik.layout.Method;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.server.account.Account;
+import lobrik.server.account.Role;
+import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.ReadingRow;
+import lobrik.server.calc.BendInput;
+import lobrik.server.calc.BenderInput;
+import lobrik.server.calc.ConduitInput;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.cohort.Centre;
+import lobrik.server.cohort.Cohort;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.demo.DemoCast.DemoExercise;
+import lobrik.server.demo.DemoRack.Racked;
+import lobrik.server.exercise.Assignment;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.shed.ToleranceFigures;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.TolerancePreset;
+
+/** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */
+final class DemoSchool {
+
+    private static final int WEEKS = 8;
+    private static final double ABSENT = 0.07;
+    private static final double MISREAD = 0.01;
+    private static final Duration MORNING_SO_FAR = Duration.ofMinutes(47);
+
+    /** A cohort with its people, its instructor and how strictly it is judged from when on. */
+    private record Taught(
+            List<Trainee> trainees,
+            List<DemoPerson> people,
+            UUID instructor,
+            TolerancePreset early,
+            TolerancePreset late) {}
+
+    private final EntityManager entities;
+    private final Ids ids;
+    private final RandomGenerator random;
+    private final Instant now;
+    private final String passwordHash;
+    private final UUID centreId;
+
+    DemoSchool(EntityManager entities, Ids ids, RandomGenerator random, Instant now, String passwordHash) {
+        this.entities = entities;
+        this.ids = ids;
+        this.random = random;
+        this.now = now;
+        this.passwordHash = passwordHash;
+        this.centreId = ids.next();
+    }
+
+    void load() {
+        Instant founded = now.minus(7L * (WEEKS + 2), ChronoUnit.DAYS);
+        entities.persist(new Centre(centreId, "Tern Quay Apprentice School", founded));
+        account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
+        UUID runa = account("runa", "Runa Tolvane", Role.INSTRUCTOR, founded);
+        UUID dessa = account("dessa", "Dessa Quillow", Role.INSTRUCTOR, founded);
+        DemoRack rack = DemoRack.fill(new GenericShed(entities, ids, centreId));
+        Taught first = cohort(
+                "First year", runa, founded, DemoCast.FIRST_YEAR, TolerancePreset.LEARNING, TolerancePreset.SITE);
+        Taught second =
+                cohort("Second year", dessa, founded, DemoCast.SECOND_YEAR, TolerancePreset.SITE, TolerancePreset.SITE);
+        term(first, rack, 2);
+        term(second, rack, 1);
+    }
+
+    private UUID account(String signInName, String fullName, Role role, Instant at) {
+        Account account = new Account(ids.next(), centreId, signInName, fullName, role, passwordHash, at);
+        entities.persist(account);
+        return account.id();
+    }
+
+    private Taught cohort(
+            String name,
+            UUID instructor,
+            Instant at,
+            List<DemoPerson> people,
+            TolerancePreset early,
+            TolerancePreset late) {
+        Cohort cohort = new Cohort(ids.next(), centreId, name, Set.of(instructor), at);
+        entities.persist(cohort);
+        List<Trainee> trainees = new ArrayList<>();
+        for (DemoPerson person : people) {
+            Trainee trainee = new Trainee(ids.next(), cohort.id(), person.name(), trainees.size() + 1);
+            entities.persist(trainee);
+            trainees.add(trainee);
+        }
+        return new Taught(trainees, people, instructor, early, late);
+    }
+
+    /** All sessions of a cohort, the last of them going on since this morning. */
+    private void term(Taught cohort, DemoRack rack, int sessionsAWeek) {
+        int sessions = WEEKS * sessionsAWeek;
+        for (int session = 0; session <= sessions; session++) {
+            boolean today = session == sessions;
+            int daysAgo = (sessions - session) * 7 / sessionsAWeek;
+            Instant start = now.minus(daysAgo, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
+            double partOfTerm = (double) session / sessions;
+            session(cohort, session, rack.forSession(session), start, partOfTerm, today);
+        }
+    }
+
+    private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
+        DemoExercise set = DemoCast.EXERCISES.get(session % DemoCast.EXERCISES.size());
+        TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
+        Exercise exercise = exercise(set, bender, preset, cohort.instructor(), start);
+        Layout layout = Layout.of(stub(set), bender.onPaper(), Method.CHART, TapeDivision.SIXTEENTH);
+        for (int i = 0; i < cohort.trainees().size(); i++) {
+            boolean firstSessionMissed = !today && random.nextDouble() < ABSENT;
+            // Somebody always joins late and has nothing yet.
+            if (firstSessionMissed || (today && i == cohort.trainees().size() - 1)) {
+                continue;
+            }
+            Trainee trainee = cohort.trainees().get(i);
+            Assignment assignment = new Assignment(ids.next(), exercise.id(), trainee.id(), cohort.instructor(), start);
+            entities.persist(assignment);
+            Instant measuredAt = start.plus(12 + 4L * i, ChronoUnit.MINUTES);
+            if (today && measuredAt.isAfter(now)) {
+                continue;
+            }
+            DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
+            int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : FeatureId.values().length;
+            attempt(cohort, assignment, preset, measuredAt, bend.readings(layout, bender.inTruth()), readings);
+        }
+    }
+
+    private static Stub90 stub(DemoExercise set) {
+        return new Stub90(
+                Length.ofInches(set.legIn()),
+                Optional.of(Length.ofInches(set.otherLegIn())),
+                set.byTheStar() ? Placement.STAR : Placement.ARROW);
+    }
+
+    private Exercise exercise(DemoExercise set, Racked bender, TolerancePreset preset, UUID instructor, Instant at) {
+        var figures = bender.profile().figures();
+        LayoutRequest definition = new LayoutRequest(
+                LayoutRequest.Method.CHART,
+                TapeDivision.SIXTEENTH.step().inches(),
+                new ConduitInput(bender.conduit().outsideDiameter().inches()),
+                new BenderInput(
+                        figures.takeUp().inches(),
+                        figures.radius().inches(),
+                        figures.minSpacing().inches(),
+                        figures.minStub().inches(),
+                        figures.minStanding().inches(),
+                        figures.springback().degrees()),
+                new BendInput.Stub90(
+                        set.legIn(),
+                        set.otherLegIn(),
+                        set.byTheStar() ? BendInput.Placement.STAR : BendInput.Placement.ARROW));
+        Exercise exercise = new Exercise(
+                ids.next(),
+                centreId,
+                set.place(),
+                bender.conduit().label(),
+                bender.profile().label(),
+                definition,
+                ToleranceFigures.of(preset),
+                instructor,
+                at);
+        entities.persist(exercise);
+        return exercise;
+    }
+
+    private void attempt(
+            Taught cohort,
+            Assignment assignment,
+            TolerancePreset preset,
+            Instant at,
+            Map<FeatureId, Quantity> read,
+            int howMany) {
+        Attempt attempt = new Attempt(ids.next(), assignment, ToleranceFigures.of(preset), cohort.instructor(), at);
+        entities.persist(attempt);
+        Instant taken = at;
+        for (FeatureId feature : List.of(FeatureId.values()).subList(0, howMany)) {
+            taken = taken.plus(5, ChronoUnit.SECONDS);
+            Quantity value = Objects.requireNonNull(read.get(feature));
+            keep(attempt, feature, value, cohort.instructor(), taken);
+        }
+    }
+
+    /** Keeps a reading; now and then it was first read a sixteenth off and then corrected. */
+    private void keep(Attempt attempt, FeatureId feature, Quantity value, UUID by, Instant at) {
+        if (value instanceof Length length && random.nextDouble() < MISREAD) {
+            Length misread = length.plus(TapeDivision.SIXTEENTH.step());
+            UUID first = ids.next();
+            entities.persist(new ReadingRow(
+                    first, attempt.id(), feature, misread, TapeDivision.SIXTEENTH.text(misread), by, at, null));
+            entities.persist(new ReadingRow(
+                    ids.next(),
+                    attempt.id(),
+                    feature,
+                    length,
+                    TapeDivision.SIXTEENTH.text(length),
+                    by,
+                    at.plus(2, ChronoUnit.MINUTES),
+                    new ReadingRow.Correction(first, "Read the wrong line of the tape")));
+            return;
+        }
+        String typed = switch (value) {
+            case Length length -> TapeDivision.SIXTEENTH.text(length);
+            case Angle angle -> angle.text();
+        };
+        entities.persist(new ReadingRow(ids.next(), attempt.id(), feature, value, typed, by, at, null));
+    }
+}

@@ -1,0 +1,78 @@
+package lobrik.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import lobrik.server.account.Account;
+import lobrik.server.account.Role;
+import lobrik.server.cohort.Centre;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/** Fills an empty database once, in one transaction: the made-up school, or a centre with one account to begin with. */
+@Component
+class FirstContents implements ApplicationRunner {
+
+    private static final Logger LOG = LoggerFactory.getLogger(FirstContents.class);
+    private static final long SEED = 20_261_123;
+
+    private final EntityManager entities;
+    private final TransactionTemplate transaction;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+    private final boolean demo;
+    private final String firstPassword;
+
+    FirstContents(
+            EntityManager entities,
+            TransactionTemplate transaction,
+            PasswordEncoder passwords,
+            Clock clock,
+            @Value("${lobrik.demo}") boolean demo,
+            @Value("${lobrik.first-password:}") String firstPassword) {
+        this.entities = entities;
+        this.transaction = transaction;
+        this.passwords = passwords;
+        this.clock = clock;
+        this.demo = demo;
+        this.firstPassword = firstPassword;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        transaction.executeWithoutResult(status -> {
+            long centres = entities.createQuery("select count(*) from Centre", Long.class)
+                    .getSingleResult();
+            if (centres == 0) {
+                fill();
+            }
+        });
+    }
+
+    private void fill() {
+        if (firstPassword.isBlank()) {
+            throw new IllegalStateException(
+                    "The database is empty and lobrik.first-password is not set: nobody could sign in");
+        }
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+        Ids ids = new Ids(random);
+        String hash = String.valueOf(passwords.encode(firstPassword));
+        if (demo) {
+            LOG.info("Loading the demo school");
+            new DemoSchool(entities, ids, random, clock.instant(), hash).load();
+        } else {
+            Centre centre = new Centre(ids.next(), "Our training centre", clock.instant());
+            entities.persist(centre);
+            entities.persist(
+                    new Account(ids.next(), centre.id(), "lead", "Centre lead", Role.LEAD, hash, clock.instant()));
+            new GenericShed(entities, ids, centre.id()).load();
+        }
+    }
+}

@@ -1,0 +1,39 @@
+package lobrik.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.util.UUID;
+import lobrik.server.shed.BenderProfile;
+import lobrik.server.shed.ConduitSize;
+import lobrik.shop.Bender;
+import lobrik.shop.ConduitMaterial;
+import lobrik.shop.ConduitTable;
+import lobrik.shop.HandBenderTable;
+import lobrik.shop.TradeSize;
+
+/** Puts conduit and benders into a centre's shed. */
+record GenericShed(EntityManager entities, Ids ids, UUID centreId) {
+
+    /** Conduit of every size that a hand bender takes, and a generic bender for each, to be calibrated. */
+    void load() {
+        for (TradeSize size : TradeSize.values()) {
+            HandBenderTable.forEmt(size)
+                    .ifPresent(figures -> bender("Generic " + size.label() + " bender", emt(size), figures));
+        }
+    }
+
+    ConduitSize emt(TradeSize size) {
+        ConduitSize conduit = new ConduitSize(
+                ids.next(),
+                centreId,
+                size.label() + " " + ConduitMaterial.EMT.label(),
+                ConduitTable.conduit(ConduitMaterial.EMT, size).outsideDiameter());
+        entities.persist(conduit);
+        return conduit;
+    }
+
+    BenderProfile bender(String label, ConduitSize conduit, Bender figures) {
+        BenderProfile profile = new BenderProfile(ids.next(), centreId, conduit.id(), label, figures);
+        entities.persist(profile);
+        return profile;
+    }
+}

@@ -1,0 +1,5 @@
+/** Exercises as set, and to whom they were given. */
+@NullMarked
+package lobrik.server.exercise;
+
+import org.jspecify.annotations.NullMarked;

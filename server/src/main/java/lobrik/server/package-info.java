@@ -1,0 +1,5 @@
+/** The server of Lobrik: one package per feature, each resource → service → repository. */
+@NullMarked
+package lobrik.server;
+
+import org.jspecify.annotations.NullMarked;

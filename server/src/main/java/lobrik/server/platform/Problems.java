@@ -1,0 +1,139 @@
+package lobrik.server.platform;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import lobrik.fault.Fault;
+import lobrik.fault.Refused;
+import lobrik.measure.RefusedText;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidTypeIdException;
+import tools.jackson.databind.exc.MismatchedInputException;
+
+/**
+ * Turns everything that can go wrong into {@code application/problem+json} (RFC 9457) with
+ * {@code errors: [{pointer, code, message}]}.
+ */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail refused(Refused refused) {
+        HttpStatus status = refused.isWellFormed() ? HttpStatus.UNPROCESSABLE_CONTENT : HttpStatus.BAD_REQUEST;
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, String.valueOf(refused.getMessage()));
+        problem.setTitle(refused.isWellFormed() ? "This cannot be laid out" : "Some inputs are not good");
+        problem.setProperty(
+                "errors", refused.faults().stream().map(Problems::error).toList());
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail refusedText(RefusedText refused) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, String.valueOf(refused.getMessage()));
+        problem.setTitle("This cannot be read");
+        Map<String, Object> error = new LinkedHashMap<>(error("/text", code(refused), refused.getMessage()));
+        error.put("position", refused.position());
+        refused.suggestion().ifPresent(meant -> error.put("suggestion", meant));
+        problem.setProperty("errors", List.of(error));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail turnedDown(TurnedDown turnedDown) {
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(turnedDown.status(), String.valueOf(turnedDown.getMessage()));
+        problem.setProperty("errors", List.of(error(turnedDown.pointer(), turnedDown.code(), turnedDown.getMessage())));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail wrongId(MethodArgumentTypeMismatchException mismatch) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, "“" + mismatch.getName() + "” in the address is not an id");
+        problem.setProperty("errors", List.of(error("", "not-an-id", problem.getDetail())));
+        return problem;
+    }
+
+    /** Whatever nobody foresaw: logged with its trace, told without it. */
+    @ExceptionHandler
+    ProblemDetail unforeseen(RuntimeException failure) {
+        LOG.error("A request failed in a way nobody foresaw", failure);
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong in the server; the log says what");
+        problem.setProperty("errors", List.of());
+        return problem;
+    }
+
+    @Override
+    protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException failure, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Map<String, Object> error = unreadable(failure.getCause());
+        ProblemDetail problem =
+                ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, String.valueOf(error.get("message")));
+        problem.setTitle("This cannot be read");
+        problem.setProperty("errors", List.of(error));
+        return handleExceptionInternal(failure, problem, headers, HttpStatus.BAD_REQUEST, request);
+    }
+
+    private static Map<String, Object> unreadable(@Nullable Throwable cause) {
+        return switch (cause) {
+            case InvalidTypeIdException unknown ->
+                error(
+                        pointer(unknown) + "/kind",
+                        "unknown-value",
+                        unknown.getTypeId() == null
+                                ? "the kind is missing"
+                                : "“" + unknown.getTypeId() + "” is not a kind that can be laid out");
+            case MismatchedInputException mismatch ->
+                error(
+                        pointer(mismatch),
+                        "wrong-type",
+                        "this is not of the right type or not one of the allowed values");
+            case JacksonException malformed ->
+                error(pointer(malformed), "not-json", "this is not JSON, or a number in it is no number");
+            case null, default -> error("", "not-json", "there is no readable body");
+        };
+    }
+
+    private static String pointer(JacksonException failure) {
+        StringBuilder pointer = new StringBuilder();
+        for (JacksonException.Reference step : failure.getPath()) {
+            pointer.append('/')
+                    .append(step.getPropertyName() == null ? String.valueOf(step.getIndex()) : step.getPropertyName());
+        }
+        return pointer.toString();
+    }
+
+    private static Map<String, Object> error(Fault fault) {
+        return error("/" + fault.input(), fault.code().id(), fault.message());
+    }
+
+    private static Map<String, Object> error(String pointer, String code, @Nullable String message) {
+        Map<String, Object> error = new LinkedHashMap<>();
+        error.put("pointer", pointer);
+        error.put("code", code);
+        error.put("message", String.valueOf(message));
+        return error;
+    }
+
+    private static String code(RefusedText refused) {
+        return refused.reason().name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+    }
+}

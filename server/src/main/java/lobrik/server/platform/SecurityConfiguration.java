@@ -1,0 +1,79 @@
+package lobrik.server.platform;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/**
+ * Who may call what. Everything under {@code /api} needs a session, but for signing in, the calculation interface, its
+ * description and the status; the screens themselves are public files.
+ */
+@Configuration
+class SecurityConfiguration {
+
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
+            + "font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; "
+            + "base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    @Bean
+    SecurityFilterChain securityFilterChain(HttpSecurity http, SecurityContextRepository contexts) {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.POST, "/api/calc/**")
+                        .permitAll()
+                        .requestMatchers(HttpMethod.GET, "/api/openapi.json", "/api/status")
+                        .permitAll()
+                        .requestMatchers("/api/**")
+                        .authenticated()
+                        .anyRequest()
+                        .permitAll())
+                // The calculation interface keeps nothing and knows nobody: a forged request gains nothing.
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calc/**"))
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .requestCache(AbstractHttpConfigurer::disable)
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .exceptionHandling(failures -> failures.authenticationEntryPoint((request, response, failure) ->
+                                write(response, HttpStatus.UNAUTHORIZED, "not-signed-in", "Please sign in"))
+                        .accessDeniedHandler((request, response, failure) -> write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "forbidden",
+                                "This is not allowed, or the page is out of date: reload it")))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
+                .build();
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+
+    /** Filters answer before the resources do, so they write their problems themselves. */
+    static void write(HttpServletResponse response, HttpStatus status, String code, String message) throws IOException {
+        response.setStatus(status.value());
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.setCharacterEncoding("UTF-8");
+        response.getWriter().write("""
+                        {"title":"%s","status":%d,"detail":"%s","errors":[{"pointer":"","code":"%s","message":"%s"}]}""".formatted(status.getReasonPhrase(), status.value(), message, code, message));
+    }
+}

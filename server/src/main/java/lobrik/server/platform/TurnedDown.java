@@ -1,0 +1,57 @@
+package lobrik.server.platform;
+
+import org.springframework.http.HttpStatus;
+
+/** A request that is understood but not met, for a reason that a person can act on. */
+public final class TurnedDown extends RuntimeException {
+
+    private static final long serialVersionUID = 1L;
+
+    private final HttpStatus status;
+    private final String pointer;
+    private final String code;
+
+    private TurnedDown(HttpStatus status, String pointer, String code, String message) {
+        super(message);
+        this.status = status;
+        this.pointer = pointer;
+        this.code = code;
+    }
+
+    /** A field of the request is missing or wrong. */
+    public static TurnedDown badInput(String pointer, String code, String message) {
+        return new TurnedDown(HttpStatus.BAD_REQUEST, pointer, code, message);
+    }
+
+    /** It does not exist, or not for the one who asks: the two are told alike, so that nobody can probe. */
+    public static TurnedDown notFound(String what) {
+        return new TurnedDown(HttpStatus.NOT_FOUND, "", "not-found", "There is no such " + what + " in your cohorts");
+    }
+
+    /** It clashes with what is there. */
+    public static TurnedDown conflict(String code, String message) {
+        return new TurnedDown(HttpStatus.CONFLICT, "", code, message);
+    }
+
+    /** Name and password do not belong together, or nobody is signed in. */
+    public static TurnedDown unauthorised(String message) {
+        return new TurnedDown(HttpStatus.UNAUTHORIZED, "", "not-signed-in", message);
+    }
+
+    /** Too often. */
+    public static TurnedDown tooOften(String message) {
+        return new TurnedDown(HttpStatus.TOO_MANY_REQUESTS, "", "too-often", message);
+    }
+
+    HttpStatus status() {
+        return status;
+    }
+
+    String pointer() {
+        return pointer;
+    }
+
+    String code() {
+        return code;
+    }
+}

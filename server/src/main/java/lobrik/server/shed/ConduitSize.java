@@ -1,0 +1,42 @@
+package lobrik.server.shed;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.UUID;
+import lobrik.measure.Length;
+
+/** A size of conduit that the centre bends. */
+@Entity
+@Table(name = "conduit")
+public class ConduitSize {
+
+    @Id
+    private UUID id;
+
+    private UUID centreId;
+    private String label;
+    private long outsideDiameterPm;
+
+    @SuppressWarnings("NullAway.Init")
+    protected ConduitSize() {}
+
+    public ConduitSize(UUID id, UUID centreId, String label, Length outsideDiameter) {
+        this.id = id;
+        this.centreId = centreId;
+        this.label = label;
+        this.outsideDiameterPm = outsideDiameter.picometres();
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public Length outsideDiameter() {
+        return new Length(outsideDiameterPm);
+    }
+}
