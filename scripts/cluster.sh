@@ -78,6 +78,8 @@ CONF
 cluster_start() { # folder, port, log file
   local binaries
   binaries=$(cluster_binaries "$1") || return 1
+  touch "$3" || return 1
+  [ "$(id -u)" = 0 ] && { chown postgres "$3" || return 1; }
   (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2" start) >/dev/null 2>&1 9>&-
 }
 

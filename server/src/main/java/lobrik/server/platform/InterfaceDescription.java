@@ -14,6 +14,7 @@ import io.swagger.v3.oas.models.servers.Server;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.context.annotation.Bean;
@@ -59,7 +60,9 @@ class InterfaceDescription {
         constant.addEnumItemObject(kind);
         flat.addProperty("kind", constant);
         flat.addRequiredItem("kind");
-        List<Schema> parts = description.getComponents().getSchemas().get(name).getAllOf();
+        List<Schema> parts = Objects.requireNonNull(
+                        description.getComponents().getSchemas().get(name))
+                .getAllOf();
         for (Schema<?> part : parts) {
             if (part.getProperties() != null) {
                 part.getProperties().forEach(flat::addProperty);

@@ -1,0 +1,58 @@
+import createClient, { type Middleware } from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+
+/** One thing that is wrong with a request: where, and in words. */
+export interface ProblemError {
+  pointer: string;
+  code: string;
+  message: string;
+  /** For typed quantities: what was probably meant. */
+  suggestion?: string;
+}
+
+/** A request that the server turned down (RFC 9457), or a server that did not answer (status 0). */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly errors: ProblemError[] = [],
+  ) {
+    super(message);
+  }
+}
+
+const csrf: Middleware = {
+  onRequest({ request }) {
+    const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
+    if (token && request.method !== 'GET') {
+      request.headers.set('X-XSRF-TOKEN', token);
+    }
+    return request;
+  },
+};
+
+export const api = createClient<paths>({ baseUrl: '/' });
+api.use(csrf);
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The body of an answer; throws a {@link Problem} for everything else. */
+export async function body<T>(request: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await request;
+  } catch {
+    throw new Problem(0, 'The server does not answer. What you entered is kept here; try again in a moment.');
+  }
+  if (answer.response.ok) {
+    return answer.data as T;
+  }
+  const problem = (answer.error ?? {}) as { detail?: string; errors?: ProblemError[] };
+  throw new Problem(answer.response.status, problem.detail ?? 'The server could not do this.', problem.errors ?? []);
+}

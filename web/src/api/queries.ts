@@ -1,0 +1,127 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { api, body, type Problem, type Schemas } from './client';
+
+export type LayoutRequest = Schemas['LayoutRequest'];
+export type LayoutAnswer = Schemas['LayoutAnswer'];
+export type Attempt = Schemas['AttemptView'];
+export type Feature = Schemas['FeatureView'];
+export type BareUnit = 'in' | 'mm';
+
+/** Whoever is signed in; an error with status 401 when nobody is. */
+export function useMe() {
+  return useQuery<Schemas['Me'], Problem>({
+    queryKey: ['me'],
+    queryFn: () => body(api.GET('/api/me')),
+    retry: (tries, problem) => problem.status === 0 && tries < 3,
+    staleTime: Infinity,
+  });
+}
+
+export function useCohorts() {
+  return useQuery<Schemas['CohortView'][], Problem>({
+    queryKey: ['cohorts'],
+    queryFn: () => body(api.GET('/api/cohorts')),
+  });
+}
+
+export function useFloor(cohortId: string | undefined) {
+  return useQuery<Schemas['FloorView'], Problem>({
+    queryKey: ['floor', cohortId],
+    queryFn: () => body(api.GET('/api/floor/{cohortId}', { params: { path: { cohortId: cohortId ?? '' } } })),
+    enabled: cohortId !== undefined,
+    // Somebody else may be measuring in the same room.
+    refetchInterval: 5000,
+  });
+}
+
+export function useShed() {
+  return useQuery<Schemas['Shed'], Problem>({
+    queryKey: ['shed'],
+    queryFn: () => body(api.GET('/api/shed')),
+    staleTime: Infinity,
+  });
+}
+
+/** What was typed, as a number of inches or degrees. Empty text asks nothing. */
+export function useQuantity(kind: 'length' | 'angle', text: string, bare: BareUnit) {
+  return useQuery<Schemas['QuantityAnswer'], Problem>({
+    queryKey: ['quantity', kind, text, bare],
+    queryFn: () => body(api.POST('/api/calc/quantity', { body: { kind, text, bare } })),
+    enabled: text.trim() !== '',
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+/** A bend laid out; while a new one is on its way, or cannot be laid out, the last good one stays. */
+export function useLayout(request: LayoutRequest | undefined) {
+  return useQuery<LayoutAnswer, Problem>({
+    queryKey: ['layout', request],
+    queryFn: () => body(api.POST('/api/calc/layout', { body: request ?? {} })),
+    enabled: request !== undefined,
+    placeholderData: keepPreviousData,
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+export function useAttempt(id: string | undefined) {
+  return useQuery<Attempt, Problem>({
+    queryKey: ['attempt', id],
+    queryFn: () => body(api.GET('/api/attempts/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+  });
+}
+
+/** Opens an attempt at what a trainee is on, or goes on with the one that is not complete. */
+export function useOpenAttempt() {
+  const client = useQueryClient();
+  return useMutation<Attempt, Problem, string>({
+    mutationFn: (traineeId) =>
+      body(api.PUT('/api/attempts/{id}', { params: { path: { id: crypto.randomUUID() } }, body: { traineeId } })),
+    onSuccess: (attempt) => client.setQueryData(['attempt', attempt.id], attempt),
+  });
+}
+
+export interface NewReading {
+  /** Made once for what was typed, so that a repeated request adds nothing. */
+  key: string;
+  feature: string;
+  text: string;
+  bare: BareUnit;
+  corrects?: string;
+  reason?: string;
+}
+
+export function useKeepReading(attemptId: string) {
+  const client = useQueryClient();
+  return useMutation<Attempt, Problem, NewReading>({
+    mutationFn: ({ key, ...reading }) =>
+      body(api.PUT('/api/attempts/{id}/readings/{key}', { params: { path: { id: attemptId, key } }, body: reading })),
+    // The key makes repeating safe; a server that restarts is back within seconds.
+    retry: (tries, problem) => problem.status === 0 && tries < 20,
+    retryDelay: 500,
+    networkMode: 'always',
+    onSuccess: (attempt) => {
+      client.setQueryData(['attempt', attempt.id], attempt);
+      void client.invalidateQueries({ queryKey: ['floor'] });
+      void client.invalidateQueries({ queryKey: ['progress'] });
+    },
+  });
+}
+
+export function useTraineeProgress(id: string | undefined) {
+  return useQuery<Schemas['TraineeProgress'], Problem>({
+    queryKey: ['progress', 'trainee', id],
+    queryFn: () => body(api.GET('/api/trainees/{id}/progress', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+  });
+}
+
+export function useCohortProgress(id: string | undefined) {
+  return useQuery<Schemas['CohortProgress'], Problem>({
+    queryKey: ['progress', 'cohort', id],
+    queryFn: () => body(api.GET('/api/cohorts/{id}/progress', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+  });
+}

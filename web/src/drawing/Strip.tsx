@@ -1,0 +1,234 @@
+import type { LayoutAnswer } from '../api/queries';
+import { FigureSpans } from '../entry/Figure';
+import { quantityParts, quantityText } from '../entry/figures';
+import { useDisplayUnit } from '../frame/signedIn';
+import { Label } from './Dimension';
+import { tapeLines } from './tape';
+import { useSize } from './useSize';
+
+interface StripProps {
+  plan: LayoutAnswer;
+  outsideDiameter: number;
+  divisionIn: number;
+  /** Rings as the trainee made them, in inches, drawn beside the ones asked for. */
+  madeMarks?: readonly number[];
+}
+
+const SIDE = 34;
+
+/** The straight conduit with its rings, the tape beneath it, and what goes on each ring. */
+export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: StripProps) {
+  const { ref, width, height } = useSize<HTMLDivElement>();
+  return (
+    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="strip">
+      {width > 0 && (
+        <StripDrawing
+          plan={plan}
+          outsideDiameter={outsideDiameter}
+          divisionIn={divisionIn}
+          madeMarks={madeMarks}
+          width={width}
+          height={height}
+        />
+      )}
+    </div>
+  );
+}
+
+function StripDrawing({
+  plan,
+  outsideDiameter,
+  divisionIn,
+  madeMarks,
+  width,
+  height,
+}: Required<StripProps> & { width: number; height: number }) {
+  const display = useDisplayUnit();
+  const lengthIn = plan.shape.lengthIn;
+  const scale = (width - 2 * SIDE) / lengthIn;
+  const x = (inches: number) => SIDE + inches * scale;
+  const tube = Math.max(12, Math.min(outsideDiameter * scale, height * 0.22));
+  const top = Math.round(height * 0.44);
+  const tapeTop = top + tube + 5;
+  const cut = plan.cutLengthIn ?? undefined;
+  const described = [
+    `Straight conduit${cut === undefined ? '' : `, cut ${quantityText(cut, 'in', display)}`}.`,
+    ...plan.marks.map(
+      (mark) =>
+        `Ring ${String(mark.number)} at ${quantityText(mark.positionIn, 'in', display)}: ${mark.reference} on the ring, ` +
+        `hook towards the ${mark.hookTowards === 'datum' ? 'datum end' : 'far end'}, bend ${quantityText(mark.angleDeg, 'deg', display)}.`,
+    ),
+  ].join(' ');
+  return (
+    <svg width={width} height={height} role="img" aria-label={described} className="block">
+      <g>
+        <rect
+          x={x(0)}
+          y={top}
+          width={lengthIn * scale}
+          height={tube}
+          fill="var(--steel-fill)"
+          stroke="var(--steel-edge)"
+          className="line-medium"
+        />
+        <rect
+          x={x(0)}
+          y={top + tube * 0.2}
+          width={lengthIn * scale}
+          height={tube * 0.26}
+          fill="var(--steel-sheen)"
+          opacity={0.75}
+        />
+        {plan.shape.arcs.map((arc, i) => (
+          <rect
+            key={i}
+            x={x(arc.startIn)}
+            y={top}
+            width={(arc.endIn - arc.startIn) * scale}
+            height={tube}
+            fill="var(--asked)"
+            fillOpacity={0.22}
+          />
+        ))}
+      </g>
+      <Tape
+        lengthIn={lengthIn}
+        divisionIn={divisionIn}
+        scale={scale}
+        x={x}
+        top={tapeTop}
+        height={height - tapeTop - 2}
+      />
+      <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
+        datum end
+      </Label>
+      {cut !== undefined && (
+        <Label at={{ x: x(lengthIn), y: top - 13 }} size={20} anchor="end">
+          cut <FigureSpans parts={quantityParts(cut, 'in', display)} />
+        </Label>
+      )}
+      {madeMarks.map((inches, i) => (
+        <line
+          key={i}
+          x1={x(inches)}
+          x2={x(inches)}
+          y1={top - 5}
+          y2={tapeTop + 18}
+          stroke="var(--made)"
+          className="line-bold"
+        />
+      ))}
+      {plan.marks.map((mark) => (
+        <Ring key={mark.number} mark={mark} x={x(mark.positionIn)} top={top} tube={tube} width={width} />
+      ))}
+    </svg>
+  );
+}
+
+function Ring({
+  mark,
+  x,
+  top,
+  tube,
+  width,
+}: {
+  mark: LayoutAnswer['marks'][number];
+  x: number;
+  top: number;
+  tube: number;
+  width: number;
+}) {
+  const display = useDisplayUnit();
+  const towards = mark.hookTowards === 'datum' ? -1 : 1;
+  const flag = Math.min(Math.max(x, 150), width - 150);
+  return (
+    <g>
+      <line
+        x1={x}
+        x2={x}
+        y1={top - 16}
+        y2={top + tube + 4}
+        stroke="var(--color-base-content)"
+        className="line-medium"
+      />
+      <HookSign x={x} y={top + tube / 2} towards={towards} />
+      <circle cx={flag - 62} cy={top - 29} r={12} fill="var(--color-base-content)" />
+      <text
+        x={flag - 62}
+        y={top - 28}
+        fontSize={15}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fill="var(--halo)"
+        className="figures"
+      >
+        {mark.number}
+      </text>
+      <Label at={{ x: flag - 44, y: top - 29 }} size={29} anchor="start">
+        <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+        <tspan fontSize={15} dx={10} fontWeight={500}>
+          {mark.reference}, hook {mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}
+        </tspan>
+      </Label>
+    </g>
+  );
+}
+
+/** A small hook at the ring, open to the side that the lip of the shoe points to. */
+function HookSign({ x, y, towards }: { x: number; y: number; towards: 1 | -1 }) {
+  return (
+    <path
+      d={`M${String(x)} ${String(y - 7)} h${String(13 * towards)} a7 7 0 0 ${towards > 0 ? '1' : '0'} 0 14 h${String(-4 * towards)}`}
+      fill="none"
+      stroke="var(--color-base-content)"
+      className="line-medium"
+    />
+  );
+}
+
+function Tape({
+  lengthIn,
+  divisionIn,
+  scale,
+  x,
+  top,
+  height,
+}: {
+  lengthIn: number;
+  divisionIn: number;
+  scale: number;
+  x: (inches: number) => number;
+  top: number;
+  height: number;
+}) {
+  const longest = Math.min(17, height - 18);
+  return (
+    <g stroke="var(--line)" aria-hidden="true">
+      <line x1={x(0)} x2={x(lengthIn)} y1={top} y2={top} className="line-thin" />
+      {tapeLines(lengthIn, divisionIn, scale).map(({ inches, level, label }) => (
+        <g key={inches}>
+          <line
+            x1={x(inches)}
+            x2={x(inches)}
+            y1={top}
+            y2={top + longest * 0.78 ** (level * 1.6)}
+            className="line-thin"
+          />
+          {label !== undefined && (
+            <text
+              x={x(inches)}
+              y={top + longest + 10}
+              fontSize={14}
+              textAnchor="middle"
+              stroke="none"
+              fill="var(--color-base-content)"
+              className="figures"
+            >
+              {label}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}

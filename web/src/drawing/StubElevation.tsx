@@ -1,0 +1,218 @@
+import type { ReactNode } from 'react';
+import { DimensionLine, Label } from './Dimension';
+import {
+  along,
+  at,
+  beside,
+  boxAround,
+  type Centreline,
+  exaggerated,
+  fit,
+  path,
+  type Point,
+  standOnFarLeg,
+  type View,
+} from './geometry';
+import { Tube } from './Tube';
+import { useSize } from './useSize';
+
+/** The places around a stub where a dimension is written or entered. */
+export type StubPlace = 'leg' | 'otherLeg' | 'angle1' | 'mark1';
+
+interface StubElevationProps {
+  asked: Centreline;
+  outsideDiameter: number;
+  /** Where the ring is, along the conduit. */
+  markIn: number;
+  /** What was made, to be laid over what was asked. */
+  made?: Centreline | undefined;
+  exaggeration?: number;
+  /** What stands at each place: an input or a figure. Keep it within about 190 × 100 px. */
+  at: Partial<Record<StubPlace, ReactNode>>;
+  description: string;
+}
+
+const ROOM = { left: 226, right: 40, top: 40, bottom: 118 };
+const NARROW_ROOM = { left: 136, right: 16, top: 30, bottom: 96 };
+
+/** A stub ninety in its place, to scale: standing on the floor, with its dimensions around it. */
+export function StubElevation(props: StubElevationProps) {
+  const { ref, width, height } = useSize<HTMLDivElement>();
+  return (
+    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="elevation">
+      {width > 0 && height > 0 && <Drawing {...props} width={width} height={height} />}
+    </div>
+  );
+}
+
+function Drawing({
+  asked,
+  outsideDiameter,
+  markIn,
+  made,
+  exaggeration = 1,
+  at: places,
+  description,
+  width,
+  height,
+}: StubElevationProps & { width: number; height: number }) {
+  const piece = standOnFarLeg(asked, outsideDiameter).points;
+  const madePiece =
+    made === undefined ? undefined : exaggerated(piece, standOnFarLeg(made, outsideDiameter).points, exaggeration);
+  const half = outsideDiameter / 2;
+  const box = boxAround([...piece, ...(madePiece ?? []), { x: -half, y: 0 }]);
+  const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, width < 600 ? NARROW_ROOM : ROOM);
+  const spots = dimensionSpots(piece, half, view, width);
+  return (
+    <>
+      <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
+        <Paper width={width} height={height} view={view} />
+        <Floor view={view} width={width} />
+        {madePiece === undefined ? (
+          <Tube points={piece} outsideDiameter={outsideDiameter} view={view} />
+        ) : (
+          <>
+            <Tube points={madePiece} outsideDiameter={outsideDiameter} view={view} look="made" />
+            <Tube points={piece} outsideDiameter={outsideDiameter} view={view} look="asked" />
+          </>
+        )}
+        <RingOnPiece
+          points={piece}
+          markIn={markIn}
+          half={half}
+          view={view}
+          to={spots.mark1}
+          shown={places.mark1 !== undefined}
+        />
+        <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
+        <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
+        <AngleArc view={view} half={half} />
+        <Label at={{ x: spots.datumFace.x, y: spots.datumFace.y - 18 }} size={14} fill="var(--line)">
+          datum end
+        </Label>
+      </svg>
+      <Place spot={spots.leg} name="leg">
+        {places.leg}
+      </Place>
+      <Place spot={spots.otherLeg} name="otherLeg">
+        {places.otherLeg}
+      </Place>
+      <Place spot={spots.angle1} name="angle1">
+        {places.angle1}
+      </Place>
+      <Place spot={spots.mark1} name="mark1">
+        {places.mark1}
+      </Place>
+    </>
+  );
+}
+
+/** Screen positions of the dimensions. They follow the piece, but never leave the drawing or run over one another. */
+function dimensionSpots(piece: readonly Point[], half: number, view: View, width: number) {
+  const narrow = width < 600;
+  const datumFace = view.toScreen({ x: -half, y: at(piece, 0).y });
+  const legFoot = view.toScreen({ x: -half, y: 0 });
+  const farFace = view.toScreen({ x: at(piece, -1).x, y: 0 });
+  const lineX = legFoot.x - (narrow ? 34 : 62);
+  const lineY = legFoot.y + 30;
+  const inside = view.toScreen({ x: half, y: half * 2 });
+  return {
+    datumFace,
+    backFoot: legFoot,
+    farFace,
+    legTop: { x: lineX, y: datumFace.y },
+    legFoot: { x: lineX, y: legFoot.y },
+    otherStart: { x: legFoot.x, y: lineY },
+    otherEnd: { x: farFace.x, y: lineY },
+    leg: { x: Math.max(narrow ? 62 : 104, lineX - (narrow ? 44 : 100)), y: (datumFace.y + legFoot.y) / 2 },
+    otherLeg: { x: Math.max((legFoot.x + farFace.x) / 2, narrow ? 90 : 120), y: lineY + (narrow ? 30 : 42) },
+    angle1: {
+      x: Math.min(width - 100, Math.max(inside.x + 175, inside.x + 5.6 * view.scale + (narrow ? 20 : 60))),
+      y: inside.y - Math.max(70, 3.4 * view.scale),
+    },
+    mark1: {
+      x: Math.min(width - 110, datumFace.x + half * 2 * view.scale + (narrow ? 110 : 170)),
+      y: datumFace.y + (narrow ? 40 : 62),
+    },
+  };
+}
+
+function Place({ spot, name, children }: { spot: Point; name: string; children: ReactNode }) {
+  if (children === undefined || children === null) {
+    return null;
+  }
+  return (
+    <div data-place={name} className="absolute -translate-x-1/2 -translate-y-1/2" style={{ left: spot.x, top: spot.y }}>
+      {children}
+    </div>
+  );
+}
+
+/** The film's grid: whole inches, so that the eye has a scale. */
+function Paper({ width, height, view }: { width: number; height: number; view: View }) {
+  const origin = view.toScreen({ x: 0, y: 0 });
+  const step = view.scale * (view.scale < 12 ? 6 : view.scale < 26 ? 2 : 1);
+  return (
+    <>
+      <pattern id="film" width={step} height={step} patternUnits="userSpaceOnUse" x={origin.x} y={origin.y}>
+        <path d={`M${String(step)} 0H0V${String(step)}`} fill="none" stroke="var(--grid)" className="line-thin" />
+      </pattern>
+      <rect width={width} height={height} fill="url(#film)" />
+    </>
+  );
+}
+
+function Floor({ view, width }: { view: View; width: number }) {
+  const { y } = view.toScreen({ x: 0, y: 0 });
+  return (
+    <g stroke="var(--line)">
+      <pattern id="hatch" width={9} height={9} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <line x1={0} x2={0} y1={0} y2={9} stroke="var(--line)" className="line-thin" />
+      </pattern>
+      <rect x={0} y={y} width={width} height={9} fill="url(#hatch)" stroke="none" opacity={0.6} />
+      <line x1={0} x2={width} y1={y} y2={y} className="line-medium" />
+    </g>
+  );
+}
+
+/** The pencil ring round the bent conduit, with a line to where its figure stands. */
+function RingOnPiece({
+  points,
+  markIn,
+  half,
+  view,
+  to,
+  shown,
+}: {
+  points: readonly Point[];
+  markIn: number;
+  half: number;
+  view: View;
+  to: Point;
+  shown: boolean;
+}) {
+  const { point, direction } = along(points, markIn);
+  const across = (distance: number) =>
+    view.toScreen({ x: point.x - direction.y * distance, y: point.y + direction.x * distance });
+  const [one, other] = [across(half * 1.25), across(-half * 1.25)];
+  const near = one.x > other.x ? one : other;
+  return (
+    <g stroke="var(--color-base-content)">
+      <line x1={one.x} y1={one.y} x2={other.x} y2={other.y} className="line-bold" />
+      {shown && (
+        <path d={path([near, { x: to.x - 84, y: to.y }])} fill="none" stroke="var(--line)" className="line-thin" />
+      )}
+    </g>
+  );
+}
+
+function AngleArc({ view, half }: { view: View; half: number }) {
+  const radius = 4.2;
+  const corner = { x: half, y: half * 2 };
+  const arc = Array.from({ length: 13 }, (_, i) => {
+    const angle = (i / 12) * (Math.PI / 2);
+    return { x: corner.x + radius * Math.cos(angle), y: corner.y + radius * Math.sin(angle) };
+  });
+  const line = beside(arc, 0).map(view.toScreen);
+  return <path d={path(line)} fill="none" stroke="var(--line)" className="line-thin" strokeDasharray="3 3" />;
+}

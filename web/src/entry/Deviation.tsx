@@ -1,0 +1,31 @@
+import type { Feature } from '../api/queries';
+import { useDisplayUnit } from '../frame/signedIn';
+import { quantityText } from './figures';
+import { Figure } from './Figure';
+
+const SHAPES = {
+  close: { sign: '●', words: 'close' },
+  within: { sign: '◐', words: 'within tolerance' },
+  outside: { sign: '✕', words: 'outside tolerance' },
+} as const;
+
+/** A deviation with its sign, and its band by shape, word and colour. */
+export function Deviation({ feature, large = false }: { feature: Feature; large?: boolean }) {
+  const display = useDisplayUnit();
+  if (feature.deviation == null || feature.band == null) {
+    return null;
+  }
+  const { sign, words } = SHAPES[feature.band];
+  const colour = feature.band === 'outside' ? 'text-error' : 'text-success';
+  return (
+    <span
+      className={`inline-flex items-baseline gap-1.5 whitespace-nowrap ${colour} ${large ? 'text-[1.7rem]' : 'text-lg'}`}
+      data-band={feature.band}
+      aria-label={`deviation ${quantityText(feature.deviation, feature.unit, display, { signed: true })}, ${words}`}
+      role="img"
+    >
+      <span className="text-[0.75em]">{sign}</span>
+      <Figure value={feature.deviation} unit={feature.unit} signed />
+    </span>
+  );
+}

@@ -1,0 +1,50 @@
+import { useDisplayUnit } from '../frame/signedIn';
+import { type FigureParts, partsToText, quantityParts } from './figures';
+
+interface FigureProps {
+  value: number;
+  unit: 'in' | 'deg';
+  signed?: boolean;
+  className?: string;
+}
+
+/** A quantity in running text, its fraction set as one. */
+export function Figure({ value, unit, signed = false, className = '' }: FigureProps) {
+  const parts = quantityParts(value, unit, useDisplayUnit(), { signed });
+  return (
+    <span className={`figures whitespace-nowrap ${className}`}>
+      <FigureRun parts={parts} />
+    </span>
+  );
+}
+
+/** The same within a drawing: tspans for a text element. */
+export function FigureSpans({ parts }: { parts: FigureParts }) {
+  return (
+    <>
+      {parts.sign}
+      {parts.whole}
+      {parts.fraction !== '' && (
+        <tspan className="fraction" dx={parts.whole === '' ? 0 : '0.16em'}>
+          {parts.fraction}
+        </tspan>
+      )}
+      {parts.unit !== '' && <tspan>{parts.unit === 'mm' ? ' mm' : parts.unit}</tspan>}
+    </>
+  );
+}
+
+function FigureRun({ parts }: { parts: FigureParts }) {
+  if (parts.fraction === '') {
+    return <>{partsToText(parts)}</>;
+  }
+  return (
+    <>
+      {parts.sign}
+      {parts.whole}
+      {parts.whole !== '' && ' '}
+      <span className="fraction">{parts.fraction}</span>
+      {parts.unit}
+    </>
+  );
+}

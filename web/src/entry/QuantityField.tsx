@@ -1,0 +1,120 @@
+import { type KeyboardEvent, type Ref, useId } from 'react';
+import type { Problem } from '../api/client';
+import { useDisplayUnit } from '../frame/signedIn';
+
+interface QuantityFieldProps {
+  label: string;
+  kind: 'length' | 'angle';
+  /** What was typed, kept as it is: nothing snaps while somebody is writing. */
+  text: string;
+  onText: (text: string) => void;
+  /** The last good value of the text, for nudging. */
+  value?: number | undefined;
+  problem?: Problem | null | undefined;
+  onEnter?: () => void;
+  /** Nudges by one step with the arrow keys; the text of a value is the caller's to write. */
+  onNudge?: (steps: 1 | -1) => void;
+  onFocus?: () => void;
+  inputRef?: Ref<HTMLInputElement>;
+  optional?: boolean;
+  /** A field on the drawing is large and bare; in a list it has its label beside it. */
+  place: 'drawing' | 'list';
+  /** Keeps an on-screen keyboard away where the fraction pad is at hand. */
+  padAtHand?: boolean;
+}
+
+/** A length or an angle as people write it. What it means is decided by the server's core, not here. */
+export function QuantityField({
+  label,
+  kind,
+  text,
+  onText,
+  problem,
+  onEnter,
+  onNudge,
+  onFocus,
+  inputRef,
+  optional = false,
+  place,
+  padAtHand = false,
+}: QuantityFieldProps) {
+  const id = useId();
+  const unit = kind === 'angle' ? '°' : useDisplayUnitSign();
+  const bad = problem !== null && problem !== undefined && text.trim() !== '';
+  const suggestion = problem?.errors[0]?.suggestion;
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    if (event.key === 'Enter' && onEnter !== undefined) {
+      event.preventDefault();
+      onEnter();
+    } else if ((event.key === 'ArrowUp' || event.key === 'ArrowDown') && onNudge !== undefined) {
+      event.preventDefault();
+      onNudge(event.key === 'ArrowUp' ? 1 : -1);
+    }
+  };
+  const large = place === 'drawing';
+  return (
+    <div className={large ? 'w-[8.4rem] max-sm:w-[6.6rem]' : 'w-full'}>
+      <div className={large ? '' : 'flex items-center justify-between gap-3'}>
+        <label htmlFor={id} className={large ? 'block text-center text-sm leading-tight' : 'leading-tight'}>
+          {label}
+          {optional && !large && <span className="block text-sm opacity-80">may stay open</span>}
+        </label>
+        <div
+          className={`flex items-baseline rounded-field border-2 bg-base-100 px-2 focus-within:outline-3 focus-within:outline-info ${
+            bad ? 'border-error' : 'border-base-content/60'
+          } ${large ? 'h-12 justify-center' : 'h-11 w-36'}`}
+        >
+          <input
+            id={id}
+            ref={inputRef}
+            value={text}
+            onChange={(event) => {
+              onText(event.target.value);
+            }}
+            onKeyDown={onKeyDown}
+            onFocus={(event) => {
+              event.target.select();
+              onFocus?.();
+            }}
+            inputMode={padAtHand ? 'none' : 'text'}
+            autoComplete="off"
+            spellCheck={false}
+            aria-invalid={bad}
+            aria-describedby={bad ? `${id}-problem` : undefined}
+            className={`figures w-full min-w-0 self-center border-0 bg-transparent text-center outline-none ${
+              large ? 'text-[1.72rem]' : 'text-xl'
+            }`}
+          />
+          <span className="self-center pl-1 text-sm opacity-80" aria-hidden="true">
+            {unit}
+          </span>
+        </div>
+      </div>
+      {bad && (
+        <p
+          id={`${id}-problem`}
+          role="alert"
+          className="mt-1 rounded-field bg-base-100 px-1 text-sm leading-snug text-error"
+        >
+          <span aria-hidden="true">✕ </span>
+          {problem.message}{' '}
+          {suggestion !== undefined && (
+            <button
+              type="button"
+              className="font-semibold underline"
+              onClick={() => {
+                onText(suggestion);
+              }}
+            >
+              Take {suggestion}
+            </button>
+          )}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function useDisplayUnitSign(): string {
+  return useDisplayUnit() === 'mm' ? 'mm' : 'in';
+}

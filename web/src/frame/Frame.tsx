@@ -1,0 +1,182 @@
+import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, body } from '../api/client';
+import { useMe } from '../api/queries';
+import { SignIn } from '../session/SignIn';
+import { Help } from './Help';
+import { useShortcuts } from './shortcuts';
+import { SignedInContext } from './signedIn';
+import { useTheme } from './theme';
+
+const PLACES = [
+  { to: '/floor', name: 'Floor', icon: Users },
+  { to: '/set', name: 'Set', icon: PencilRuler },
+  { to: '/measure', name: 'Measure', icon: Ruler },
+  { to: '/progress', name: 'Progress', icon: TrendingUp },
+] as const;
+
+/** The frame of every screen: the rail with the places, and nothing more. Whoever is not signed in is asked to. */
+export function Frame() {
+  const me = useMe();
+  const [helpOpen, setHelpOpen] = useState(false);
+  useShortcuts(
+    PLACES.map(({ to }) => to),
+    () => {
+      setHelpOpen(true);
+    },
+  );
+  if (me.isPending) {
+    return <p className="p-8 text-xl">Opening Lobrik…</p>;
+  }
+  if (me.data === undefined) {
+    if (me.error?.status === 401) {
+      return <SignIn />;
+    }
+    return (
+      <main className="p-8">
+        <p role="alert" className="text-xl">
+          {me.error?.message}
+        </p>
+        <button type="button" className="btn mt-4 btn-neutral" onClick={() => void me.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  return (
+    <SignedInContext value={me.data}>
+      <div className="flex h-dvh flex-col-reverse overflow-hidden sm:flex-row">
+        <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-3">
+          Skip to the screen
+        </a>
+        <Rail
+          onHelp={() => {
+            setHelpOpen(true);
+          }}
+        />
+        <main id="main" className="min-h-0 min-w-0 flex-1 overflow-auto" tabIndex={-1}>
+          <Outlet />
+        </main>
+      </div>
+      <Help
+        open={helpOpen}
+        onClose={() => {
+          setHelpOpen(false);
+        }}
+      />
+    </SignedInContext>
+  );
+}
+
+function Rail({ onHelp }: { onHelp: () => void }) {
+  const { theme, toggle } = useTheme();
+  return (
+    <nav
+      aria-label="Places"
+      className="flex shrink-0 border-base-300 bg-base-200 max-sm:border-t sm:w-[4.6rem] sm:flex-col sm:border-r"
+    >
+      <div className="flex justify-center pt-3 pb-2 max-sm:hidden">
+        <img src="/mark.svg" alt="Lobrik" width={38} height={38} />
+      </div>
+      {PLACES.map(({ to, name, icon: Icon }) => (
+        <NavLink
+          key={to}
+          to={to}
+          className={({ isActive }) =>
+            `flex min-h-14 flex-col items-center justify-center gap-0.5 text-[0.82rem] max-sm:flex-1 ${
+              isActive ? 'bg-base-content font-semibold text-base-100' : 'hover:bg-base-300'
+            }`
+          }
+        >
+          <Icon size={22} aria-hidden="true" />
+          {name}
+        </NavLink>
+      ))}
+      <div className="flex sm:mt-auto sm:flex-col">
+        <UnitSwitch />
+        <RailButton
+          name={theme === 'film' ? 'Dark' : 'Light'}
+          label={theme === 'film' ? 'Dark theme' : 'Light theme'}
+          onPress={toggle}
+        >
+          {theme === 'film' ? <Moon size={20} aria-hidden="true" /> : <Sun size={20} aria-hidden="true" />}
+        </RailButton>
+        <RailButton name="Help" label="Help" onPress={onHelp} wideOnly>
+          <CircleHelp size={20} aria-hidden="true" />
+        </RailButton>
+        <SignOut />
+      </div>
+    </nav>
+  );
+}
+
+function RailButton({
+  name,
+  label,
+  onPress,
+  wideOnly = false,
+  children,
+}: {
+  name: string;
+  label: string;
+  onPress: () => void;
+  wideOnly?: boolean;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={onPress}
+      aria-label={label}
+      className={`min-h-12 flex-col items-center justify-center gap-0.5 text-[0.82rem] hover:bg-base-300 max-sm:w-12 ${wideOnly ? 'hidden sm:flex' : 'flex'}`}
+    >
+      {children}
+      <span className="max-sm:hidden">{name}</span>
+    </button>
+  );
+}
+
+/** Inches or millimetres, for this account, everywhere. */
+function UnitSwitch() {
+  const client = useQueryClient();
+  const me = useMe();
+  const other = me.data?.unit === 'mm' ? 'in' : 'mm';
+  const prefer = useMutation({
+    mutationFn: () => body(api.PUT('/api/me/preferences', { body: { unit: other } })),
+    onSuccess: (changed) => client.setQueryData(['me'], changed),
+  });
+  return (
+    <RailButton
+      name={me.data?.unit === 'mm' ? 'mm' : 'inch'}
+      label={`Lengths in ${me.data?.unit === 'mm' ? 'millimetres' : 'inches'}; change to ${other === 'mm' ? 'millimetres' : 'inches'}`}
+      onPress={() => {
+        prefer.mutate();
+      }}
+    >
+      <Gauge size={20} aria-hidden="true" />
+    </RailButton>
+  );
+}
+
+function SignOut() {
+  const client = useQueryClient();
+  const me = useMe();
+  const signOut = useMutation({
+    mutationFn: () => body(api.DELETE('/api/session')),
+    onSettled: () => client.resetQueries(),
+  });
+  return (
+    <RailButton
+      name="Sign out"
+      label={`Sign out ${me.data?.fullName ?? ''}`}
+      onPress={() => {
+        signOut.mutate();
+      }}
+      wideOnly
+    >
+      <LogOut size={20} aria-hidden="true" />
+    </RailButton>
+  );
+}

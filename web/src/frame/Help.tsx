@@ -1,0 +1,42 @@
+import { useEffect, useRef } from 'react';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['Alt 1 … 4', 'Floor, Set, Measure, Progress'],
+  ['Enter', 'Keep a reading and go on to the next'],
+  ['↑ ↓', 'In a field: one division up or down'],
+  ['?', 'This help (outside a field)'],
+  ['Esc', 'Close this'],
+];
+
+/** The keys, and how lengths may be written. */
+export function Help({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => {
+    if (open) {
+      dialog.current?.showModal();
+    }
+  }, [open]);
+  return (
+    <dialog ref={dialog} className="modal" onClose={onClose} aria-label="Help">
+      <div className="modal-box bg-base-100 text-base">
+        <h2 className="text-2xl">Keys</h2>
+        <dl className="mt-2 grid grid-cols-[7rem_1fr] gap-y-1">
+          {KEYS.map(([key, what]) => (
+            <div key={key} className="contents">
+              <dt className="figures">{key}</dt>
+              <dd>{what}</dd>
+            </div>
+          ))}
+        </dl>
+        <h2 className="mt-4 text-2xl">Lengths</h2>
+        <p>
+          Write <b>14 3/8</b>, <b>14-3/8</b>, <b>14.375</b>, <b>1&apos; 2 3/8&quot;</b>, <b>365mm</b> or <b>36.5 cm</b>.
+          A bare number is in the unit chosen at the foot of the rail; a fraction is always of an inch.
+        </p>
+        <form method="dialog" className="mt-4">
+          <button className="btn btn-neutral">Close</button>
+        </form>
+      </div>
+    </dialog>
+  );
+}

@@ -1,0 +1,26 @@
+import { useCallback } from 'react';
+import { useSearchParams } from 'react-router';
+import { useCohorts } from '../api/queries';
+import type { Schemas } from '../api/client';
+
+const REMEMBERED = 'lobrik-cohort';
+
+/** The cohort that the room is about: the one in the address, else the last one chosen here, else the first. */
+export function useCohort(): {
+  cohorts: Schemas['CohortView'][] | undefined;
+  cohort: Schemas['CohortView'] | undefined;
+  choose: (id: string) => void;
+} {
+  const { data: cohorts } = useCohorts();
+  const [search, setSearch] = useSearchParams();
+  const wanted = search.get('cohort') ?? localStorage.getItem(REMEMBERED);
+  const cohort = cohorts?.find(({ id }) => id === wanted) ?? cohorts?.[0];
+  const choose = useCallback(
+    (id: string) => {
+      localStorage.setItem(REMEMBERED, id);
+      setSearch({ cohort: id }, { replace: true });
+    },
+    [setSearch],
+  );
+  return { cohorts, cohort, choose };
+}

@@ -1,0 +1,98 @@
+import { Link } from 'react-router';
+import type { Attempt, Feature } from '../api/queries';
+import { Deviation } from '../entry/Deviation';
+import { featureHint, featureName } from '../entry/features';
+import { Figure } from '../entry/Figure';
+import { Pad } from '../entry/Pad';
+
+interface MeasurePanelProps {
+  attempt: Attempt;
+  active: Feature | undefined;
+  text: string;
+  onActivate: (id: string) => void;
+  onText: (text: string) => void;
+  onEnter: () => void;
+}
+
+/** The same readings as a list, and the fraction pad for the one in hand. */
+export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnter }: MeasurePanelProps) {
+  return (
+    <aside
+      aria-label="Readings"
+      className="flex w-full shrink-0 flex-col gap-2 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
+    >
+      <table className="w-full leading-tight">
+        <caption className="sr-only">Readings of this piece</caption>
+        <thead className="text-left text-sm">
+          <tr>
+            <th className="font-normal">Feature</th>
+            <th className="text-right font-normal">asked</th>
+            <th className="text-right font-normal">read</th>
+            <th className="text-right font-normal">off by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {attempt.features.map((feature) => (
+            <tr
+              key={feature.id}
+              className={`border-t border-base-300 ${feature.id === active?.id ? 'bg-base-100' : ''}`}
+            >
+              <th scope="row" className="py-0.5 text-left font-normal">
+                <button
+                  type="button"
+                  className="min-h-9 text-left underline-offset-4 hover:underline"
+                  onClick={() => {
+                    onActivate(feature.id);
+                  }}
+                >
+                  {featureName(feature.id)}
+                </button>
+              </th>
+              <td className="text-right">
+                <Figure value={feature.target} unit={feature.unit} />
+              </td>
+              <td className="text-right">
+                {feature.reading != null && <Figure value={feature.reading.value} unit={feature.unit} />}
+              </td>
+              <td className="text-right">
+                <Deviation feature={feature} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {active !== undefined && active.reading == null ? (
+        <>
+          <p className="mt-auto leading-tight" aria-live="polite">
+            <b>{featureName(active.id)}</b> · {featureHint(active.id)}
+          </p>
+          <Pad kind={active.unit === 'deg' ? 'angle' : 'length'} text={text} onText={onText} onEnter={onEnter} />
+        </>
+      ) : (
+        <Done attempt={attempt} />
+      )}
+    </aside>
+  );
+}
+
+function Done({ attempt }: { attempt: Attempt }) {
+  if (attempt.score == null) {
+    return null;
+  }
+  return (
+    <div className="mt-auto grid gap-3">
+      <p className="text-lg leading-snug">
+        Every reading is in. To change one, correct it in the verdict: the old one stays on record.
+      </p>
+      <Link
+        to={`/verdict/${attempt.id}`}
+        className="btn h-14 btn-neutral text-xl"
+        ref={(link) => {
+          link?.focus();
+        }}
+      >
+        See the verdict
+      </Link>
+    </div>
+  );
+}

@@ -1,0 +1,177 @@
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { type Attempt, useAttempt, useOpenAttempt } from '../api/queries';
+import { StubElevation, type StubPlace } from '../drawing/StubElevation';
+import { Strip } from '../drawing/Strip';
+import { Deviation } from '../entry/Deviation';
+import { featureName } from '../entry/features';
+import { Figure } from '../entry/Figure';
+import { quantityText } from '../entry/figures';
+import { Header } from '../frame/Header';
+import { useDisplayUnit } from '../frame/signedIn';
+import { VerdictPanel } from './VerdictPanel';
+
+const EXAGGERATIONS = [1, 2, 4, 8, 16] as const;
+
+/** How good the piece is: what was made under what was asked for, the score, and where it was lost. */
+export function Verdict() {
+  const { attemptId } = useParams();
+  const attempt = useAttempt(attemptId);
+  if (attempt.data === undefined) {
+    return (
+      <p className="p-8 text-xl" role="status">
+        {attempt.error?.message ?? 'Opening…'}
+      </p>
+    );
+  }
+  return <Judged attempt={attempt.data} />;
+}
+
+function Judged({ attempt }: { attempt: Attempt }) {
+  const unit = useDisplayUnit();
+  const [factor, setFactor] = useState<number>(4);
+  const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
+  const madeMark = attempt.features.find(({ id }) => id === 'mark1')?.reading?.value;
+  const place = (id: StubPlace) => {
+    const feature = attempt.features.find((each) => each.id === id);
+    return feature === undefined ? undefined : (
+      <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
+        <span className="block text-sm">
+          {featureName(id)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+        </span>
+        {feature.reading == null ? (
+          <span className="text-lg">not read yet</span>
+        ) : (
+          <>
+            <Figure
+              value={feature.reading.value}
+              unit={feature.unit}
+              className="block text-[1.8rem] leading-none text-secondary"
+            />
+            <Deviation feature={feature} />
+          </>
+        )}
+      </div>
+    );
+  };
+  const described = attempt.features
+    .map(({ id, unit: of, target, reading }) =>
+      reading == null
+        ? `${featureName(id)} not read`
+        : `${featureName(id)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
+    )
+    .join('; ');
+  return (
+    <div className="flex h-full min-h-[38rem] flex-col">
+      <Header
+        title={attempt.trainee.fullName}
+        about={`${attempt.exercise.title} · ${attempt.exercise.conduitLabel} · ${attempt.exercise.benderLabel}`}
+      >
+        <Next attempt={attempt} />
+      </Header>
+      <div className="flex min-h-0 flex-1 max-lg:flex-col">
+        <div className="relative min-h-[22rem] min-w-0 flex-1">
+          <StubElevation
+            asked={attempt.plan.shape.centreline}
+            made={attempt.made?.centreline}
+            exaggeration={factor}
+            outsideDiameter={diameter}
+            markIn={attempt.plan.marks[0]?.positionIn ?? 0}
+            description={`What was made over what was asked for. ${described}.`}
+            at={{ leg: place('leg'), otherLeg: place('otherLeg'), angle1: place('angle1'), mark1: place('mark1') }}
+          />
+          <Exaggeration factor={factor} onChange={setFactor} />
+        </div>
+        <VerdictPanel attempt={attempt} />
+      </div>
+      <div className="h-[8.6rem] shrink-0 border-t border-base-300 max-sm:hidden">
+        <Strip
+          plan={attempt.plan}
+          outsideDiameter={diameter}
+          divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
+          madeMarks={madeMark === undefined ? [] : [madeMark]}
+        />
+      </div>
+    </div>
+  );
+}
+
+function Next({ attempt }: { attempt: Attempt }) {
+  const navigate = useNavigate();
+  const open = useOpenAttempt();
+  return (
+    <>
+      {open.error !== null && (
+        <p role="alert" className="text-error">
+          {open.error.message}
+        </p>
+      )}
+      {attempt.score == null ? (
+        <Link to={`/measure/${attempt.id}`} className="btn h-11 btn-neutral text-lg">
+          Go on measuring
+        </Link>
+      ) : (
+        <button
+          type="button"
+          className="btn h-11 border-2 border-base-content/60 text-lg"
+          onClick={() => {
+            open.mutate(attempt.trainee.id, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+          }}
+        >
+          Another try
+        </button>
+      )}
+      <Link to={`/progress/${attempt.trainee.id}`} className="btn h-11 border-2 border-base-content/60 text-lg">
+        Progress
+      </Link>
+      <Link to={`/floor?cohort=${attempt.trainee.cohortId}`} className="btn h-11 btn-neutral text-lg">
+        Next trainee
+      </Link>
+    </>
+  );
+}
+
+/** 1/16 in is invisible at scale: the difference can be drawn larger, and the drawing says so. */
+function Exaggeration({ factor, onChange }: { factor: number; onChange: (factor: number) => void }) {
+  return (
+    <div className="absolute top-2 right-2 flex items-center gap-3 rounded-field bg-base-100/90 p-1.5 text-base max-sm:hidden">
+      <span className="flex items-center gap-1.5">
+        <svg width="26" height="12" aria-hidden="true">
+          <rect
+            x="1"
+            y="1"
+            width="24"
+            height="10"
+            fill="var(--asked)"
+            fillOpacity="0.1"
+            stroke="var(--asked)"
+            strokeDasharray="5 3"
+          />
+        </svg>
+        asked
+      </span>
+      <span className="flex items-center gap-1.5">
+        <svg width="26" height="12" aria-hidden="true">
+          <rect x="1" y="1" width="24" height="10" fill="var(--made-fill)" stroke="var(--made)" />
+        </svg>
+        made
+      </span>
+      <label className="flex items-center gap-2">
+        difference drawn
+        <select
+          value={factor}
+          onChange={(event) => {
+            onChange(Number(event.target.value));
+          }}
+          className="figures h-10 rounded-field border-2 border-base-content/60 bg-base-100 px-1 text-lg"
+        >
+          {EXAGGERATIONS.map((each) => (
+            <option key={each} value={each}>
+              × {each}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}
