@@ -103,7 +103,7 @@ build_application() {
   flock 8
   if [ ! -f "$APPLICATION/lobrik.jar" ]; then
     (cd "$ROOT" && mvn -B -ntp -DskipTests -pl server -am package 9>&- 8>&-) 2>&1 | tee "$ROOT/.build/build.log" |
-      sed -un -e 's/^\[INFO\] Building \(Lobrik [a-z]*\).*/  \1/p' -e 's/^.*\(Installing the web client.*\)/  \1/p' -e 's/^\[ERROR\]/  &/p'
+      sed -un -e 's/^\[INFO\] Building \(Lobrik [a-z]*\).*/  \1/p' -e 's/^.*\(Installing the web client.*\)/  \1/p' -e '/npm warn/d' -e 's/^\[ERROR\]/  &/p'
     [ "${PIPESTATUS[0]}" = 0 ] || fail "The build failed; $ROOT/.build/build.log says why."
     rm -rf "$APPLICATION.new"
     "$JAVA" -Djarmode=tools -jar "$ROOT/server/target/lobrik.jar" extract --destination "$APPLICATION.new" >/dev/null ||

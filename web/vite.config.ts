@@ -5,7 +5,7 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   plugins: [react(), tailwindcss()],
   build: { target: 'es2022', assetsInlineLimit: 0, reportCompressedSize: false },
-  server: { proxy: { '/api': 'http://127.0.0.1:8080' } },
+  server: { proxy: { '/api': process.env.LOBRIK_API ?? 'http://127.0.0.1:8080' } },
   test: {
     environment: 'jsdom',
     reporters: ['default', 'junit'],

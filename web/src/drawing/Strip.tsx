@@ -99,9 +99,11 @@ function StripDrawing({
         top={tapeTop}
         height={height - tapeTop - 2}
       />
-      <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
-        datum end
-      </Label>
+      {plan.marks.every((mark) => x(mark.positionIn) > 130) && (
+        <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
+          datum end
+        </Label>
+      )}
       {cut !== undefined && (
         <Label at={{ x: x(lengthIn), y: top - 13 }} size={20} anchor="end">
           cut <FigureSpans parts={quantityParts(cut, 'in', display)} />
@@ -140,21 +142,22 @@ function Ring({
 }) {
   const display = useDisplayUnit();
   const towards = mark.hookTowards === 'datum' ? -1 : 1;
-  const flag = Math.min(Math.max(x, 150), width - 150);
+  // The flag flies to the side that has room for it.
+  const side = x > width - 330 ? -1 : 1;
   return (
     <g>
       <line
         x1={x}
         x2={x}
-        y1={top - 16}
+        y1={top - 20}
         y2={top + tube + 4}
         stroke="var(--color-base-content)"
         className="line-medium"
       />
       <HookSign x={x} y={top + tube / 2} towards={towards} />
-      <circle cx={flag - 62} cy={top - 29} r={12} fill="var(--color-base-content)" />
+      <circle cx={x} cy={top - 29} r={12} fill="var(--color-base-content)" />
       <text
-        x={flag - 62}
+        x={x}
         y={top - 28}
         fontSize={15}
         textAnchor="middle"
@@ -164,7 +167,7 @@ function Ring({
       >
         {mark.number}
       </text>
-      <Label at={{ x: flag - 44, y: top - 29 }} size={29} anchor="start">
+      <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
         <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
         <tspan fontSize={15} dx={10} fontWeight={500}>
           {mark.reference}, hook {mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}
@@ -205,14 +208,14 @@ function Tape({
   return (
     <g stroke="var(--line)" aria-hidden="true">
       <line x1={x(0)} x2={x(lengthIn)} y1={top} y2={top} className="line-thin" />
-      {tapeLines(lengthIn, divisionIn, scale).map(({ inches, level, label }) => (
+      {tapeLines(lengthIn, divisionIn, scale).map(({ inches, level, label, foot }) => (
         <g key={inches}>
           <line
             x1={x(inches)}
             x2={x(inches)}
             y1={top}
             y2={top + longest * 0.78 ** (level * 1.6)}
-            className="line-thin"
+            className={foot === true ? 'line-bold' : 'line-thin'}
           />
           {label !== undefined && (
             <text

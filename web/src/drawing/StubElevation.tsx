@@ -32,8 +32,8 @@ interface StubElevationProps {
   description: string;
 }
 
-const ROOM = { left: 226, right: 40, top: 40, bottom: 118 };
-const NARROW_ROOM = { left: 136, right: 16, top: 30, bottom: 96 };
+const ROOM = { left: 192, right: 40, top: 44, bottom: 122 };
+const NARROW_ROOM = { left: 104, right: 16, top: 30, bottom: 74 };
 
 /** A stub ninety in its place, to scale: standing on the floor, with its dimensions around it. */
 export function StubElevation(props: StubElevationProps) {
@@ -62,7 +62,7 @@ function Drawing({
   const half = outsideDiameter / 2;
   const box = boxAround([...piece, ...(madePiece ?? []), { x: -half, y: 0 }]);
   const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, width < 600 ? NARROW_ROOM : ROOM);
-  const spots = dimensionSpots(piece, half, view, width);
+  const spots = dimensionSpots(piece, half, view, width, markIn);
   return (
     <>
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
@@ -108,13 +108,14 @@ function Drawing({
 }
 
 /** Screen positions of the dimensions. They follow the piece, but never leave the drawing or run over one another. */
-function dimensionSpots(piece: readonly Point[], half: number, view: View, width: number) {
+function dimensionSpots(piece: readonly Point[], half: number, view: View, width: number, markIn: number) {
   const narrow = width < 600;
   const datumFace = view.toScreen({ x: -half, y: at(piece, 0).y });
   const legFoot = view.toScreen({ x: -half, y: 0 });
   const farFace = view.toScreen({ x: at(piece, -1).x, y: 0 });
-  const lineX = legFoot.x - (narrow ? 34 : 62);
-  const lineY = legFoot.y + 30;
+  const lineX = legFoot.x - (narrow ? 56 : 104);
+  const lineY = legFoot.y + (narrow ? 42 : 70);
+  const ring = view.toScreen(along(piece, markIn).point);
   const inside = view.toScreen({ x: half, y: half * 2 });
   return {
     datumFace,
@@ -124,15 +125,16 @@ function dimensionSpots(piece: readonly Point[], half: number, view: View, width
     legFoot: { x: lineX, y: legFoot.y },
     otherStart: { x: legFoot.x, y: lineY },
     otherEnd: { x: farFace.x, y: lineY },
-    leg: { x: Math.max(narrow ? 62 : 104, lineX - (narrow ? 44 : 100)), y: (datumFace.y + legFoot.y) / 2 },
-    otherLeg: { x: Math.max((legFoot.x + farFace.x) / 2, narrow ? 90 : 120), y: lineY + (narrow ? 30 : 42) },
+    // Inputs and figures sit on their dimension lines.
+    leg: { x: lineX, y: (datumFace.y + legFoot.y) / 2 },
+    otherLeg: { x: (legFoot.x + farFace.x) / 2, y: lineY - (narrow ? 4 : 8) },
     angle1: {
       x: Math.min(width - 100, Math.max(inside.x + 175, inside.x + 5.6 * view.scale + (narrow ? 20 : 60))),
       y: inside.y - Math.max(70, 3.4 * view.scale),
     },
     mark1: {
-      x: Math.min(width - 110, datumFace.x + half * 2 * view.scale + (narrow ? 110 : 170)),
-      y: datumFace.y + (narrow ? 40 : 62),
+      x: Math.min(width - 150, ring.x + half * view.scale + (narrow ? 34 : 74)),
+      y: Math.max(datumFace.y + 46, ring.y - (narrow ? 70 : 122)),
     },
   };
 }
@@ -142,7 +144,12 @@ function Place({ spot, name, children }: { spot: Point; name: string; children: 
     return null;
   }
   return (
-    <div data-place={name} className="absolute -translate-x-1/2 -translate-y-1/2" style={{ left: spot.x, top: spot.y }}>
+    <div
+      data-place={name}
+      // A leader runs to the left edge of what is said of the ring; dimensions stand around their middle.
+      className={`absolute -translate-y-1/2 ${name === 'mark1' ? '' : '-translate-x-1/2'}`}
+      style={{ left: spot.x, top: spot.y }}
+    >
       {children}
     </div>
   );
@@ -200,7 +207,7 @@ function RingOnPiece({
     <g stroke="var(--color-base-content)">
       <line x1={one.x} y1={one.y} x2={other.x} y2={other.y} className="line-bold" />
       {shown && (
-        <path d={path([near, { x: to.x - 84, y: to.y }])} fill="none" stroke="var(--line)" className="line-thin" />
+        <path d={path([near, { x: to.x - 4, y: to.y }])} fill="none" stroke="var(--line)" className="line-thin" />
       )}
     </g>
   );

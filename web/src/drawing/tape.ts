@@ -6,6 +6,8 @@ export interface TapeLine {
   level: number;
   /** Written at the line, where there is room for it. */
   label?: string;
+  /** A whole foot: drawn bolder. */
+  foot?: boolean;
 }
 
 const LEAST_GAP_PX = 4;
@@ -38,7 +40,8 @@ function inchLines(lengthIn: number, divisionIn: number, pixelsPerInch: number):
     const inches = i / lines;
     const line: TapeLine = { inches, level };
     if (level === 0 && inches % labelEvery === 0 && inches > 0) {
-      line.label = inches % 12 === 0 ? `${String(inches / 12)}′` : String(inches);
+      line.label = String(inches);
+      line.foot = inches % 12 === 0;
     }
     result.push(line);
   }

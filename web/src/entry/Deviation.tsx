@@ -19,7 +19,7 @@ export function Deviation({ feature, large = false }: { feature: Feature; large?
   const colour = feature.band === 'outside' ? 'text-error' : 'text-success';
   return (
     <span
-      className={`inline-flex items-baseline gap-1.5 whitespace-nowrap ${colour} ${large ? 'text-[1.7rem]' : 'text-lg'}`}
+      className={`inline-flex items-baseline gap-1.5 whitespace-nowrap ${colour} ${large ? 'text-[1.7rem]' : 'text-xl'}`}
       data-band={feature.band}
       aria-label={`deviation ${quantityText(feature.deviation, feature.unit, display, { signed: true })}, ${words}`}
       role="img"

@@ -5,12 +5,14 @@ interface FigureProps {
   value: number;
   unit: 'in' | 'deg';
   signed?: boolean;
+  /** Finer than the lines of a tape: for what was calculated. */
+  fine?: boolean;
   className?: string;
 }
 
 /** A quantity in running text, its fraction set as one. */
-export function Figure({ value, unit, signed = false, className = '' }: FigureProps) {
-  const parts = quantityParts(value, unit, useDisplayUnit(), { signed });
+export function Figure({ value, unit, signed = false, fine = false, className = '' }: FigureProps) {
+  const parts = quantityParts(value, unit, useDisplayUnit(), fine ? { signed, lines: 32 } : { signed });
   return (
     <span className={`figures whitespace-nowrap ${className}`}>
       <FigureRun parts={parts} />

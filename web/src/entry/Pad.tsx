@@ -14,7 +14,7 @@ interface PadProps {
 export function Pad({ kind, text, onText, onEnter }: PadProps) {
   const inches = useDisplayUnit() === 'in' && kind === 'length';
   return (
-    <div className="grid grid-cols-4 gap-1.5" role="group" aria-label="Number pad">
+    <div className="grid grid-cols-4 gap-1" role="group" aria-label="Number pad">
       {['7', '8', '9'].map((digit) => (
         <Key
           key={digit}
@@ -66,7 +66,7 @@ export function Pad({ kind, text, onText, onEnter }: PadProps) {
       <button
         type="button"
         onClick={onEnter}
-        className={`btn h-[2.75rem] min-h-0 btn-neutral text-lg ${inches ? '' : 'col-span-4'}`}
+        className={`btn h-[2.7rem] min-h-0 btn-neutral text-lg ${inches ? '' : 'col-span-4'}`}
         aria-label="Enter reading"
       >
         <Check aria-hidden="true" />
@@ -95,7 +95,7 @@ function Key({
       onMouseDown={(event) => {
         event.preventDefault();
       }}
-      className={`figures h-[2.75rem] rounded-field border border-base-content/40 text-xl active:bg-base-300 ${soft ? 'bg-base-200' : 'bg-base-100'}`}
+      className={`figures h-[2.7rem] rounded-field border border-base-content/40 text-xl active:bg-base-300 ${soft ? 'bg-base-200' : 'bg-base-100'}`}
     >
       {children ?? label}
     </button>

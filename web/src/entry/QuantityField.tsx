@@ -1,4 +1,4 @@
-import { type KeyboardEvent, type Ref, useId } from 'react';
+import { type KeyboardEvent, type ReactNode, type Ref, useId } from 'react';
 import type { Problem } from '../api/client';
 import { useDisplayUnit } from '../frame/signedIn';
 
@@ -17,6 +17,8 @@ interface QuantityFieldProps {
   onFocus?: () => void;
   inputRef?: Ref<HTMLInputElement>;
   optional?: boolean;
+  /** Stands behind the label: what is asked for. */
+  asked?: ReactNode;
   /** A field on the drawing is large and bare; in a list it has its label beside it. */
   place: 'drawing' | 'list';
   /** Keeps an on-screen keyboard away where the fraction pad is at hand. */
@@ -35,11 +37,13 @@ export function QuantityField({
   onFocus,
   inputRef,
   optional = false,
+  asked,
   place,
   padAtHand = false,
 }: QuantityFieldProps) {
   const id = useId();
-  const unit = kind === 'angle' ? '°' : useDisplayUnitSign();
+  const lengthUnit = useDisplayUnit();
+  const unit = kind === 'angle' ? '°' : lengthUnit;
   const bad = problem !== null && problem !== undefined && text.trim() !== '';
   const suggestion = problem?.errors[0]?.suggestion;
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
@@ -54,15 +58,19 @@ export function QuantityField({
   const large = place === 'drawing';
   return (
     <div className={large ? 'w-[8.4rem] max-sm:w-[6.6rem]' : 'w-full'}>
-      <div className={large ? '' : 'flex items-center justify-between gap-3'}>
-        <label htmlFor={id} className={large ? 'block text-center text-sm leading-tight' : 'leading-tight'}>
+      <div className={large ? '' : 'grid gap-0.5'}>
+        <label
+          htmlFor={id}
+          className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100/85 px-1 text-center' : ''}`}
+        >
           {label}
-          {optional && !large && <span className="block text-sm opacity-80">may stay open</span>}
+          {optional && !large && ' (may stay open)'}
+          {asked}
         </label>
         <div
           className={`flex items-baseline rounded-field border-2 bg-base-100 px-2 focus-within:outline-3 focus-within:outline-info ${
             bad ? 'border-error' : 'border-base-content/60'
-          } ${large ? 'h-12 justify-center' : 'h-11 w-36'}`}
+          } ${large ? 'h-12 justify-center' : 'h-11'}`}
         >
           <input
             id={id}
@@ -113,8 +121,4 @@ export function QuantityField({
       )}
     </div>
   );
-}
-
-function useDisplayUnitSign(): string {
-  return useDisplayUnit() === 'mm' ? 'mm' : 'in';
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useFloor, useOpenAttempt } from '../api/queries';
@@ -20,7 +20,7 @@ export function Floor() {
     fullName.toLowerCase().includes(wanted.trim().toLowerCase()),
   );
   return (
-    <>
+    <div className="flex min-h-full flex-col">
       <Header title="Floor" about={floor.data === undefined ? undefined : <Tally benches={floor.data.benches} />}>
         <input
           type="search"
@@ -46,7 +46,12 @@ export function Floor() {
           {floor.error.message}
         </p>
       )}
-      <ol className="grid grid-cols-[repeat(auto-fill,minmax(21rem,1fr))] gap-x-6 px-4 pb-4 max-sm:grid-cols-1">
+      <ol
+        className="grid grid-cols-[minmax(0,1fr)] gap-x-8 px-4 lg:grid-cols-none lg:min-h-0 lg:flex-1 lg:auto-cols-fr lg:grid-flow-col lg:[grid-template-rows:var(--rows)]"
+        style={
+          { '--rows': `repeat(${String(Math.ceil(benches.length / 2))}, minmax(4.6rem, 6.6rem))` } as CSSProperties
+        }
+      >
         {benches.map((bench) => (
           <BenchRow key={bench.traineeId} bench={bench} />
         ))}
@@ -54,7 +59,7 @@ export function Floor() {
       {floor.data !== undefined && benches.length === 0 && (
         <p className="p-4">Nobody here has “{wanted}” in the name.</p>
       )}
-    </>
+    </div>
   );
 }
 
@@ -76,9 +81,9 @@ function BenchRow({ bench }: { bench: Bench }) {
     open.mutate(bench.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
   };
   return (
-    <li className="flex min-h-[5.1rem] items-center gap-3 border-b border-base-300 py-1.5">
+    <li className="flex min-h-[4.6rem] items-center gap-3 border-b border-base-300 py-1.5">
       <span
-        className="figures w-10 shrink-0 text-center text-[2rem] leading-none opacity-85"
+        className="figures w-12 shrink-0 text-center text-[2.5rem] max-sm:w-8 max-sm:text-2xl leading-none opacity-85"
         aria-label={`Bench ${String(bench.bench)}`}
       >
         {bench.bench}
@@ -86,11 +91,11 @@ function BenchRow({ bench }: { bench: Bench }) {
       <div className="min-w-0 flex-1">
         <Link
           to={`/progress/${bench.traineeId}`}
-          className="block truncate text-xl leading-tight font-semibold hover:underline"
+          className="block truncate text-2xl leading-tight font-semibold max-sm:text-xl hover:underline"
         >
           {bench.fullName}
         </Link>
-        <p className="truncate text-base leading-tight opacity-85">{bench.exerciseTitle ?? 'Nothing given yet'}</p>
+        <p className="truncate text-lg leading-tight">{bench.exerciseTitle ?? 'Nothing given yet'}</p>
         {open.error !== null && (
           <p role="alert" className="text-sm text-error">
             {open.error.message}
@@ -151,7 +156,7 @@ function BenchState({ bench, onMeasure, busy }: { bench: Bench; onMeasure: () =>
           </Link>
           <button
             type="button"
-            className="btn h-12 px-2 btn-ghost text-sm leading-tight"
+            className="btn h-12 px-2 btn-ghost text-sm leading-tight max-sm:hidden"
             onClick={onMeasure}
             disabled={busy}
             aria-label={`Measure another try of ${bench.fullName}`}

@@ -14,9 +14,10 @@ import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
 import { Header } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
+import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import { MeasurePanel } from './MeasurePanel';
-import { ReadingPlace } from './ReadingPlace';
+import { ReadingField, ReadingPlace } from './ReadingPlace';
 
 /** One attempt: readings entered on the drawing, each kept as it is entered. */
 export function Measure() {
@@ -38,6 +39,7 @@ export function Measure() {
 function Bench({ attempt }: { attempt: Attempt }) {
   const unit = useDisplayUnit();
   const navigate = useNavigate();
+  const narrow = useNarrow();
   const keep = useKeepReading(attempt.id);
   const [texts, setTexts] = useState<Record<string, string>>({});
   const [active, setActive] = useState<string | undefined>(() => nextOpen(attempt.features)?.id);
@@ -88,7 +90,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
   };
   const madeMark = attempt.features.find(({ id }) => id === 'mark1')?.reading?.value;
   return (
-    <div className="flex h-full min-h-[38rem] flex-col">
+    <div className="flex h-full sm:min-h-[38rem] flex-col">
       <Header
         title={attempt.trainee.fullName}
         about={
@@ -106,7 +108,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
         </Link>
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
-        <div className="min-h-[22rem] min-w-0 flex-1">
+        <div className="min-h-[16rem] min-w-0 flex-1 sm:min-h-[22rem]">
           <StubElevation
             asked={attempt.plan.shape.centreline}
             outsideDiameter={attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1}
@@ -119,6 +121,25 @@ function Bench({ attempt }: { attempt: Attempt }) {
           attempt={attempt}
           active={activeFeature}
           text={active === undefined ? '' : (texts[active] ?? '')}
+          field={
+            narrow && activeFeature !== undefined ? (
+              <ReadingField
+                key={activeFeature.id}
+                inputRef={focusOnMount}
+                feature={activeFeature}
+                text={texts[activeFeature.id] ?? ''}
+                problem={keep.error}
+                onText={(text) => {
+                  setText(activeFeature.id, text);
+                }}
+                onActivate={() => undefined}
+                onEnter={() => {
+                  enter(activeFeature);
+                }}
+                place="list"
+              />
+            ) : null
+          }
           onActivate={setActive}
           onText={(text) => {
             if (active !== undefined) {
@@ -142,6 +163,11 @@ function Bench({ attempt }: { attempt: Attempt }) {
       </div>
     </div>
   );
+}
+
+/** A ref that takes the focus when its field appears. */
+function focusOnMount(input: HTMLInputElement | null): void {
+  input?.focus();
 }
 
 function nextOpen(features: readonly Feature[]): Feature | undefined {

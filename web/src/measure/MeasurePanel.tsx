@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
@@ -12,16 +13,18 @@ interface MeasurePanelProps {
   onActivate: (id: string) => void;
   onText: (text: string) => void;
   onEnter: () => void;
+  /** On a phone the field of the reading in hand stands here, not on the drawing. */
+  field: ReactNode;
 }
 
 /** The same readings as a list, and the fraction pad for the one in hand. */
-export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnter }: MeasurePanelProps) {
+export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnter, field }: MeasurePanelProps) {
   return (
     <aside
       aria-label="Readings"
-      className="flex w-full shrink-0 flex-col gap-2 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
+      className="flex w-full shrink-0 flex-col gap-1.5 overflow-y-auto border-base-300 bg-base-200 px-3 py-2 lg:w-[21rem] lg:border-l"
     >
-      <table className="w-full leading-tight">
+      <table className="w-full leading-none max-sm:hidden">
         <caption className="sr-only">Readings of this piece</caption>
         <thead className="text-left text-sm">
           <tr>
@@ -37,10 +40,10 @@ export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnte
               key={feature.id}
               className={`border-t border-base-300 ${feature.id === active?.id ? 'bg-base-100' : ''}`}
             >
-              <th scope="row" className="py-0.5 text-left font-normal">
+              <th scope="row" className="text-left font-normal">
                 <button
                   type="button"
-                  className="min-h-9 text-left underline-offset-4 hover:underline"
+                  className="min-h-[2.1rem] text-left text-lg leading-none underline-offset-4 hover:underline"
                   onClick={() => {
                     onActivate(feature.id);
                   }}
@@ -48,13 +51,13 @@ export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnte
                   {featureName(feature.id)}
                 </button>
               </th>
-              <td className="text-right">
+              <td className="text-right text-xl">
                 <Figure value={feature.target} unit={feature.unit} />
               </td>
-              <td className="text-right">
+              <td className="text-right text-xl">
                 {feature.reading != null && <Figure value={feature.reading.value} unit={feature.unit} />}
               </td>
-              <td className="text-right">
+              <td className="text-right text-xl">
                 <Deviation feature={feature} />
               </td>
             </tr>
@@ -63,9 +66,10 @@ export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnte
       </table>
       {active !== undefined && active.reading == null ? (
         <>
-          <p className="mt-auto leading-tight" aria-live="polite">
+          <p className="mt-auto leading-tight max-sm:mt-0" aria-live="polite">
             <b>{featureName(active.id)}</b> · {featureHint(active.id)}
           </p>
+          {field}
           <Pad kind={active.unit === 'deg' ? 'angle' : 'length'} text={text} onText={onText} onEnter={onEnter} />
         </>
       ) : (

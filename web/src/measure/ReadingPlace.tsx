@@ -1,10 +1,11 @@
-import { useEffect, useRef } from 'react';
+import { type Ref, useEffect, useRef } from 'react';
 import type { Problem } from '../api/client';
 import type { Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
+import { useNarrow } from '../frame/narrow';
 
 interface ReadingPlaceProps {
   feature: Feature;
@@ -24,10 +25,17 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
       input.current?.focus();
     }
   }, [active]);
+  const narrow = useNarrow();
+  if (narrow && feature.reading == null) {
+    return <PlaceButton feature={feature} active={active} text={text} onActivate={onActivate} />;
+  }
   if (feature.reading != null) {
     return (
       <div className="rounded-field bg-base-100/90 px-2 text-center leading-tight">
-        <span className="block text-sm">{featureName(feature.id)}</span>
+        <span className="block text-sm">
+          {featureName(feature.id)}{' '}
+          <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
+        </span>
         <Figure
           value={feature.reading.value}
           unit={feature.unit}
@@ -38,6 +46,57 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
     );
   }
   return (
+    <ReadingField
+      feature={feature}
+      text={text}
+      problem={problem}
+      onText={onText}
+      onActivate={onActivate}
+      onEnter={onEnter}
+      inputRef={input}
+      place="drawing"
+    />
+  );
+}
+
+/** On a phone: what is to be read there, one tap away. */
+function PlaceButton({
+  feature,
+  active,
+  text,
+  onActivate,
+}: Pick<ReadingPlaceProps, 'feature' | 'active' | 'text' | 'onActivate'>) {
+  return (
+    <button
+      type="button"
+      onClick={onActivate}
+      aria-pressed={active}
+      className={`min-h-11 rounded-field border-2 px-2 leading-tight whitespace-nowrap ${
+        active ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
+      }`}
+    >
+      {featureName(feature.id)} <span className="figures">{text}</span>
+    </button>
+  );
+}
+
+type ReadingFieldProps = Omit<ReadingPlaceProps, 'active'> & {
+  inputRef?: Ref<HTMLInputElement>;
+  place: 'drawing' | 'list';
+};
+
+/** The field of a reading, with what is asked for beside its name. */
+export function ReadingField({
+  feature,
+  text,
+  problem,
+  onText,
+  onActivate,
+  onEnter,
+  inputRef,
+  place,
+}: ReadingFieldProps) {
+  return (
     <QuantityField
       label={featureName(feature.id)}
       kind={feature.unit === 'deg' ? 'angle' : 'length'}
@@ -45,9 +104,15 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
       onText={onText}
       onEnter={onEnter}
       onFocus={onActivate}
-      inputRef={input}
+      {...(inputRef === undefined ? {} : { inputRef })}
       problem={problem}
-      place="drawing"
+      place={place}
+      asked={
+        <>
+          {' '}
+          <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
+        </>
+      }
       padAtHand
     />
   );

@@ -140,13 +140,7 @@ function History({ progress }: { progress: Schemas['TraineeProgress'] }) {
               {tendency.spread != null && (
                 <>
                   {' '}
-                  spread{' '}
-                  <Figure
-                    value={tendency.spread}
-                    unit={tendency.unit}
-                    signed
-                    className="text-[1.65rem] [&]:before:content-['']"
-                  />
+                  spread <Figure value={tendency.spread} unit={tendency.unit} fine className="text-[1.65rem]" />
                 </>
               )}
             </p>
@@ -190,7 +184,7 @@ function AttemptList({ history }: { history: readonly Schemas['AttemptPoint'][] 
             {['mark1', 'leg', 'angle1', 'otherLeg'].map((id) => {
               const deviation = attempt.deviations.find((each) => each.feature === id);
               return (
-                <td key={id} className="text-right">
+                <td key={id} className="text-right text-xl">
                   {deviation !== undefined && <Figure value={deviation.deviation} unit={deviation.unit} signed />}
                 </td>
               );

@@ -14,13 +14,25 @@ const AXIS = {
 interface DotProps {
   cx?: number;
   cy?: number;
-  payload?: { good: boolean };
+  payload?: { good: boolean; beyond?: string };
 }
 
 /** A round point for what is within, a cross for what is not: never by colour alone. */
 function Point({ cx, cy, payload }: DotProps) {
   if (cx === undefined || cy === undefined || Number.isNaN(cy)) {
     return <g />;
+  }
+  if (payload?.beyond !== undefined) {
+    // Off the scale: an arrow at the edge with the true figure.
+    const up = payload.beyond.startsWith('+') ? 1 : -1;
+    return (
+      <g fill="var(--color-error)">
+        <path d={`M${String(cx - 6)} ${String(cy + 5 * up)}h12l-6 ${String(-11 * up)}z`} />
+        <text x={cx + 9} y={cy + 4} fontSize={15} className="figures">
+          {payload.beyond}
+        </text>
+      </g>
+    );
   }
   return payload?.good === true ? (
     <circle cx={cx} cy={cy} r={5} fill="var(--made)" />
@@ -85,7 +97,7 @@ export function DeviationChart({ history, feature }: { history: readonly Attempt
             tolerance: point.tolerance,
             deviation: point.deviation,
             unit: point.unit,
-            good: Math.abs(point.deviation) <= point.tolerance + 1e-9,
+            good: point.within,
           },
         ];
   });
@@ -93,7 +105,15 @@ export function DeviationChart({ history, feature }: { history: readonly Attempt
   // A slip of half a foot must not flatten all the rest: what lies further out is drawn at the edge.
   const widest = Math.max(...rows.map(({ tolerance }) => tolerance));
   const edge = Math.min(Math.max(...rows.map(({ deviation }) => Math.abs(deviation)), widest * 1.6), widest * 3);
-  const clipped = rows.map((row) => ({ ...row, deviation: Math.max(-edge, Math.min(edge, row.deviation)) }));
+  const clipped = rows.map((row) =>
+    Math.abs(row.deviation) > edge
+      ? {
+          ...row,
+          deviation: Math.sign(row.deviation) * edge,
+          beyond: quantityText(row.deviation, unit, display, { signed: true }),
+        }
+      : row,
+  );
   const step = unit === 'deg' ? (edge > 4 ? 2 : 1) : edge > 0.4 ? 0.25 : 0.125;
   const ticks = Array.from({ length: 2 * Math.floor(edge / step) + 1 }, (_, i) => (i - Math.floor(edge / step)) * step);
   const outside = rows.filter(({ good }) => !good).length;

@@ -4,12 +4,14 @@ import type { Problem, Schemas } from '../api/client';
 import { useLayout, useQuantity, useShed } from '../api/queries';
 import { StubElevation } from '../drawing/StubElevation';
 import { Strip } from '../drawing/Strip';
+import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
 import { bendersFor, type Draft, firstDraft, layoutRequest } from './draft';
 import { GiveOut } from './GiveOut';
+import { Notices } from './Notices';
 import { SetPanel } from './SetPanel';
 
 /** The setting desk: a stub ninety with its inputs on the drawing, live as numbers change. */
@@ -79,7 +81,16 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
   const stale = layout.error !== null || layout.isPlaceholderData || request === undefined;
   return (
     <div className="flex h-full min-h-[38rem] flex-col">
-      <Header title="Set" about="A stub ninety">
+      <Header title="Set" about="Stub ninety">
+        <input
+          value={draft.title}
+          aria-label="Title"
+          maxLength={120}
+          onChange={(event) => {
+            change({ title: event.target.value });
+          }}
+          className="h-11 w-64 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+        />
         <GiveOut
           shed={shed}
           draft={draft}
@@ -88,7 +99,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
         />
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
-        <div className="min-h-[22rem] min-w-0 flex-1">
+        <div className="relative min-h-[22rem] min-w-0 flex-1">
           {plan !== undefined && (
             <StubElevation
               asked={plan.shape.centreline}
@@ -99,14 +110,15 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
                 leg: <QuantityField {...legField} place="drawing" />,
                 otherLeg: <QuantityField {...otherField} place="drawing" />,
                 angle1: <span className="figures text-[1.9rem]">90°</span>,
-                mark1: (
-                  <span className="figures inline-flex items-baseline gap-2 bg-base-100/80 px-1 text-[1.5rem] text-primary">
-                    ring 1
+                mark1: plan.marks[0] !== undefined && (
+                  <span className="bg-base-100/80 text-lg whitespace-nowrap">
+                    ring at <Figure value={plan.marks[0].positionIn} unit="in" className="text-[1.75rem]" />
                   </span>
                 ),
               }}
             />
           )}
+          <Notices plan={plan} problem={layout.error} />
         </div>
         <SetPanel
           shed={shed}

@@ -1,5 +1,4 @@
-import { TriangleAlert } from 'lucide-react';
-import type { ComponentProps, ReactNode } from 'react';
+import type { ComponentProps } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import { Figure } from '../entry/Figure';
@@ -27,19 +26,10 @@ export function SetPanel({ shed, draft, change, plan, problem, legField, otherFi
       aria-label="Inputs"
       className="flex w-full shrink-0 flex-col gap-2.5 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
     >
-      <Row label="Title">
-        <input
-          value={draft.title}
-          aria-label="Title"
-          maxLength={120}
-          onChange={(event) => {
-            change({ title: event.target.value });
-          }}
-          className="h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2"
-        />
-      </Row>
-      <QuantityField {...legField} place="list" />
-      <QuantityField {...otherField} place="list" />
+      <div className="grid grid-cols-2 items-start gap-2">
+        <QuantityField {...legField} place="list" />
+        <QuantityField {...otherField} place="list" />
+      </div>
       <Choice
         label="Placed by"
         options={[
@@ -51,60 +41,45 @@ export function SetPanel({ shed, draft, change, plan, problem, legField, otherFi
           change({ placement });
         }}
       />
-      <Select
-        label="Conduit"
-        value={draft.conduitId}
-        onChange={(conduitId) => {
-          change({ conduitId });
-        }}
-        options={shed.conduits.map(({ id, label }) => ({ value: id, name: label }))}
-      />
-      <Select
-        label="Bender"
-        value={draft.benderId}
-        onChange={(benderId) => {
-          change({ benderId });
-        }}
-        options={bendersFor(shed, draft.conduitId).map(({ id, label }) => ({ value: id, name: label }))}
-      />
-      <Select
-        label="Tolerance"
-        value={draft.preset}
-        onChange={(preset) => {
-          change({ preset });
-        }}
-        options={shed.tolerances.map(({ preset }) => ({ value: preset, name: preset }))}
-      />
-      <Select
-        label="Tape"
-        value={String(draft.divisionIn)}
-        onChange={(division) => {
-          change({ divisionIn: Number(division) });
-        }}
-        options={DIVISIONS}
-      />
-      {problem !== null && (
-        <p role="alert" className="rounded-field border-l-4 border-error bg-base-100 p-2 leading-snug">
-          <b className="text-error">✕ Cannot be laid out.</b> {problem.message}
-        </p>
-      )}
+      <div className="grid grid-cols-2 gap-x-2 gap-y-2">
+        <Select
+          label="Conduit"
+          value={draft.conduitId}
+          onChange={(conduitId) => {
+            change({ conduitId });
+          }}
+          options={shed.conduits.map(({ id, label }) => ({ value: id, name: label }))}
+        />
+        <Select
+          label="Bender"
+          value={draft.benderId}
+          onChange={(benderId) => {
+            change({ benderId });
+          }}
+          options={bendersFor(shed, draft.conduitId).map(({ id, label }) => ({ value: id, name: label }))}
+        />
+        <Select
+          label="Tolerance"
+          value={draft.preset}
+          onChange={(preset) => {
+            change({ preset });
+          }}
+          options={shed.tolerances.map(({ preset }) => ({ value: preset, name: preset }))}
+        />
+        <Select
+          label="Tape division"
+          value={String(draft.divisionIn)}
+          onChange={(division) => {
+            change({ divisionIn: Number(division) });
+          }}
+          options={DIVISIONS}
+        />
+      </div>
       {plan !== undefined && problem === null && (
-        <>
-          <Warnings plan={plan} />
-          <Comes plan={plan} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
-        </>
+        <Comes plan={plan} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
       )}
       <Cautions cautions={shed.cautions} />
     </aside>
-  );
-}
-
-function Row({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <div className="grid grid-cols-[5.2rem_1fr] items-center gap-2">
-      <span aria-hidden="true">{label}</span>
-      {children}
-    </div>
   );
 }
 
@@ -120,9 +95,9 @@ function Select({
   options: readonly { value: string; name: string }[];
 }) {
   return (
-    <Row label={label}>
+    <label className="grid gap-0.5">
+      <span className="text-sm leading-none">{label}</span>
       <select
-        aria-label={label}
         value={value}
         onChange={(event) => {
           onChange(event.target.value);
@@ -135,27 +110,14 @@ function Select({
           </option>
         ))}
       </select>
-    </Row>
+    </label>
   );
-}
-
-function Warnings({ plan }: { plan: LayoutAnswer }) {
-  return plan.warnings.map((warning) => (
-    <p
-      key={warning.code}
-      role="status"
-      className="flex gap-2 rounded-field bg-warning p-2 leading-snug text-warning-content"
-    >
-      <TriangleAlert className="mt-0.5 shrink-0" size={20} aria-label="Warning" />
-      {warning.message}
-    </p>
-  ));
 }
 
 /** What the marks come to: asked, and predicted by the simulation of the rounded marks. */
 function Comes({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderView'] | undefined }) {
   return (
-    <table className="w-full text-base leading-snug">
+    <table className="w-full leading-snug">
       <caption className="sr-only">What the marks will give</caption>
       <thead>
         <tr className="text-left text-sm">
@@ -170,10 +132,10 @@ function Comes({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderVi
             <th scope="row" className="py-0.5 text-left font-normal">
               {featureName(feature.id)}
             </th>
-            <td className="text-right">
+            <td className="text-right text-xl leading-snug">
               <Figure value={feature.target} unit={feature.unit} />
             </td>
-            <td className="text-right">
+            <td className="text-right text-xl leading-snug">
               <Figure value={feature.predicted} unit={feature.unit} />
             </td>
           </tr>
@@ -183,10 +145,10 @@ function Comes({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderVi
             <th scope="row" className="py-0.5 text-left font-normal">
               Take-up, gain
             </th>
-            <td className="text-right">
+            <td className="text-right text-xl leading-snug">
               <Figure value={bender.figures.takeUpIn ?? 0} unit="in" />
             </td>
-            <td className="text-right">
+            <td className="text-right text-xl leading-snug">
               <Figure value={bender.gainIn} unit="in" />
             </td>
           </tr>
@@ -198,12 +160,12 @@ function Comes({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderVi
 
 function Cautions({ cautions }: { cautions: readonly string[] }) {
   return (
-    <details className="mt-auto text-base leading-snug">
-      <summary className="min-h-8 cursor-pointer py-1 font-semibold">
-        Cautions · local code and the licensed person decide
+    <details className="mt-auto border-t border-base-300 pt-1 text-base leading-snug">
+      <summary className="cursor-pointer py-1">
+        <b>Cautions.</b> {cautions[0]} <span className="underline">All of them</span>
       </summary>
       <ul className="list-disc pl-5">
-        {cautions.map((caution) => (
+        {cautions.slice(1).map((caution) => (
           <li key={caution}>{caution}</li>
         ))}
       </ul>

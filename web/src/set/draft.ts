@@ -24,7 +24,7 @@ export const DIVISIONS: readonly { value: string; name: string }[] = [
 export function firstDraft(shed: Schemas['Shed'], unit: 'in' | 'mm'): Draft {
   const conduit = shed.conduits.find(({ label }) => label.startsWith('3/4')) ?? shed.conduits[0];
   return {
-    title: 'Stub ninety',
+    title: 'Up from the pump-room box',
     legText: unit === 'mm' ? '450' : '17 5/8',
     otherLegText: unit === 'mm' ? '560' : '22',
     placement: 'arrow',

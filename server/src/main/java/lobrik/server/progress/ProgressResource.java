@@ -63,8 +63,9 @@ class ProgressResource {
             double passMark,
             List<DeviationPoint> deviations) {}
 
-    /** The deviation of a feature with the tolerance that it was judged by. */
-    record DeviationPoint(String feature, LayoutAnswer.Unit unit, double deviation, double tolerance) {}
+    /** The deviation of a feature, and whether it lay within the tolerance that it was judged by. */
+    record DeviationPoint(
+            String feature, LayoutAnswer.Unit unit, double deviation, double tolerance, boolean within) {}
 
     /** A cohort: its trainees by bench. */
     record CohortProgress(UUID cohortId, String cohortName, List<Row> trainees) {}
@@ -137,11 +138,7 @@ class ProgressResource {
     private static AttemptPoint point(Measured measured) {
         var score = measured.verdict().score().orElseThrow();
         List<DeviationPoint> deviations = measured.verdict().features().stream()
-                .map(feature -> new DeviationPoint(
-                        feature.id().id(),
-                        LayoutAnswer.Unit.of(feature.id()),
-                        Numbers.of(feature.judged().orElseThrow().deviation()),
-                        Numbers.of(feature.tolerance())))
+                .map(ProgressResource::deviation)
                 .toList();
         return new AttemptPoint(
                 measured.attempt().id(),
@@ -152,6 +149,16 @@ class ProgressResource {
                 score.passed(),
                 measured.attempt().tolerances().passMark(),
                 deviations);
+    }
+
+    private static DeviationPoint deviation(MeasuredFeature feature) {
+        Judged judged = feature.judged().orElseThrow();
+        return new DeviationPoint(
+                feature.id().id(),
+                LayoutAnswer.Unit.of(feature.id()),
+                Numbers.of(judged.deviation()),
+                Numbers.of(feature.tolerance()),
+                judged.band() != Judged.Band.OUTSIDE);
     }
 
     private static List<TendencyView> tendencies(List<Measured> complete) {
