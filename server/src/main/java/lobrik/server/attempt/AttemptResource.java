@@ -20,7 +20,6 @@ import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -85,12 +84,7 @@ class AttemptResource {
             @PathVariable UUID key,
             @RequestBody NewReading request) {
         ReadingRow row = row(who, id, key, request);
-        try {
-            return view(who, attempts.keep(who, row));
-        } catch (DataIntegrityViolationException race) {
-            // The same reading, or another one of the same feature, came in between: now it is there to be seen.
-            return view(who, attempts.keep(who, row));
-        }
+        return view(who, attempts.keep(who, row));
     }
 
     private ReadingRow row(SignedIn who, UUID attemptId, UUID key, NewReading request) {

@@ -21,6 +21,7 @@ import lobrik.server.exercise.Assignment;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Exercises;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -45,13 +46,21 @@ public class Attempts {
     private final Cohorts cohorts;
     private final Exercises exercises;
     private final Calculations calculations;
+    private final Turns turns;
     private final Clock clock;
 
-    Attempts(EntityManager entities, Cohorts cohorts, Exercises exercises, Calculations calculations, Clock clock) {
+    Attempts(
+            EntityManager entities,
+            Cohorts cohorts,
+            Exercises exercises,
+            Calculations calculations,
+            Turns turns,
+            Clock clock) {
         this.entities = entities;
         this.cohorts = cohorts;
         this.exercises = exercises;
         this.calculations = calculations;
+        this.turns = turns;
         this.clock = clock;
     }
 
@@ -63,6 +72,7 @@ public class Attempts {
     @Transactional
     public Measured open(SignedIn who, UUID id, UUID traineeId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
+        turns.take(traineeId);
         Attempt already = entities.find(Attempt.class, id);
         if (already != null) {
             return get(who, id);
@@ -117,6 +127,7 @@ public class Attempts {
     @Transactional
     public Measured keep(SignedIn who, ReadingRow row) {
         Attempt attempt = require(who, row.attemptId());
+        turns.take(attempt.id());
         ReadingRow same = entities.find(ReadingRow.class, row.id());
         if (same == null) {
             List<ReadingRow> before = readingsOf(List.of(attempt.id()));

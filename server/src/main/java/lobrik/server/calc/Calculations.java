@@ -55,21 +55,24 @@ public final class Calculations {
         Optional<Bend> bend = translation.bend(request.bend());
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
         Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
-        bend.ifPresent(asked -> bends.ifPresent(made -> requireNumberOfBends(translation, asked, made)));
+        if (request.bends() != null) {
+            int given = request.bends().size();
+            bend.ifPresent(asked -> requireNumberOfBends(translation, asked, given));
+        }
         List<BendMade> made = translation.finish(bends);
         Piece piece = Piece.simulate(translation.finish(tooling), translation.finish(length), made);
         return SimulateAnswer.of(piece, features(translation.finish(bend), piece, made));
     }
 
-    private static void requireNumberOfBends(Translation translation, Bend bend, List<BendMade> made) {
+    private static void requireNumberOfBends(Translation translation, Bend bend, int given) {
         int wanted = switch (bend) {
             case Stub90 _ -> 1;
         };
-        if (made.size() != wanted) {
+        if (given != wanted) {
             translation.fault(
                     FaultCode.WRONG_NUMBER_OF_BENDS,
                     "bends",
-                    "this kind of piece has " + wanted + " bend, not " + made.size());
+                    "this kind of piece has " + wanted + " bend, not " + given);
         }
     }
 

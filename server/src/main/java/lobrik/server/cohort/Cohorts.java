@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,10 +21,12 @@ public class Cohorts {
     private static final String VISIBLE = "c.centreId = :centre and (:lead = true or :account member of c.instructors)";
 
     private final EntityManager entities;
+    private final Turns turns;
     private final Clock clock;
 
-    Cohorts(EntityManager entities, Clock clock) {
+    Cohorts(EntityManager entities, Turns turns, Clock clock) {
         this.entities = entities;
+        this.turns = turns;
         this.clock = clock;
     }
 
@@ -80,6 +83,7 @@ public class Cohorts {
     /** A new cohort with the one who starts it as its instructor, and its trainees at benches 1, 2, 3 … */
     @Transactional
     public Cohort start(SignedIn who, UUID id, String name, List<String> traineeNames) {
+        turns.take(id);
         Cohort already = entities.find(Cohort.class, id);
         if (already != null) {
             return cohort(who, id);

@@ -14,6 +14,7 @@ import lobrik.server.calc.LayoutRequest;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import lobrik.server.shed.ToleranceFigures;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -35,12 +36,14 @@ public class Exercises {
     private final EntityManager entities;
     private final Cohorts cohorts;
     private final Calculations calculations;
+    private final Turns turns;
     private final Clock clock;
 
-    Exercises(EntityManager entities, Cohorts cohorts, Calculations calculations, Clock clock) {
+    Exercises(EntityManager entities, Cohorts cohorts, Calculations calculations, Turns turns, Clock clock) {
         this.entities = entities;
         this.cohorts = cohorts;
         this.calculations = calculations;
+        this.turns = turns;
         this.clock = clock;
     }
 
@@ -53,6 +56,7 @@ public class Exercises {
     @Transactional
     public int setAndGive(SignedIn who, Draft draft, @Nullable UUID cohortId, @Nullable UUID traineeId) {
         List<Trainee> receivers = receivers(who, cohortId, traineeId);
+        turns.take(draft.id());
         Exercise already = entities.find(Exercise.class, draft.id());
         if (already != null) {
             return givenAlready(who, already);

@@ -64,8 +64,7 @@ class ProgressResource {
             List<DeviationPoint> deviations) {}
 
     /** The deviation of a feature, and whether it lay within the tolerance that it was judged by. */
-    record DeviationPoint(
-            String feature, LayoutAnswer.Unit unit, double deviation, double tolerance, boolean within) {}
+    record DeviationPoint(String feature, LayoutAnswer.Unit unit, double deviation, double tolerance, boolean within) {}
 
     /** A cohort: its trainees by bench. */
     record CohortProgress(UUID cohortId, String cohortName, List<Row> trainees) {}

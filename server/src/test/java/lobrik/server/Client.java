@@ -1,0 +1,99 @@
+package lobrik.server;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse;
+import java.net.http.HttpResponse.BodyHandlers;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Talks to the running server as a browser would: with cookies, and with the token against forged requests. */
+public final class Client {
+
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    /** A status with its body; the body is missing where there is none. */
+    public record Answer(int status, JsonNode body, HttpResponse<String> response) {
+
+        public JsonNode at(String pointer) {
+            return body.at(pointer);
+        }
+
+        public String contentType() {
+            return response.headers().firstValue("content-type").orElse("");
+        }
+    }
+
+    private final String base;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http;
+
+    public Client(RunningServer.Address server) {
+        this.base = server.base();
+        this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** A client signed in as one of the demo school. */
+    public static Client signedIn(RunningServer.Address server, String name) {
+        Client client = new Client(server);
+        client.get("/api/me");
+        Answer answer = client.post(
+                "/api/session", "{\"name\":\"" + name + "\",\"password\":\"" + RunningServer.Address.PASSWORD + "\"}");
+        if (answer.status() != 200) {
+            throw new IllegalStateException("signing in as " + name + " failed: " + answer.body());
+        }
+        return client;
+    }
+
+    public Answer get(String path) {
+        return send(request(path).GET());
+    }
+
+    public Answer post(String path, String body) {
+        return send(request(path).POST(BodyPublishers.ofString(body)));
+    }
+
+    public Answer put(String path, String body) {
+        return send(request(path).PUT(BodyPublishers.ofString(body)));
+    }
+
+    public Answer delete(String path) {
+        return send(request(path).DELETE());
+    }
+
+    /** Any method, for tests that go through all endpoints. */
+    public Answer call(String method, String path, String body) {
+        return send(request(path).method(method, BodyPublishers.ofString(body)));
+    }
+
+    private HttpRequest.Builder request(String path) {
+        HttpRequest.Builder request =
+                HttpRequest.newBuilder(URI.create(base + path)).header("content-type", "application/json");
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        return request;
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), BodyHandlers.ofString());
+            boolean json =
+                    response.headers().firstValue("content-type").orElse("").contains("json");
+            JsonNode body = json ? JSON.readTree(response.body()) : JSON.missingNode();
+            return new Answer(response.statusCode(), body, response);
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+}

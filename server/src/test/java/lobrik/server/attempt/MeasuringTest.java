@@ -1,0 +1,277 @@
+package lobrik.server.attempt;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** From a set exercise to a judged piece, over HTTP and in the real database. */
+@ExtendWith(RunningServer.class)
+class MeasuringTest {
+
+    private static final String DEFINITION = """
+            {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+             "bender":{"takeUpIn":6,"radiusIn":5.125},
+             "bend":{"kind":"stub90","legIn":17.625,"otherLegIn":22,"placement":"arrow"}}""";
+
+    private Client runa;
+    private Client dessa;
+    private String cohort;
+    private List<String> trainees;
+
+    /** A cohort of its own for every test, taught by Runa. */
+    @BeforeEach
+    void startCohort(RunningServer.Address server) {
+        runa = Client.signedIn(server, "runa");
+        dessa = Client.signedIn(server, "dessa");
+        cohort = UUID.randomUUID().toString();
+        Answer started = runa.put(
+                "/api/cohorts/" + cohort,
+                "{\"name\":\"Cohort " + cohort + "\",\"trainees\":[\"Ada Finch\",\"Bo Rill\"]}");
+        assertThat(started.status()).isEqualTo(200);
+        trainees = started.at("/trainees")
+                .valueStream()
+                .map(t -> t.at("/id").asString())
+                .toList();
+    }
+
+    private static String exercise(String definition, String giveTo) {
+        return """
+                {"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
+                 "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70},"giveTo":%s}""".formatted(definition, giveTo);
+    }
+
+    private Answer give(Client who, String giveTo) {
+        return who.put("/api/exercises/" + UUID.randomUUID(), exercise(DEFINITION, giveTo));
+    }
+
+    private String openAttempt(String trainee) {
+        Answer opened = runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainee + "\"}");
+        assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);
+        return opened.at("/id").asString();
+    }
+
+    private Answer read(String attempt, String feature, String text) {
+        return read(attempt, UUID.randomUUID().toString(), feature, text);
+    }
+
+    private Answer read(String attempt, String key, String feature, String text) {
+        return runa.put(
+                "/api/attempts/" + attempt + "/readings/" + key,
+                "{\"feature\":\"" + feature + "\",\"text\":\"" + text + "\"}");
+    }
+
+    private String givenAndOpened() {
+        assertThat(give(runa, "{\"cohortId\":\"" + cohort + "\"}")
+                        .at("/trainees")
+                        .asInt())
+                .isEqualTo(2);
+        return openAttempt(trainees.getFirst());
+    }
+
+    @Test
+    void piece_isMeasuredReadingByReading_andJudgedWithTheLast() {
+        String attempt = givenAndOpened();
+        Answer first = read(attempt, "mark1", "11 5/8");
+        assertThat(first.at("/features/0/deviation").asDouble()).isZero();
+        assertThat(first.at("/score").isNull()).isTrue();
+        Answer leg = read(attempt, "leg", "17 3/4");
+        assertThat(leg.at("/features/1/deviation").asDouble()).isEqualTo(0.125);
+        assertThat(leg.at("/features/1/band").asString()).isEqualTo("within");
+        assertThat(leg.at("/made/centreline").size())
+                .isEqualTo(leg.at("/plan/shape/centreline").size());
+        read(attempt, "angle1", "91");
+        Answer last = read(attempt, "otherLeg", "21 7/8");
+        // credits 1, 0.7, 1, 0.7
+        assertThat(last.at("/score/points").asDouble()).isEqualTo(85);
+        assertThat(last.at("/score/passed").asBoolean()).isTrue();
+
+        Answer progress = runa.get("/api/trainees/" + trainees.getFirst() + "/progress");
+        assertThat(progress.at("/attempts").asInt()).isEqualTo(1);
+        assertThat(progress.at("/history/0/points").asDouble()).isEqualTo(85);
+        assertThat(progress.at("/tendencies/1/bias").asDouble()).isEqualTo(0.125);
+        Answer floor = runa.get("/api/floor/" + cohort);
+        assertThat(floor.at("/benches/0/state").asString()).isEqualTo("judged");
+        assertThat(floor.at("/benches/1/state").asString()).isEqualTo("bending");
+        assertThat(runa.get("/api/cohorts/" + cohort + "/progress")
+                        .at("/trainees/0/passes")
+                        .asInt())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void readingSentTwice_isThereOnce() {
+        String attempt = givenAndOpened();
+        String key = UUID.randomUUID().toString();
+        for (int i = 0; i < 3; i++) {
+            Answer answer = read(attempt, key, "leg", "17 3/4");
+            assertThat(answer.status()).isEqualTo(200);
+            assertThat(answer.at("/features/1/history").size()).isEqualTo(1);
+        }
+        assertThat(read(attempt, key, "leg", "18").at("/errors/0/code").asString())
+                .isEqualTo("key-used");
+    }
+
+    @Test
+    void readingSentManyTimesAtOnce_isThereOnce() throws Exception {
+        String attempt = givenAndOpened();
+        String key = UUID.randomUUID().toString();
+        try (ExecutorService senders = Executors.newFixedThreadPool(8)) {
+            List<Future<Answer>> answers = IntStream.range(0, 24)
+                    .mapToObj(i -> senders.submit(() -> read(attempt, key, "leg", "17 3/4")))
+                    .toList();
+            for (Future<Answer> answer : answers) {
+                assertThat(answer.get().status()).isEqualTo(200);
+            }
+        }
+        assertThat(runa.get("/api/attempts/" + attempt)
+                        .at("/features/1/history")
+                        .size())
+                .isEqualTo(1);
+    }
+
+    @Test
+    void correction_isANewRow_andTheOldOneStays() {
+        String attempt = givenAndOpened();
+        String old = read(attempt, "leg", "17 3/4").at("/features/1/reading/id").asString();
+        assertThat(read(attempt, "leg", "17 5/8").at("/errors/0/code").asString())
+                .isEqualTo("measured-already");
+        String correction = "{\"feature\":\"leg\",\"text\":\"17 5/8\",\"corrects\":\"" + old + "\"";
+        assertThat(runa.put("/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(), correction + "}")
+                        .status())
+                .isEqualTo(400);
+        Answer corrected = runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                correction + ",\"reason\":\"Tape was tilted\"}");
+        assertThat(corrected.at("/features/1/reading/typed").asString()).isEqualTo("17 5/8");
+        assertThat(corrected.at("/features/1/deviation").asDouble()).isZero();
+        assertThat(corrected.at("/features/1/history/0/typed").asString()).isEqualTo("17 3/4");
+        assertThat(corrected.at("/features/1/history/1/reason").asString()).isEqualTo("Tape was tilted");
+        assertThat(corrected.at("/features/1/history/1/takenBy").asString()).isEqualTo("Runa Tolvane");
+        Answer late = runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                correction + ",\"reason\":\"Somebody else saw the old one\"}");
+        assertThat(late.status()).isEqualTo(409);
+        assertThat(late.at("/errors/0/code").asString()).isEqualTo("corrected-already");
+    }
+
+    @Test
+    void readings_cannotBeChangedOrTakenBack_evenByTheApplication(RunningServer.Address server) throws SQLException {
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_app", server.databasePassword());
+                var statement = connection.createStatement()) {
+            for (String sql : List.of(
+                    "update reading set value = 0",
+                    "delete from reading",
+                    "delete from attempt",
+                    "drop table reading")) {
+                assertThatThrownBy(() -> statement.execute(sql))
+                        .isInstanceOf(SQLException.class)
+                        .hasMessageMatching("(?s).*(permission denied|must be owner).*");
+            }
+        }
+    }
+
+    @Test
+    void openAttempt_isGoneOnWith_untilItIsComplete() {
+        String attempt = givenAndOpened();
+        read(attempt, "leg", "17 3/4");
+        assertThat(openAttempt(trainees.getFirst())).isEqualTo(attempt);
+        read(attempt, "mark1", "11 5/8");
+        read(attempt, "angle1", "90");
+        read(attempt, "otherLeg", "22");
+        assertThat(openAttempt(trainees.getFirst())).isNotEqualTo(attempt);
+    }
+
+    @Test
+    void badReadings_areRefusedWithTheReason() {
+        String attempt = givenAndOpened();
+        for (String text : List.of("9/0", "abc", "", "-3", "9".repeat(400), "41 ft", "17 9/8", "\\u0000")) {
+            Answer answer = read(attempt, "leg", text);
+            assertThat(answer.status()).as(text).isEqualTo(400);
+            assertThat(answer.at("/errors/0/pointer").asString()).as(text).isEqualTo("/text");
+        }
+        assertThat(read(attempt, "colour", "1").status()).isEqualTo(400);
+        assertThat(runa.put("/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(), "{}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(runa.put("/api/attempts/" + attempt + "/readings/abc", "{}").status())
+                .isEqualTo(400);
+        assertThat(runa.get("/api/attempts/" + attempt)
+                        .at("/features/1/history")
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    void anotherInstructorsTrainee_isAsIfThereWereNone() {
+        String attempt = givenAndOpened();
+        String trainee = trainees.getFirst();
+        assertThat(give(dessa, "{\"traineeId\":\"" + trainee + "\"}").status()).isEqualTo(404);
+        assertThat(give(dessa, "{\"cohortId\":\"" + cohort + "\"}").status()).isEqualTo(404);
+        assertThat(dessa.get("/api/floor/" + cohort).status()).isEqualTo(404);
+        assertThat(dessa.get("/api/trainees/" + trainee + "/progress").status()).isEqualTo(404);
+        assertThat(dessa.get("/api/cohorts/" + cohort + "/progress").status()).isEqualTo(404);
+        assertThat(dessa.get("/api/attempts/" + attempt).status()).isEqualTo(404);
+        assertThat(dessa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainee + "\"}")
+                        .status())
+                .isEqualTo(404);
+        assertThat(dessa.put(
+                                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                                "{\"feature\":\"leg\",\"text\":\"17\"}")
+                        .status())
+                .isEqualTo(404);
+        assertThat(dessa.put("/api/cohorts/" + cohort, "{\"name\":\"Mine\",\"trainees\":[\"X\"]}")
+                        .status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void lead_seesEveryCohort(RunningServer.Address server) {
+        Client oskar = Client.signedIn(server, "oskar");
+        assertThat(oskar.get("/api/floor/" + cohort).status()).isEqualTo(200);
+        assertThat(oskar.get("/api/cohorts").body().size()).isGreaterThan(2);
+    }
+
+    @Test
+    void exerciseGivenTwice_isGivenOnce_andABadOneIsNotGiven() {
+        String path = "/api/exercises/" + UUID.randomUUID();
+        String giveTo = "{\"traineeId\":\"" + trainees.getFirst() + "\"}";
+        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/trainees").asInt())
+                .isEqualTo(1);
+        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/trainees").asInt())
+                .isEqualTo(1);
+        assertThat(give(runa, "{}").status()).isEqualTo(400);
+        String tooShort = DEFINITION.replace("17.625", "3");
+        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), exercise(tooShort, giveTo))
+                        .status())
+                .isEqualTo(422);
+        String noLeg = DEFINITION.replace("17.625", "0");
+        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), exercise(noLeg, giveTo))
+                        .status())
+                .isEqualTo(400);
+        String endless = exercise(DEFINITION, giveTo).replace("0.125", "1e999");
+        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), endless).status())
+                .isEqualTo(400);
+        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), "{}").status())
+                .isEqualTo(400);
+        assertThat(runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.get(1) + "\"}")
+                        .at("/errors/0/code")
+                        .asString())
+                .isEqualTo("nothing-given");
+    }
+}
