@@ -1,4 +1,4 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, body, type Problem, type Schemas } from './client';
 
 export type LayoutRequest = Schemas['LayoutRequest'];
@@ -53,13 +53,12 @@ export function useQuantity(kind: 'length' | 'angle', text: string, bare: BareUn
   });
 }
 
-/** A bend laid out; while a new one is on its way, or cannot be laid out, the last good one stays. */
+/** A bend laid out. */
 export function useLayout(request: LayoutRequest | undefined) {
   return useQuery<LayoutAnswer, Problem>({
     queryKey: ['layout', request],
     queryFn: () => body(api.POST('/api/calc/layout', { body: request ?? {} })),
     enabled: request !== undefined,
-    placeholderData: keepPreviousData,
     retry: false,
     staleTime: Infinity,
   });

@@ -13,6 +13,7 @@ import { bendersFor, type Draft, firstDraft, layoutRequest } from './draft';
 import { GiveOut } from './GiveOut';
 import { Notices } from './Notices';
 import { SetPanel } from './SetPanel';
+import { useLastGood } from './useLastGood';
 
 /** The setting desk: a stub ninety with its inputs on the drawing, live as numbers change. */
 export default function SetDesk() {
@@ -45,7 +46,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
       ? layoutRequest(shed, draft, leg.data?.value, otherIsOpen ? undefined : otherLeg.data?.value)
       : undefined;
   const layout = useLayout(request);
-  const plan = layout.data;
+  const plan = useLastGood(layout.data);
   const conduit = shed.conduits.find(({ id }) => id === draft.conduitId);
   const diameter = conduit?.figures.outsideDiameterIn ?? 1;
   const problemOf = (pointer: string, typed: Problem | null): Problem | null =>
@@ -78,7 +79,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
     onNudge: nudge(otherLeg.data?.value, setOther),
     optional: true,
   };
-  const stale = layout.error !== null || layout.isPlaceholderData || request === undefined;
+  const stale = layout.data === undefined;
   return (
     <div className="flex h-full min-h-[38rem] flex-col">
       <Header title="Set" about="Stub ninety">

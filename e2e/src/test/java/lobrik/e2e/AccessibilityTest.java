@@ -1,0 +1,53 @@
+package lobrik.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every view against WCAG 2.2 AA, in both themes and on a phone, and nothing wider than its screen. */
+@ExtendWith(School.class)
+class AccessibilityTest {
+
+    @ParameterizedTest
+    @CsvSource({"1280, 800, film", "1280, 800, shed", "390, 800, film"})
+    void everyView_hasNoBarriers_andFitsItsScreen(int width, int height, String theme, School.Room room) {
+        List<String> errors = new ArrayList<>();
+        Page page = room.screen(width, height, theme, errors);
+        page.navigate(room.lobrik().base());
+        page.getByLabel("Password").waitFor();
+        check(page, "sign-in");
+        room.signedIn("runa", page);
+        page.getByText("Kezia Mallow").waitFor();
+        check(page, "floor");
+        String base = room.lobrik().base();
+        page.navigate(base + "/set");
+        page.getByText("comes out").waitFor();
+        check(page, "set");
+        page.navigate(base + "/floor");
+        page.getByLabel("Verdict:").first().click();
+        page.getByTestId("score").waitFor();
+        check(page, "verdict");
+        page.navigate(base + "/measure");
+        page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON).first().click();
+        page.getByLabel("Number pad").waitFor();
+        check(page, "measure");
+        page.navigate(base + "/progress");
+        page.getByText("Kezia Mallow").click();
+        page.getByText("Attempts, the newest first").waitFor();
+        check(page, "progress");
+        assertThat(errors).isEmpty();
+    }
+
+    private static void check(Page page, String view) {
+        assertThat(School.barriers(page)).as(view).isEmpty();
+        assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
+                .as(view + " is no wider than its screen")
+                .isTrue();
+    }
+}

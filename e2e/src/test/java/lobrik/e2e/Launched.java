@@ -1,0 +1,138 @@
+package lobrik.e2e;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/** Lobrik as the launcher starts it: a process with a server and a database of its own. */
+final class Launched implements AutoCloseable {
+
+    private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+    private static final Pattern PASSWORD = Pattern.compile("password(?: of all three is)?  ([a-z]+-[a-z]+-\\d{5})");
+
+    private final Process launcher;
+    private final Path data;
+    private final int port;
+    private final String password;
+
+    private Launched(Process launcher, Path data, int port, String password) {
+        this.launcher = launcher;
+        this.data = data;
+        this.port = port;
+        this.password = password;
+    }
+
+    /** What a command of the launcher said and how it ended. */
+    record Said(int code, String text) {}
+
+    /** Starts with new or with known data, and waits until it says that it is ready. */
+    static Launched start(Path data, String... options) throws IOException {
+        int port = freePort();
+        List<String> arguments =
+                new ArrayList<>(List.of("start", "--port", String.valueOf(port), "--data", data.toString()));
+        arguments.addAll(List.of(options));
+        Process launcher = process(Map.of(), arguments).start();
+        StringBuilder said = new StringBuilder();
+        BufferedReader output = launcher.inputReader(StandardCharsets.UTF_8);
+        for (String line = output.readLine(); line != null; line = output.readLine()) {
+            said.append(line).append('\n');
+            if (line.startsWith("Data: ")) {
+                Matcher password = PASSWORD.matcher(said);
+                if (!password.find()) {
+                    throw new IOException("no password was printed: " + said);
+                }
+                return new Launched(launcher, data, port, password.group(1));
+            }
+        }
+        throw new IOException("the launcher did not get ready: " + said);
+    }
+
+    /** Runs a command of the launcher to its end. */
+    static Said run(Map<String, String> environment, String... arguments) throws IOException {
+        Process process = process(environment, List.of(arguments)).start();
+        String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        return new Said(process.onExit().join().exitValue(), text);
+    }
+
+    private static ProcessBuilder process(Map<String, String> environment, List<String> arguments) {
+        List<String> command = new ArrayList<>(List.of(ROOT.resolve("lobrik").toString()));
+        command.addAll(arguments);
+        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
+        // The jar that was just built and tested; the launcher would otherwise build its own.
+        builder.environment()
+                .put("LOBRIK_JAR", ROOT.resolve("server/target/lobrik.jar").toString());
+        builder.environment().putAll(environment);
+        return builder;
+    }
+
+    /** A folder that the database's own user can reach. */
+    static Path newFolder() throws IOException {
+        Path folder = Files.createTempDirectory("lobrik-e2e-");
+        Files.setPosixFilePermissions(folder, PosixFilePermissions.fromString("rwxr-xr-x"));
+        return folder.resolve("data");
+    }
+
+    static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    String base() {
+        return "http://127.0.0.1:" + port;
+    }
+
+    int port() {
+        return port;
+    }
+
+    String password() {
+        return password;
+    }
+
+    Path data() {
+        return data;
+    }
+
+    int get(String path) throws IOException, InterruptedException {
+        try (HttpClient client = HttpClient.newHttpClient()) {
+            return client.send(HttpRequest.newBuilder(URI.create(base() + path)).build(), BodyHandlers.discarding())
+                    .statusCode();
+        }
+    }
+
+    /** Kills the server, and only the server, without a warning; waits for the launcher to notice. */
+    void killServer() throws IOException {
+        long pid = Long.parseLong(Files.readString(data.resolve("server.pid")).strip());
+        ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+        launcher.onExit().join();
+    }
+
+    /** Asks the launcher to stop, as Ctrl-C or a service manager would. */
+    int terminate() throws InterruptedException {
+        launcher.destroy();
+        if (!launcher.waitFor(40, TimeUnit.SECONDS)) {
+            throw new IllegalStateException("the launcher did not stop");
+        }
+        return launcher.exitValue();
+    }
+
+    @Override
+    public void close() throws IOException {
+        run(Map.of(), "stop", "--data", data.toString());
+    }
+}

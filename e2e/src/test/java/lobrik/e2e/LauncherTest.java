@@ -1,0 +1,123 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The one command, and what it says when something is in the way. */
+@ExtendWith(School.class)
+class LauncherTest {
+
+    private static void assertRefused(Launched.Said said, String... words) {
+        assertThat(said.code()).as(said.text()).isNotZero();
+        assertThat(said.text()).contains(words).doesNotContain("Exception");
+        assertThat(said.text().strip().lines()).hasSize(1);
+    }
+
+    @Test
+    void secondInstance_runsBesideTheFirst_emptyAndWithItsOwnAccount(School.Room room) throws Exception {
+        try (Launched second = Launched.start(Launched.newFolder(), "--empty")) {
+            assertThat(second.get("/api/status")).isEqualTo(200);
+            assertThat(room.lobrik().get("/api/status")).isEqualTo(200);
+            Page page = room.screen(1280, 800, "film", new ArrayList<>());
+            page.navigate(second.base());
+            page.getByLabel("Name").fill("lead");
+            page.getByLabel("Password").fill(second.password());
+            page.keyboard().press("Enter");
+            page.getByLabel("Name of the cohort").fill("Autumn intake");
+            page.getByLabel("Trainees, one name").fill("Ada Finch\nBo Rill");
+            page.getByText("Start with 2 trainees").click();
+            assertThat(page.getByText("Bo Rill")).isVisible();
+            assertThat(Launched.run(Map.of(), "status", "--data", second.data().toString())
+                            .text())
+                    .contains("running at " + second.base());
+            assertThat(second.terminate()).isZero();
+            assertThat(Launched.run(Map.of(), "status", "--data", second.data().toString())
+                            .code())
+                    .isEqualTo(3);
+        }
+    }
+
+    @Test
+    void reading_thatWasAcknowledged_survivesTheServerBeingKilled(School.Room room) throws Exception {
+        Path data = Launched.newFolder();
+        String attempt;
+        try (Launched lobrik = Launched.start(data)) {
+            Page page = new School.Room(lobrik, room.playwright(), room.browser()).signedIn("runa", new ArrayList<>());
+            page.navigate(lobrik.base() + "/measure");
+            page.locator("main li button").last().click();
+            page.getByText("Datum end to the ring").waitFor();
+            attempt = page.url().substring(lobrik.base().length());
+            page.keyboard().type("6 1/16");
+            page.keyboard().press("Enter");
+            page.getByText("Saved").waitFor();
+            lobrik.killServer();
+        }
+        try (Launched again = Launched.start(data)) {
+            Page page = new School.Room(again, room.playwright(), room.browser()).signedIn("runa", new ArrayList<>());
+            page.navigate(again.base() + attempt);
+            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]"))
+                    .containsText("6 1/16");
+        }
+    }
+
+    @Test
+    void takenPort_isSaid() throws IOException {
+        try (ServerSocket taken = new ServerSocket(0)) {
+            assertRefused(
+                    Launched.run(
+                            Map.of("LOBRIK_PORT", String.valueOf(taken.getLocalPort())),
+                            "start",
+                            "--data",
+                            Launched.newFolder().toString()),
+                    "Port " + taken.getLocalPort() + " is taken",
+                    "--port");
+        }
+    }
+
+    @Test
+    void dataFolderInUse_isSaid(School.Room room) throws IOException {
+        assertRefused(
+                Launched.run(
+                        Map.of("LOBRIK_DATA", room.lobrik().data().toString()),
+                        "start",
+                        "--port",
+                        String.valueOf(Launched.freePort())),
+                "already running",
+                "./lobrik stop");
+    }
+
+    @Test
+    void brokenDataFolder_isSaid() throws IOException {
+        String port = String.valueOf(Launched.freePort());
+        Path file = Files.createTempFile("lobrik", "data");
+        assertRefused(Launched.run(Map.of(), "start", "--port", port, "--data", file.toString()), "is not a folder");
+
+        Path damaged = Launched.newFolder();
+        Files.createDirectories(damaged.resolve("postgres"));
+        assertRefused(
+                Launched.run(Map.of(), "start", "--port", port, "--data", damaged.toString()),
+                "damaged",
+                "restore it from a backup");
+    }
+
+    @Test
+    void missingJdk_andBadOptions_areSaid() throws IOException {
+        assertRefused(
+                Launched.run(Map.of("LOBRIK_JVM_DIR", "/nowhere", "JAVA_HOME", "", "LOBRIK_JAVA_HOME", ""), "start"),
+                "needs a JDK 25");
+        assertRefused(Launched.run(Map.of(), "start", "--port", "eighty"), "is not a port");
+        assertRefused(Launched.run(Map.of(), "start", "--colour", "red"), "Unknown option");
+        assertRefused(Launched.run(Map.of(), "dance"), "Unknown command");
+        assertThat(Launched.run(Map.of(), "help").code()).isZero();
+    }
+}

@@ -1,0 +1,122 @@
+package lobrik.e2e;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.BeforeAllCallback;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+
+/** The demo school with a browser in front of it, started once for all tests of this JVM. */
+final class School implements BeforeAllCallback, ParameterResolver {
+
+    private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(School.class);
+
+    /** A running Lobrik and a headless Chromium. */
+    record Room(Launched lobrik, Playwright playwright, Browser browser) implements AutoCloseable {
+
+        /** A screen of this size, with nobody signed in. Errors in the page end up in the list. */
+        Page screen(int width, int height, String theme, List<String> errors) {
+            BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+            context.setDefaultTimeout(20_000);
+            context.addInitScript("localStorage.setItem('lobrik-theme', '" + theme + "')");
+            Page page = context.newPage();
+            page.onPageError(errors::add);
+            page.onConsoleMessage(message -> {
+                if (message.type().equals("error") && !message.text().contains("401")) {
+                    errors.add(message.text());
+                }
+            });
+            return page;
+        }
+
+        /** A tablet in daylight with somebody signed in, on the floor. */
+        Page signedIn(String name, List<String> errors) {
+            return signedIn(name, screen(1280, 800, "film", errors));
+        }
+
+        Page signedIn(String name, Page page) {
+            page.navigate(lobrik.base());
+            page.getByLabel("Name").fill(name);
+            page.getByLabel("Password").fill(lobrik.password());
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Sign in"))
+                    .click();
+            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Floor"))
+                    .waitFor();
+            return page;
+        }
+
+        @Override
+        public void close() throws IOException {
+            browser.close();
+            playwright.close();
+            lobrik.close();
+        }
+    }
+
+    @Override
+    public void beforeAll(ExtensionContext context) {
+        room(context);
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
+        return parameter.getParameter().getType() == Room.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext context) {
+        return room(context);
+    }
+
+    private static Room room(ExtensionContext context) {
+        return context.getRoot().getStore(SPACE).getOrComputeIfAbsent(Room.class, key -> open(), Room.class);
+    }
+
+    private static Room open() {
+        try {
+            Launched lobrik = Launched.start(Launched.newFolder());
+            Playwright playwright = Playwright.create(
+                    new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+            Browser browser = playwright
+                    .chromium()
+                    .launch(new BrowserType.LaunchOptions()
+                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setArgs(List.of(
+                                    "--no-sandbox",
+                                    "--disable-gpu",
+                                    "--disable-quic",
+                                    "--no-first-run",
+                                    "--disable-background-networking",
+                                    "--disable-component-update",
+                                    "--disable-sync")));
+            return new Room(lobrik, playwright, browser);
+        } catch (IOException e) {
+            throw new IllegalStateException("The school did not open", e);
+        }
+    }
+
+    /** What is against WCAG 2.2 AA on a page, a line each. */
+    static List<String> barriers(Page page) {
+        AxeResults results = new AxeBuilder(page)
+                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
+                .analyze();
+        List<String> barriers = new ArrayList<>();
+        for (Rule rule : results.getViolations()) {
+            rule.getNodes().forEach(node -> barriers.add(rule.getId() + ": " + node.getHtml()));
+        }
+        return barriers;
+    }
+}
