@@ -91,6 +91,26 @@ function StripDrawing({
           />
         ))}
       </g>
+      {plan.shape.arcs.map((arc, i) => {
+        const bend = plan.marks[i];
+        return (
+          bend !== undefined &&
+          (arc.endIn - arc.startIn) * scale > 70 && (
+            <text
+              key={i}
+              x={x((arc.startIn + arc.endIn) / 2)}
+              y={top + tube / 2 + 1}
+              fontSize={16}
+              textAnchor="middle"
+              dominantBaseline="central"
+              fill="var(--color-base-content)"
+              className="figures"
+            >
+              bends {quantityText(bend.angleDeg, 'deg', display)}
+            </text>
+          )
+        );
+      })}
       <Tape
         lengthIn={lengthIn}
         divisionIn={divisionIn}

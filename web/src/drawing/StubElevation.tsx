@@ -87,7 +87,11 @@ function Drawing({
         <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
         <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
         <AngleArc view={view} half={half} />
-        <Label at={{ x: spots.datumFace.x, y: spots.datumFace.y - 18 }} size={14} fill="var(--line)">
+        <Label
+          at={{ x: spots.datumFace.x, y: view.toScreen({ x: 0, y: box.top }).y - 18 }}
+          size={14}
+          fill="var(--line)"
+        >
           datum end
         </Label>
       </svg>

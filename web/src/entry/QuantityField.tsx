@@ -1,6 +1,7 @@
 import { type KeyboardEvent, type ReactNode, type Ref, useId } from 'react';
 import type { Problem } from '../api/client';
 import { useDisplayUnit } from '../frame/signedIn';
+import { useSettled } from './useSettled';
 
 interface QuantityFieldProps {
   label: string;
@@ -44,7 +45,8 @@ export function QuantityField({
   const id = useId();
   const lengthUnit = useDisplayUnit();
   const unit = kind === 'angle' ? '°' : lengthUnit;
-  const bad = problem !== null && problem !== undefined && text.trim() !== '';
+  const settled = useSettled(text);
+  const bad = problem !== null && problem !== undefined && text.trim() !== '' && settled;
   const suggestion = problem?.errors[0]?.suggestion;
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter' && onEnter !== undefined) {

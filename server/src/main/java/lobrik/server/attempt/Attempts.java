@@ -128,23 +128,24 @@ public class Attempts {
     public Measured keep(SignedIn who, ReadingRow row) {
         Attempt attempt = require(who, row.attemptId());
         turns.take(attempt.id());
+        Measured before = measured(List.of(attempt)).getFirst();
         ReadingRow same = entities.find(ReadingRow.class, row.id());
-        if (same == null) {
-            List<ReadingRow> before = readingsOf(List.of(attempt.id()));
-            requireMeasurable(attempt, row.feature());
-            requireCorrectable(Measured.current(before).get(row.feature()), row.corrects());
-            entities.persist(row);
-            entities.flush();
-        } else if (!same.saysTheSameAs(row)) {
-            throw TurnedDown.conflict("key-used", "This key was used for another reading; make a new one");
+        if (same != null) {
+            if (!same.saysTheSameAs(row)) {
+                throw TurnedDown.conflict("key-used", "This key was used for another reading; make a new one");
+            }
+            return before;
         }
-        return measured(List.of(attempt)).getFirst();
+        requireMeasurable(before.verdict(), row.feature());
+        requireCorrectable(Measured.current(before.readings()).get(row.feature()), row.corrects());
+        entities.persist(row);
+        List<ReadingRow> readings = new ArrayList<>(before.readings());
+        readings.add(row);
+        return judged(attempt, before.exercise(), before.verdict().question(), readings);
     }
 
-    private void requireMeasurable(Attempt attempt, FeatureId feature) {
-        boolean known = measured(List.of(attempt)).getFirst().verdict().features().stream()
-                .anyMatch(measured -> measured.id() == feature);
-        if (!known) {
+    private static void requireMeasurable(Verdict verdict, FeatureId feature) {
+        if (verdict.features().stream().noneMatch(measured -> measured.id() == feature)) {
             throw TurnedDown.badInput(
                     "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece");
         }
@@ -205,13 +206,17 @@ public class Attempts {
             }
             Calculations.Question question =
                     questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
-            List<ReadingRow> rows = readings.getOrDefault(attempt.id(), List.of());
-            Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
-            Measured.current(rows).forEach((feature, row) -> values.put(feature, row.value()));
-            Verdict verdict = Verdict.of(question, attempt.tolerances().toCore(), values);
-            measured.add(new Measured(attempt, exercise, rows, verdict));
+            measured.add(judged(attempt, exercise, question, readings.getOrDefault(attempt.id(), List.of())));
         }
         return List.copyOf(measured);
+    }
+
+    private static Measured judged(
+            Attempt attempt, Exercise exercise, Calculations.Question question, List<ReadingRow> readings) {
+        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        Measured.current(readings).forEach((feature, row) -> values.put(feature, row.value()));
+        Verdict verdict = Verdict.of(question, attempt.tolerances().toCore(), values);
+        return new Measured(attempt, exercise, List.copyOf(readings), verdict);
     }
 
     /** Readings from the oldest; a correction always comes after what it corrects. */

@@ -1,0 +1,82 @@
+package lobrik.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Takes the pictures of docs/screenshots anew: see docs/development.md. */
+@ExtendWith(School.class)
+@EnabledIfSystemProperty(named = "lobrik.pictures", matches = "true", disabledReason = "taken only when asked for")
+class PicturesTest {
+
+    private static final Path FOLDER = Path.of("..", "docs", "screenshots");
+
+    @Test
+    void mainViews_areTaken(School.Room room) throws Exception {
+        Page page = room.screen(1280, 800, "film", new ArrayList<>());
+        page.navigate(room.lobrik().base());
+        page.getByLabel("Password").waitFor();
+        take(page, "sign-in");
+        room.signedIn("runa", page);
+        page.getByText("Kezia Mallow").waitFor();
+        take(page, "floor");
+        String floor = page.url();
+        page.navigate(room.lobrik().base() + "/set");
+        page.getByText("comes out").waitFor();
+        take(page, "set");
+        page.getByTestId("elevation").getByLabel("Leg", exact()).fill("7");
+        page.getByText("the shoe holds").waitFor();
+        take(page, "set-warning");
+        page.navigate(floor);
+        page.getByLabel("not passed").first().click();
+        page.getByTestId("score").waitFor();
+        take(page, "verdict");
+        page.navigate(room.lobrik().base() + "/measure");
+        page.locator("main li button").last().click();
+        page.getByText("Datum end to the ring").waitFor();
+        page.keyboard().type("6 1/16");
+        page.keyboard().press("Enter");
+        page.getByText("back of the bend").first().waitFor();
+        page.keyboard().type("12 3/16");
+        page.keyboard().press("Enter");
+        page.getByText("At rest").waitFor();
+        take(page, "measure");
+        String attempt = page.url();
+        page.navigate(room.lobrik().base() + "/progress");
+        page.getByText("Greta Lindvar").click();
+        page.getByText("Attempts, the newest first").waitFor();
+        take(page, "progress");
+
+        Page dim = room.signedIn("dessa", room.screen(1280, 800, "shed", new ArrayList<>()));
+        dim.getByRole(AriaRole.MAIN).getByLabel("Verdict:").first().click();
+        dim.getByTestId("score").waitFor();
+        take(dim, "verdict-shed");
+
+        Page phone = room.signedIn("runa", room.screen(390, 800, "film", new ArrayList<>()));
+        phone.navigate(attempt);
+        phone.getByText("At rest").waitFor();
+        take(phone, "measure-phone");
+        try (var taken = Files.list(FOLDER)) {
+            assertThat(taken).hasSizeBetween(9, 19);
+        }
+    }
+
+    private static Locator.GetByLabelOptions exact() {
+        return new Locator.GetByLabelOptions().setExact(true);
+    }
+
+    private static void take(Page page, String name) {
+        page.evaluate("() => document.fonts.ready");
+        // Charts and drawings measure themselves once before they draw.
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}
