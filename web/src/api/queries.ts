@@ -106,6 +106,12 @@ export function useKeepReading(attemptId: string) {
       void client.invalidateQueries({ queryKey: ['floor'] });
       void client.invalidateQueries({ queryKey: ['progress'] });
     },
+    onError: (problem) => {
+      // Somebody else was quicker: show what is there now.
+      if (problem.status === 409) {
+        void client.invalidateQueries({ queryKey: ['attempt', attemptId] });
+      }
+    },
   });
 }
 

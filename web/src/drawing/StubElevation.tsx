@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import { DimensionLine, Label } from './Dimension';
 import {
   along,
-  at,
   beside,
   boxAround,
   type Centreline,
@@ -13,11 +12,9 @@ import {
   standOnFarLeg,
   type View,
 } from './geometry';
+import { roomAround, type StubPlace, stubSpots } from './stubSpots';
 import { Tube } from './Tube';
 import { useSize } from './useSize';
-
-/** The places around a stub where a dimension is written or entered. */
-export type StubPlace = 'leg' | 'otherLeg' | 'angle1' | 'mark1';
 
 interface StubElevationProps {
   asked: Centreline;
@@ -31,9 +28,6 @@ interface StubElevationProps {
   at: Partial<Record<StubPlace, ReactNode>>;
   description: string;
 }
-
-const ROOM = { left: 192, right: 40, top: 44, bottom: 122 };
-const NARROW_ROOM = { left: 104, right: 16, top: 30, bottom: 74 };
 
 /** A stub ninety in its place, to scale: standing on the floor, with its dimensions around it. */
 export function StubElevation(props: StubElevationProps) {
@@ -61,8 +55,8 @@ function Drawing({
     made === undefined ? undefined : exaggerated(piece, standOnFarLeg(made, outsideDiameter).points, exaggeration);
   const half = outsideDiameter / 2;
   const box = boxAround([...piece, ...(madePiece ?? []), { x: -half, y: 0 }]);
-  const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, width < 600 ? NARROW_ROOM : ROOM);
-  const spots = dimensionSpots(piece, half, view, width, markIn);
+  const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width));
+  const spots = stubSpots(piece, half, markIn, view, width, height);
   return (
     <>
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
@@ -109,38 +103,6 @@ function Drawing({
       </Place>
     </>
   );
-}
-
-/** Screen positions of the dimensions. They follow the piece, but never leave the drawing or run over one another. */
-function dimensionSpots(piece: readonly Point[], half: number, view: View, width: number, markIn: number) {
-  const narrow = width < 600;
-  const datumFace = view.toScreen({ x: -half, y: at(piece, 0).y });
-  const legFoot = view.toScreen({ x: -half, y: 0 });
-  const farFace = view.toScreen({ x: at(piece, -1).x, y: 0 });
-  const lineX = legFoot.x - (narrow ? 56 : 104);
-  const lineY = legFoot.y + (narrow ? 42 : 70);
-  const ring = view.toScreen(along(piece, markIn).point);
-  const inside = view.toScreen({ x: half, y: half * 2 });
-  return {
-    datumFace,
-    backFoot: legFoot,
-    farFace,
-    legTop: { x: lineX, y: datumFace.y },
-    legFoot: { x: lineX, y: legFoot.y },
-    otherStart: { x: legFoot.x, y: lineY },
-    otherEnd: { x: farFace.x, y: lineY },
-    // Inputs and figures sit on their dimension lines.
-    leg: { x: lineX, y: (datumFace.y + legFoot.y) / 2 },
-    otherLeg: { x: (legFoot.x + farFace.x) / 2, y: lineY - (narrow ? 4 : 8) },
-    angle1: {
-      x: Math.min(width - 100, Math.max(inside.x + 175, inside.x + 5.6 * view.scale + (narrow ? 20 : 60))),
-      y: inside.y - Math.max(70, 3.4 * view.scale),
-    },
-    mark1: {
-      x: Math.min(width - 150, ring.x + half * view.scale + (narrow ? 34 : 74)),
-      y: Math.max(datumFace.y + 46, ring.y - (narrow ? 70 : 122)),
-    },
-  };
 }
 
 function Place({ spot, name, children }: { spot: Point; name: string; children: ReactNode }) {

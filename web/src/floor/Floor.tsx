@@ -2,7 +2,8 @@ import { type CSSProperties, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useFloor, useOpenAttempt } from '../api/queries';
-import { Choice, Header } from '../frame/Header';
+import { CohortChoice } from '../frame/CohortChoice';
+import { Header } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
 import { StartCohort } from './StartCohort';
 
@@ -10,7 +11,8 @@ type Bench = Schemas['BenchView'];
 
 /** The cohort at its benches: who is on what. One tap leads to measuring. */
 export function Floor() {
-  const { cohorts, cohort, choose } = useCohort();
+  const room = useCohort();
+  const { cohorts, cohort } = room;
   const floor = useFloor(cohort?.id);
   const [wanted, setWanted] = useState('');
   if (cohorts?.length === 0) {
@@ -32,14 +34,7 @@ export function Floor() {
           }}
           className="h-11 w-40 rounded-field border-2 border-base-content/60 bg-base-100 px-3"
         />
-        {cohorts !== undefined && cohorts.length > 1 && (
-          <Choice
-            label="Cohort"
-            options={cohorts.map(({ id, name }) => ({ value: id, name }))}
-            value={cohort?.id}
-            onChange={choose}
-          />
-        )}
+        <CohortChoice {...room} />
       </Header>
       {floor.error !== null && (
         <p role="alert" className="p-4 text-error">

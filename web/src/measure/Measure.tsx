@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
   type Attempt,
@@ -9,7 +9,8 @@ import {
   useOpenAttempt,
   type NewReading,
 } from '../api/queries';
-import { StubElevation, type StubPlace } from '../drawing/StubElevation';
+import { StubElevation } from '../drawing/StubElevation';
+import type { StubPlace } from '../drawing/stubSpots';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
 import { Header } from '../frame/Header';
@@ -43,6 +44,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
   const keep = useKeepReading(attempt.id);
   const [texts, setTexts] = useState<Record<string, string>>({});
   const [active, setActive] = useState<string | undefined>(() => nextOpen(attempt.features)?.id);
+  const keyOf = useReadingKeys();
   const activeFeature = attempt.features.find(({ id }) => id === active);
   const complete = attempt.score != null;
   const setText = (id: string, text: string) => {
@@ -58,7 +60,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
     if (text.trim() === '' || keep.isPending) {
       return;
     }
-    const reading: NewReading = { key: crypto.randomUUID(), feature: feature.id, text, bare: unit };
+    const reading: NewReading = { key: keyOf(feature.id, text), feature: feature.id, text, bare: unit };
     keep.mutate(reading, {
       onSuccess: (after) => {
         setActive(nextOpen(after.features)?.id ?? feature.id);
@@ -163,6 +165,20 @@ function Bench({ attempt }: { attempt: Attempt }) {
       </div>
     </div>
   );
+}
+
+/**
+ * One key for one thing typed: when Enter is pressed again because no answer came, the server sees that it is the same
+ * reading.
+ */
+function useReadingKeys(): (feature: string, text: string) => string {
+  const keys = useRef(new Map<string, string>());
+  return (feature, text) => {
+    const said = `${feature} ${text}`;
+    const key = keys.current.get(said) ?? crypto.randomUUID();
+    keys.current.set(said, key);
+    return key;
+  };
 }
 
 /** A ref that takes the focus when its field appears. */

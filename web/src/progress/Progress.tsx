@@ -5,6 +5,7 @@ import { useCohortProgress, useTraineeProgress } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useCohort } from '../frame/cohort';
+import { CohortChoice } from '../frame/CohortChoice';
 import { Choice, Header } from '../frame/Header';
 import { DeviationChart, ScoreChart } from './charts';
 
@@ -12,7 +13,8 @@ import { DeviationChart, ScoreChart } from './charts';
 export default function Progress() {
   const { traineeId } = useParams();
   const trainee = useTraineeProgress(traineeId);
-  const { cohorts, cohort, choose } = useCohort();
+  const room = useCohort();
+  const { cohort } = room;
   const shown = trainee.data === undefined ? cohort?.id : trainee.data.cohortId;
   const whole = useCohortProgress(shown);
   return (
@@ -21,14 +23,7 @@ export default function Progress() {
         title={trainee.data?.fullName ?? 'Progress'}
         about={trainee.data === undefined ? 'Stub nineties' : <Standing progress={trainee.data} />}
       >
-        {traineeId === undefined && cohorts !== undefined && cohorts.length > 1 && (
-          <Choice
-            label="Cohort"
-            options={cohorts.map(({ id, name }) => ({ value: id, name }))}
-            value={cohort?.id}
-            onChange={choose}
-          />
-        )}
+        {traineeId === undefined && <CohortChoice {...room} />}
       </Header>
       {trainee.error !== null && (
         <p role="alert" className="p-4 text-error">

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { type Attempt, useAttempt, useOpenAttempt } from '../api/queries';
-import { StubElevation, type StubPlace } from '../drawing/StubElevation';
+import { StubElevation } from '../drawing/StubElevation';
+import type { StubPlace } from '../drawing/stubSpots';
 import { Strip } from '../drawing/Strip';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';

@@ -50,9 +50,10 @@ class LauncherTest {
     @Test
     void reading_thatWasAcknowledged_survivesTheServerBeingKilled(School.Room room) throws Exception {
         Path data = Launched.newFolder();
+        Page page = room.screen(1280, 800, "film", new ArrayList<>());
         String attempt;
         try (Launched lobrik = Launched.start(data)) {
-            Page page = new School.Room(lobrik, room.playwright(), room.browser()).signedIn("runa", new ArrayList<>());
+            new School.Room(lobrik, room.playwright(), room.browser()).signedIn("runa", page);
             page.navigate(lobrik.base() + "/measure");
             page.locator("main li button").last().click();
             page.getByText("Datum end to the ring").waitFor();
@@ -63,10 +64,9 @@ class LauncherTest {
             lobrik.killServer();
         }
         try (Launched again = Launched.start(data)) {
-            Page page = new School.Room(again, room.playwright(), room.browser()).signedIn("runa", new ArrayList<>());
+            // Nor is anybody signed out: the session is in the database too.
             page.navigate(again.base() + attempt);
-            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]"))
-                    .containsText("6 1/16");
+            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]")).containsText("6 1/16");
         }
     }
 

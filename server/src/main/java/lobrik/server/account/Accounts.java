@@ -1,8 +1,5 @@
 package lobrik.server.account;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import io.github.bucket4j.Bucket;
 import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.util.Collection;
@@ -12,6 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.measure.LengthUnit;
+import lobrik.server.platform.Allowance;
 import lobrik.server.platform.TurnedDown;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
@@ -30,10 +28,7 @@ public class Accounts {
     /** A hash that no password has: checked for unknown names, so that they take as long as known ones. */
     private final String nobodysHash;
 
-    private final Cache<String, Bucket> failures = Caffeine.newBuilder()
-            .expireAfterAccess(TRIES_COME_BACK_IN)
-            .maximumSize(10_000)
-            .build();
+    private final Allowance tries = new Allowance(TRIES, TRIES_COME_BACK_IN);
 
     Accounts(EntityManager entities, PasswordEncoder passwords) {
         this.entities = entities;
@@ -49,12 +44,7 @@ public class Accounts {
     @Transactional(readOnly = true)
     public SignedIn verify(String signInName, String password) {
         String name = signInName.strip().toLowerCase(Locale.ROOT);
-        Bucket tries = failures.get(
-                name,
-                key -> Bucket.builder()
-                        .addLimit(limit -> limit.capacity(TRIES).refillGreedy(TRIES, TRIES_COME_BACK_IN))
-                        .build());
-        if (tries.getAvailableTokens() == 0) {
+        if (!tries.hasLeft(name)) {
             throw TurnedDown.tooOften("Too many wrong tries for this name; wait half a minute and try again");
         }
         List<Account> found = entities.createQuery("from Account where signInName = :name", Account.class)
@@ -62,7 +52,7 @@ public class Accounts {
                 .getResultList();
         String hash = found.isEmpty() ? nobodysHash : found.getFirst().passwordHash();
         if (!passwords.matches(password, hash) || found.isEmpty()) {
-            tries.tryConsume(1);
+            tries.use(name);
             throw TurnedDown.unauthorised("Name and password do not belong together");
         }
         return found.getFirst().signedIn();

@@ -1,8 +1,5 @@
 package lobrik.server.platform;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import io.github.bucket4j.Bucket;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -19,13 +16,11 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class CalcRateLimit extends OncePerRequestFilter {
 
     private final long perSecond;
-    private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
-            .expireAfterAccess(Duration.ofMinutes(1))
-            .maximumSize(10_000)
-            .build();
+    private final Allowance allowance;
 
     CalcRateLimit(@Value("${lobrik.calc.requests-per-second}") long perSecond) {
         this.perSecond = perSecond;
+        this.allowance = new Allowance(perSecond, Duration.ofSeconds(1));
     }
 
     @Override
@@ -36,7 +31,7 @@ class CalcRateLimit extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (buckets.get(request.getRemoteAddr(), address -> newBucket()).tryConsume(1)) {
+        if (allowance.use(request.getRemoteAddr())) {
             chain.doFilter(request, response);
         } else {
             response.setHeader("Retry-After", "1");
@@ -46,11 +41,5 @@ class CalcRateLimit extends OncePerRequestFilter {
                     "too-often",
                     "More than " + perSecond + " calculations a second; wait a second and try again");
         }
-    }
-
-    private Bucket newBucket() {
-        return Bucket.builder()
-                .addLimit(limit -> limit.capacity(perSecond).refillGreedy(perSecond, Duration.ofSeconds(1)))
-                .build();
     }
 }
