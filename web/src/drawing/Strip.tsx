@@ -95,10 +95,10 @@ function StripDrawing({
         const bend = plan.marks[i];
         return (
           bend !== undefined &&
-          (arc.endIn - arc.startIn) * scale > 70 && (
+          (arc.endIn - arc.startIn) * scale > 120 && (
             <text
               key={i}
-              x={x((arc.startIn + arc.endIn) / 2)}
+              x={x(freeMiddle(arc, bend.positionIn))}
               y={top + tube / 2 + 1}
               fontSize={16}
               textAnchor="middle"
@@ -163,7 +163,9 @@ function Ring({
   const display = useDisplayUnit();
   const towards = mark.hookTowards === 'datum' ? -1 : 1;
   // The flag flies to the side that has room for it.
-  const side = x > width - 330 ? -1 : 1;
+  const narrow = width < 600;
+  const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
+  const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
   return (
     <g>
       <line
@@ -190,11 +192,21 @@ function Ring({
       <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
         <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
         <tspan fontSize={15} dx={10} fontWeight={500}>
-          {mark.reference}, hook {mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}
+          {narrow
+            ? `${mark.reference} ${arrow}`
+            : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
         </tspan>
       </Label>
     </g>
   );
+}
+
+/** The middle of the larger part of an arc that its ring leaves free. */
+function freeMiddle({ startIn, endIn }: { startIn: number; endIn: number }, ringIn: number): number {
+  if (ringIn <= startIn || ringIn >= endIn) {
+    return (startIn + endIn) / 2;
+  }
+  return ringIn - startIn > endIn - ringIn ? (startIn + ringIn) / 2 : (ringIn + endIn) / 2;
 }
 
 /** A small hook at the ring, open to the side that the lip of the shoe points to. */

@@ -23,14 +23,20 @@ export default function Progress() {
         title={trainee.data?.fullName ?? 'Progress'}
         about={trainee.data === undefined ? 'Stub nineties' : <Standing progress={trainee.data} />}
       >
-        {traineeId === undefined && <CohortChoice {...room} />}
+        {traineeId === undefined ? (
+          <CohortChoice {...room} />
+        ) : (
+          <Link to="/progress" className="btn h-11 border-2 border-base-content/60 lg:hidden">
+            All trainees
+          </Link>
+        )}
       </Header>
       {trainee.error !== null && (
         <p role="alert" className="p-4 text-error">
           {trainee.error.message}
         </p>
       )}
-      <div className="flex min-h-0 flex-1 max-lg:flex-col-reverse">
+      <div className="flex min-h-0 flex-1 max-lg:flex-col">
         <CohortList rows={whole.data?.trainees ?? []} current={traineeId} />
         {trainee.data !== undefined && <History progress={trainee.data} />}
       </div>
@@ -52,7 +58,7 @@ function CohortList({ rows, current }: { rows: readonly Schemas['Row'][]; curren
   return (
     <nav
       aria-label="Trainees"
-      className={`shrink-0 overflow-y-auto border-base-300 bg-base-200 lg:border-r ${alone ? 'w-full' : 'w-full lg:w-[19.5rem]'}`}
+      className={`shrink-0 overflow-y-auto border-base-300 bg-base-200 lg:border-r ${alone ? 'w-full' : 'w-[19.5rem] max-lg:hidden'}`}
     >
       <ul
         className={alone ? 'grid grid-cols-[repeat(auto-fill,minmax(24rem,1fr))] gap-x-6 px-4 max-sm:grid-cols-1' : ''}
@@ -150,53 +156,55 @@ function History({ progress }: { progress: Schemas['TraineeProgress'] }) {
 
 function AttemptList({ history }: { history: readonly Schemas['AttemptPoint'][] }) {
   return (
-    <table className="mt-3 w-full leading-tight">
-      <caption className="text-left text-xl font-semibold">Attempts, the newest first</caption>
-      <thead className="text-left text-sm">
-        <tr>
-          <th className="font-normal">Day</th>
-          <th className="font-normal">Exercise</th>
-          <th className="font-normal">Bender</th>
-          <th className="text-right font-normal">Mark</th>
-          <th className="text-right font-normal">Leg</th>
-          <th className="text-right font-normal">Angle</th>
-          <th className="text-right font-normal">Other leg</th>
-          <th className="text-right font-normal">Score</th>
-        </tr>
-      </thead>
-      <tbody>
-        {[...history].reverse().map((attempt) => (
-          <tr key={attempt.attemptId} className="border-t border-base-300">
-            <td className="py-1.5">
-              {new Date(attempt.startedAt).toLocaleDateString([], { day: 'numeric', month: 'short' })}
-            </td>
-            <td>
-              <Link to={`/verdict/${attempt.attemptId}`} className="underline underline-offset-4">
-                {attempt.exerciseTitle}
-              </Link>
-            </td>
-            <td>{attempt.benderLabel}</td>
-            {['mark1', 'leg', 'angle1', 'otherLeg'].map((id) => {
-              const deviation = attempt.deviations.find((each) => each.feature === id);
-              return (
-                <td key={id} className="text-right text-xl">
-                  {deviation !== undefined && <Figure value={deviation.deviation} unit={deviation.unit} signed />}
-                </td>
-              );
-            })}
-            <td className="text-right whitespace-nowrap">
-              <span
-                aria-label={attempt.passed ? 'passed' : 'not passed'}
-                role="img"
-                className={attempt.passed ? 'text-success' : 'text-error'}
-              >
-                {attempt.passed ? '●' : '✕'}
-              </span>{' '}
-              <span className="figures">{Math.round(attempt.points)}</span>
-            </td>
+    <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Attempts">
+      <table className="mt-3 w-full leading-tight">
+        <caption className="text-left text-xl font-semibold">Attempts, the newest first</caption>
+        <thead className="text-left text-sm">
+          <tr>
+            <th className="font-normal">Day</th>
+            <th className="font-normal">Exercise</th>
+            <th className="font-normal">Bender</th>
+            <th className="text-right font-normal">Mark</th>
+            <th className="text-right font-normal">Leg</th>
+            <th className="text-right font-normal">Angle</th>
+            <th className="text-right font-normal">Other leg</th>
+            <th className="text-right font-normal">Score</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {[...history].reverse().map((attempt) => (
+            <tr key={attempt.attemptId} className="border-t border-base-300">
+              <td className="py-1.5">
+                {new Date(attempt.startedAt).toLocaleDateString([], { day: 'numeric', month: 'short' })}
+              </td>
+              <td>
+                <Link to={`/verdict/${attempt.attemptId}`} className="underline underline-offset-4">
+                  {attempt.exerciseTitle}
+                </Link>
+              </td>
+              <td>{attempt.benderLabel}</td>
+              {['mark1', 'leg', 'angle1', 'otherLeg'].map((id) => {
+                const deviation = attempt.deviations.find((each) => each.feature === id);
+                return (
+                  <td key={id} className="text-right text-xl">
+                    {deviation !== undefined && <Figure value={deviation.deviation} unit={deviation.unit} signed />}
+                  </td>
+                );
+              })}
+              <td className="text-right whitespace-nowrap">
+                <span
+                  aria-label={attempt.passed ? 'passed' : 'not passed'}
+                  role="img"
+                  className={attempt.passed ? 'text-success' : 'text-error'}
+                >
+                  {attempt.passed ? '●' : '✕'}
+                </span>{' '}
+                <span className="figures">{Math.round(attempt.points)}</span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -75,7 +75,14 @@ export function ScoreChart({ history }: { history: readonly Attempt[] }) {
           />
           <YAxis domain={[0, 100]} ticks={[0, 70, 100]} width={62} {...AXIS} />
           <ReferenceLine y={last?.passMark ?? 70} stroke="var(--asked)" strokeDasharray="7 4" />
-          <Line dataKey="points" stroke="var(--made)" strokeWidth={1.75} dot={<Point />} isAnimationActive={false} />
+          <Line
+            dataKey="points"
+            stroke="var(--made)"
+            strokeWidth={1.75}
+            dot={<Point />}
+            isAnimationActive={false}
+            activeDot={false}
+          />
         </ComposedChart>
       </ResponsiveContainer>
     </div>
@@ -147,9 +154,17 @@ export function DeviationChart({ history, feature }: { history: readonly Attempt
             stroke="var(--asked)"
             strokeDasharray="7 4"
             isAnimationActive={false}
+            activeDot={false}
           />
           <ReferenceLine y={0} stroke="var(--line)" />
-          <Line dataKey="deviation" stroke="var(--made)" strokeWidth={1.75} dot={<Point />} isAnimationActive={false} />
+          <Line
+            dataKey="deviation"
+            stroke="var(--made)"
+            strokeWidth={1.75}
+            dot={<Point />}
+            isAnimationActive={false}
+            activeDot={false}
+          />
         </ComposedChart>
       </ResponsiveContainer>
     </div>

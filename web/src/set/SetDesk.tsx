@@ -8,6 +8,7 @@ import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
+import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import { bendersFor, type Draft, firstDraft, layoutRequest } from './draft';
 import { GiveOut } from './GiveOut';
@@ -29,6 +30,7 @@ export default function SetDesk() {
 
 function Desk({ shed }: { shed: Schemas['Shed'] }) {
   const unit = useDisplayUnit();
+  const narrow = useNarrow();
   const [search] = useSearchParams();
   const [draft, setDraft] = useState<Draft>(() => firstDraft(shed, unit));
   const change = (part: Partial<Draft>) => {
@@ -79,9 +81,18 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
     onNudge: nudge(otherLeg.data?.value, setOther),
     optional: true,
   };
+  // On a phone the fields stand below the drawing, which has only room for figures.
+  const onDrawing = (field: typeof legField, value: number | undefined) =>
+    narrow ? (
+      <span className="bg-base-100/85 px-1 text-2xl">
+        {value === undefined || field.text.trim() === '' ? field.label : <Figure value={value} unit="in" />}
+      </span>
+    ) : (
+      <QuantityField {...field} place="drawing" />
+    );
   const stale = layout.data === undefined;
   return (
-    <div className="flex h-full min-h-[38rem] flex-col">
+    <div className="flex h-full min-h-[46rem] sm:min-h-[38rem] flex-col">
       <Header title="Set" about="Stub ninety">
         <input
           value={draft.title}
@@ -100,7 +111,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
         />
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
-        <div className="relative min-h-[22rem] min-w-0 flex-1">
+        <div className="relative min-h-[18rem] min-w-0 flex-1 sm:min-h-[22rem]">
           {plan !== undefined && (
             <StubElevation
               asked={plan.shape.centreline}
@@ -108,8 +119,8 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
               markIn={plan.marks[0]?.positionIn ?? 0}
               description={describe(plan, unit)}
               at={{
-                leg: <QuantityField {...legField} place="drawing" />,
-                otherLeg: <QuantityField {...otherField} place="drawing" />,
+                leg: onDrawing(legField, leg.data?.value),
+                otherLeg: onDrawing(otherField, otherLeg.data?.value),
                 angle1: <span className="figures text-[1.9rem]">90°</span>,
                 mark1: plan.marks[0] !== undefined && (
                   <span className="bg-base-100/80 text-lg whitespace-nowrap">

@@ -122,6 +122,11 @@ final class Launched implements AutoCloseable {
         launcher.onExit().join();
     }
 
+    /** Kills the launcher alone: server and database go on without it. */
+    void killLauncher() {
+        launcher.destroyForcibly().onExit().join();
+    }
+
     /** Asks the launcher to stop, as Ctrl-C or a service manager would. */
     int terminate() throws InterruptedException {
         launcher.destroy();

@@ -2,6 +2,7 @@ package lobrik.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.catchThrowable;
 
 import com.microsoft.playwright.Page;
 import java.io.IOException;
@@ -66,7 +67,22 @@ class LauncherTest {
         try (Launched again = Launched.start(data)) {
             // Nor is anybody signed out: the session is in the database too.
             page.navigate(again.base() + attempt);
-            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]")).containsText("6 1/16");
+            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]"))
+                    .containsText("6 1/16");
+        }
+    }
+
+    @Test
+    void whatAKilledLauncherLeavesRunning_isPutRightByTheNextStart() throws Exception {
+        Path data = Launched.newFolder();
+        Launched first = Launched.start(data);
+        first.killLauncher();
+        assertThat(first.get("/api/status")).isEqualTo(200);
+        assertThat(Launched.run(Map.of(), "status", "--data", data.toString()).text())
+                .contains("launcher", "was killed");
+        try (Launched second = Launched.start(data)) {
+            assertThat(second.get("/api/status")).isEqualTo(200);
+            assertThat(catchThrowable(() -> first.get("/api/status"))).isInstanceOf(IOException.class);
         }
     }
 
