@@ -10,7 +10,7 @@ import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
-import { bendersFor, type Draft, firstDraft, layoutRequest } from './draft';
+import { bendersFor, type Draft, firstDraft, inUnit, layoutRequest } from './draft';
 import { GiveOut } from './GiveOut';
 import { Notices } from './Notices';
 import { SetPanel } from './SetPanel';
@@ -40,9 +40,12 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
       return fitting.some(({ id }) => id === next.benderId) ? next : { ...next, benderId: fitting[0]?.id ?? '' };
     });
   };
-  const leg = useQuantity('length', draft.legText, unit);
-  const otherLeg = useQuantity('length', draft.otherLegText, unit);
+  const leg = useQuantity('length', draft.legText, draft.unit);
+  const otherLeg = useQuantity('length', draft.otherLegText, draft.unit);
   const otherIsOpen = draft.otherLegText.trim() === '';
+  if (draft.unit !== unit && leg.data !== undefined && (otherIsOpen || otherLeg.data !== undefined)) {
+    setDraft(inUnit(draft, unit, leg.data.value, otherLeg.data?.value));
+  }
   const request =
     otherIsOpen || otherLeg.data !== undefined
       ? layoutRequest(shed, draft, leg.data?.value, otherIsOpen ? undefined : otherLeg.data?.value)

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
-import { bendersFor, DIVISIONS, firstDraft, layoutRequest } from './draft';
+import { bendersFor, DIVISIONS, firstDraft, inUnit, layoutRequest } from './draft';
 
 const shed: Schemas['Shed'] = {
   conduits: [
@@ -41,6 +41,16 @@ describe('the first draft', () => {
     const draft = firstDraft(shed, 'mm');
     expect(draft.legText).toBe('450');
     expect(DIVISIONS.find(({ value }) => value === String(draft.divisionIn))?.name).toBe('1 mm');
+  });
+});
+
+describe('a draft in another unit', () => {
+  it('keeps its lengths, and its open end', () => {
+    const draft = inUnit(firstDraft(shed, 'in'), 'mm', 17.625, undefined);
+    expect(draft.legText).toBe('447.675 mm');
+    expect(draft.otherLegText).toBe('');
+    expect(inUnit(draft, 'in', 17.625, 22).legText).toBe('17 5/8');
+    expect(inUnit(draft, 'in', 450 / 25.4, 22).legText).toBe('17.7165');
   });
 });
 

@@ -45,12 +45,24 @@ final class StubLayout {
         requireRoomForTheBend();
         Mark mark = mark();
         Optional<Length> cutLength = cutLength().map(length -> length.nearest(division));
-        Piece predicted =
-                Piece.simulate(tooling, cutLength.orElseGet(() -> drawnLength(mark)), List.of(mark.asMarked()));
+        Piece predicted = bent(mark, cutLength.orElseGet(() -> drawnLength(mark)));
         List<PlannedFeature> features = StubFeatures.of(predicted, mark.asMarked()).stream()
                 .flatMap(this::planned)
                 .toList();
         return new Layout(List.of(mark), Length.ZERO, cutLength, features, warnings(), predicted);
+    }
+
+    /** Where a leg is hardly longer than the bend, rounding alone can take the last of the room. */
+    private Piece bent(Mark mark, Length length) {
+        try {
+            return Piece.simulate(tooling, length, List.of(mark.asMarked()));
+        } catch (Refused refused) {
+            throw Refused.impossible(new Fault(
+                    FaultCode.LEG_SHORTER_THAN_BEND,
+                    "bend/legIn",
+                    "rounded to the tape's division of " + division.step().inches() + " in there is no room left: "
+                            + refused.getMessage() + "; make the legs longer or round more finely"));
+        }
     }
 
     /** The mark before rounding: {@code S − T} for the arrow, {@code S} for the star. Formula {@code stub-mark}. */

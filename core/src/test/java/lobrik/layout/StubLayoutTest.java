@@ -164,6 +164,17 @@ class StubLayoutTest {
         assertThat(layout(5.8, 20.0, Placement.STAR, TapeDivision.NONE).marks()).hasSize(1);
     }
 
+    @Test
+    void roundingThatTakesTheLastOfTheRoom_isToldOfTheLeg() {
+        // the bend takes 5.586 in; the nearest sixteenth is 5.5625
+        Refused refused =
+                catchThrowableOfType(Refused.class, () -> layout(5.587, 20.0, Placement.STAR, TapeDivision.SIXTEENTH));
+        assertThat(refused.isWellFormed()).isTrue();
+        assertThat(refused.faults()).extracting(Fault::input).containsExactly("bend/legIn");
+        assertThat(layout(5.587, 20.0, Placement.STAR, TapeDivision.NONE).marks())
+                .hasSize(1);
+    }
+
     private static void assertImpossible(double leg, Double other, Placement placement, FaultCode code) {
         Refused refused =
                 catchThrowableOfType(Refused.class, () -> layout(leg, other, placement, TapeDivision.SIXTEENTH));

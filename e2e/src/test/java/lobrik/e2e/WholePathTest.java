@@ -133,6 +133,9 @@ class WholePathTest {
                 .hasAttribute("aria-label", Pattern.compile("Ring 1 at 298 mm.*"));
         page.getByLabel("Lengths in millimetres; change to inches").click();
         page.getByLabel("Lengths in inches; change to millimetres").waitFor();
+        // 450 mm, not 450 in: what was set stays that length.
+        assertThat(page.getByTestId("elevation").getByLabel("Leg", new Locator.GetByLabelOptions().setExact(true)))
+                .hasValue("17.7165");
     }
 
     @Test

@@ -174,6 +174,13 @@ class CalcInterfaceTest {
     }
 
     @Test
+    void bodyThatNobodyNeeds_isNotRead() {
+        Answer answer = client.post("/api/calc/score", "{\"items\":[" + "null,".repeat(100_000) + "null]}");
+        assertThat(answer.status()).isEqualTo(413);
+        assertThat(answer.contentType()).startsWith("application/problem+json");
+    }
+
+    @Test
     void wrongNumberOfBends_isTold() {
         assertProblem(
                 client.post(
