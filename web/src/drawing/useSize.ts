@@ -11,6 +11,9 @@ export function useSize<T extends Element>(): {
     if (element === null) {
       return undefined;
     }
+    // At once, not with the observer's first report a frame later: fields on the drawing take the first key.
+    const { width, height } = element.getBoundingClientRect();
+    setSize({ width, height });
     const observer = new ResizeObserver(([entry]) => {
       if (entry !== undefined) {
         setSize({ width: entry.contentRect.width, height: entry.contentRect.height });

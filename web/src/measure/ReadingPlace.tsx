@@ -1,4 +1,4 @@
-import { type Ref, useEffect, useRef } from 'react';
+import { type Ref, useLayoutEffect, useRef } from 'react';
 import type { Problem } from '../api/client';
 import type { Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
@@ -20,7 +20,8 @@ interface ReadingPlaceProps {
 /** A feature's place on the drawing: a field until it is read, then the reading with its deviation. */
 export function ReadingPlace({ feature, text, active, problem, onText, onActivate, onEnter }: ReadingPlaceProps) {
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => {
+  // Before anything is painted: what is typed on sight must not be lost.
+  useLayoutEffect(() => {
     if (active) {
       input.current?.focus();
     }

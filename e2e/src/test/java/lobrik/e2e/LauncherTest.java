@@ -57,7 +57,7 @@ class LauncherTest {
             new School.Room(lobrik, room.playwright(), room.browser()).signedIn("runa", page);
             page.navigate(lobrik.base() + "/measure");
             page.locator("main li button").last().click();
-            page.getByText("Datum end to the ring").waitFor();
+            page.locator("[data-place=mark1] input:focus").waitFor();
             attempt = page.url().substring(lobrik.base().length());
             page.keyboard().type("6 1/16");
             page.keyboard().press("Enter");

@@ -41,10 +41,10 @@ class PicturesTest {
         take(page, "verdict");
         page.navigate(room.lobrik().base() + "/measure");
         page.locator("main li button").last().click();
-        page.getByText("Datum end to the ring").waitFor();
+        page.locator("[data-place=mark1] input:focus").waitFor();
         page.keyboard().type("6 1/16");
         page.keyboard().press("Enter");
-        page.getByText("back of the bend").first().waitFor();
+        page.locator("[data-place=leg] input:focus").waitFor();
         page.keyboard().type("12 3/16");
         page.keyboard().press("Enter");
         page.getByText("At rest").waitFor();
