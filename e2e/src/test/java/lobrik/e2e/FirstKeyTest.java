@@ -15,6 +15,7 @@ class FirstKeyTest {
     @Test
     void fieldHasTheFocus_inTheVeryFrameInWhichThePieceAppears(School.Room room) {
         Page page = room.signedIn("dessa", new ArrayList<>());
+        page.getByLabel("Measure another try").first().waitFor();
         String focused = (String) page.evaluate("""
                 () => new Promise(done => {
                   const look = () => {
