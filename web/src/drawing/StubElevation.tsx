@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import { DimensionLine, Label } from './Dimension';
 import {
   along,
-  beside,
   boxAround,
   type Centreline,
   exaggerated,
@@ -186,6 +185,6 @@ function AngleArc({ view, half }: { view: View; half: number }) {
     const angle = (i / 12) * (Math.PI / 2);
     return { x: corner.x + radius * Math.cos(angle), y: corner.y + radius * Math.sin(angle) };
   });
-  const line = beside(arc, 0).map(view.toScreen);
+  const line = arc.map(view.toScreen);
   return <path d={path(line)} fill="none" stroke="var(--line)" className="line-thin" strokeDasharray="3 3" />;
 }

@@ -9,8 +9,6 @@ interface QuantityFieldProps {
   /** What was typed, kept as it is: nothing snaps while somebody is writing. */
   text: string;
   onText: (text: string) => void;
-  /** The last good value of the text, for nudging. */
-  value?: number | undefined;
   problem?: Problem | null | undefined;
   onEnter?: () => void;
   /** Nudges by one step with the arrow keys; the text of a value is the caller's to write. */

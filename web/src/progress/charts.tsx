@@ -45,6 +45,15 @@ function Point({ cx, cy, payload }: DotProps) {
   );
 }
 
+/** What was made, attempt by attempt. */
+const MADE = {
+  stroke: 'var(--made)',
+  strokeWidth: 1.75,
+  dot: <Point />,
+  isAnimationActive: false,
+  activeDot: false,
+} as const;
+
 /** Attempts at even distances: what counts is their order, not the holidays between. */
 function day(attempt: Attempt): string {
   return new Date(attempt.startedAt).toLocaleDateString([], { day: 'numeric', month: 'short' });
@@ -60,6 +69,7 @@ export function ScoreChart({ history }: { history: readonly Attempt[] }) {
   }));
   const passed = rows.filter(({ good }) => good).length;
   const last = rows.at(-1);
+  const passMark = last?.passMark ?? 0;
   const described = `Scores of ${String(rows.length)} attempts, ${String(passed)} passed, the last ${String(Math.round(last?.points ?? 0))}. The attempts are listed below.`;
   return (
     <div className="h-[10rem] text-sm" role="img" aria-label={described}>
@@ -73,16 +83,9 @@ export function ScoreChart({ history }: { history: readonly Attempt[] }) {
             interval="preserveStartEnd"
             minTickGap={28}
           />
-          <YAxis domain={[0, 100]} ticks={[0, 70, 100]} width={62} {...AXIS} />
-          <ReferenceLine y={last?.passMark ?? 70} stroke="var(--asked)" strokeDasharray="7 4" />
-          <Line
-            dataKey="points"
-            stroke="var(--made)"
-            strokeWidth={1.75}
-            dot={<Point />}
-            isAnimationActive={false}
-            activeDot={false}
-          />
+          <YAxis domain={[0, 100]} ticks={[0, passMark, 100]} width={62} {...AXIS} />
+          <ReferenceLine y={passMark} stroke="var(--asked)" strokeDasharray="7 4" />
+          <Line dataKey="points" {...MADE} />
         </ComposedChart>
       </ResponsiveContainer>
     </div>
@@ -157,14 +160,7 @@ export function DeviationChart({ history, feature }: { history: readonly Attempt
             activeDot={false}
           />
           <ReferenceLine y={0} stroke="var(--line)" />
-          <Line
-            dataKey="deviation"
-            stroke="var(--made)"
-            strokeWidth={1.75}
-            dot={<Point />}
-            isAnimationActive={false}
-            activeDot={false}
-          />
+          <Line dataKey="deviation" {...MADE} />
         </ComposedChart>
       </ResponsiveContainer>
     </div>

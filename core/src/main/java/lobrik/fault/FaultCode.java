@@ -8,7 +8,6 @@ public enum FaultCode {
     UNKNOWN_VALUE("unknown-value"),
     DUPLICATE("duplicate"),
     WRONG_NUMBER_OF_BENDS("wrong-number-of-bends"),
-    WRONG_UNIT("wrong-unit"),
     RADIUS_TOO_SMALL("radius-too-small"),
     LEG_SHORTER_THAN_BEND("leg-shorter-than-bend"),
     MARK_OFF_CONDUIT("mark-off-conduit"),

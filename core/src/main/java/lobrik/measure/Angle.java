@@ -13,7 +13,6 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
     public static final Angle ZERO = new Angle(0);
     public static final Angle RIGHT = ofDegrees(90);
     public static final Angle HALF_TURN = ofDegrees(180);
-    public static final Angle FULL_TURN = ofDegrees(360);
 
     /**
      * The angle nearest to this many degrees.

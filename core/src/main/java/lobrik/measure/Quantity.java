@@ -24,17 +24,6 @@ public sealed interface Quantity permits Length, Angle {
         return withCount(Math.subtractExact(count(), other.count()));
     }
 
-    /**
-     * How many times the other goes into this.
-     *
-     * @return a pure number; infinite or NaN where the other is zero
-     * @throws IllegalArgumentException if one is a length and the other an angle
-     */
-    default double ratioTo(Quantity other) {
-        requireSameType(other);
-        return (double) count() / other.count();
-    }
-
     private void requireSameType(Quantity other) {
         if (getClass() != other.getClass()) {
             throw new IllegalArgumentException("a length and an angle cannot be compared: " + this + ", " + other);

@@ -64,6 +64,26 @@ class ToolingTest {
     }
 
     @Test
+    void hookTheOtherWay_mirrorsTheArcAboutItsMark() {
+        for (Reference reference : Reference.values()) {
+            for (double degrees : new double[] {10, 30, 45, 90}) {
+                Angle angle = Angle.ofDegrees(degrees);
+                double arc = THREE_QUARTER_EMT.arcLength(angle).inches();
+                double mark = 30;
+                double towardsDatum = start(mark, reference, HookSide.DATUM, angle);
+                double towardsFar = start(mark, reference, HookSide.FAR, angle);
+                assertThat(towardsFar + arc - mark).isCloseTo(mark - towardsDatum, within(1e-9));
+            }
+        }
+    }
+
+    private static double start(double mark, Reference reference, HookSide hook, Angle angle) {
+        return THREE_QUARTER_EMT
+                .arcStart(Length.ofInches(mark), reference, hook, angle)
+                .inches();
+    }
+
+    @Test
     void gain_isNeverNegative() {
         Random random = new Random(9);
         for (int i = 0; i < 1000; i++) {

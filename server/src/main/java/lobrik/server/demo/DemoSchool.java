@@ -128,9 +128,9 @@ final class DemoSchool {
         Exercise exercise = exercise(set, bender, preset, cohort.instructor(), start);
         Layout layout = Layout.of(stub(set), bender.onPaper(), Method.CHART, TapeDivision.SIXTEENTH);
         for (int i = 0; i < cohort.trainees().size(); i++) {
-            boolean firstSessionMissed = !today && random.nextDouble() < ABSENT;
+            boolean absent = !today && random.nextDouble() < ABSENT;
             // Somebody always joins late and has nothing yet.
-            if (firstSessionMissed || (today && i == cohort.trainees().size() - 1)) {
+            if (absent || (today && i == cohort.trainees().size() - 1)) {
                 continue;
             }
             Trainee trainee = cohort.trainees().get(i);
