@@ -1,4 +1,19 @@
 package lobrik.bend;
 
 /** A bend as asked for. Every kind is a record of its inputs that refuses values outside their range. */
-public sealed interface Bend permits Stub90 {}
+public sealed interface Bend permits Stub90, BackToBack90, Offset, BoxOffset, RollingOffset, Kick, Saddle3, Saddle4 {
+
+    /** Which kind it is. */
+    default BendKind kind() {
+        return switch (this) {
+            case Stub90 _ -> BendKind.STUB_90;
+            case BackToBack90 _ -> BendKind.BACK_TO_BACK_90;
+            case Offset _ -> BendKind.OFFSET;
+            case BoxOffset _ -> BendKind.BOX_OFFSET;
+            case RollingOffset _ -> BendKind.ROLLING_OFFSET;
+            case Kick _ -> BendKind.KICK;
+            case Saddle3 _ -> BendKind.SADDLE_3;
+            case Saddle4 _ -> BendKind.SADDLE_4;
+        };
+    }
+}

@@ -17,7 +17,15 @@ public enum FaultCode {
     GRIP_TOO_SHORT("grip-too-short"),
     STANDING_TOO_SHORT("standing-too-short"),
     ARROW_LEAD_NEGATIVE("arrow-lead-negative"),
-    LONGER_THAN_STICK("longer-than-stick");
+    LONGER_THAN_STICK("longer-than-stick"),
+    SPACING_IMPOSSIBLE("spacing-impossible"),
+    MARKS_TOO_CLOSE("marks-too-close"),
+    RADIUS_UNDER_LEAST("radius-under-least"),
+    DEGREES_OVER_LIMIT("degrees-over-limit"),
+    ANGLE_NOT_ON_CHART("angle-not-on-chart"),
+    NOTCH_OFF_CENTRE("notch-off-centre"),
+    OBSTACLE_TOUCHED("obstacle-touched"),
+    NOT_DETERMINED("not-determined");
 
     private final String id;
 

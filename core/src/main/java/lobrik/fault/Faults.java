@@ -10,8 +10,8 @@ public final class Faults {
 
     private final List<Fault> found = new ArrayList<>();
 
-    public void add(FaultCode code, String input, String message) {
-        found.add(new Fault(code, input, message));
+    public void add(FaultCode code, String input, String reason, Figure... figures) {
+        found.add(new Fault(code, input, reason, figures));
     }
 
     /** More than nothing, and at most the limit. */

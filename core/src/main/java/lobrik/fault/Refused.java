@@ -1,6 +1,7 @@
 package lobrik.fault;
 
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /** A request that cannot be met, with everything that is wrong about it. */
 public final class Refused extends RuntimeException {
@@ -24,6 +25,11 @@ public final class Refused extends RuntimeException {
     /** Each input is good by itself, but together they cannot be laid out or bent. */
     public static Refused impossible(Fault fault) {
         return new Refused(List.of(fault), true);
+    }
+
+    /** The same refusal with its faults told otherwise. */
+    public Refused with(UnaryOperator<Fault> retold) {
+        return new Refused(faults.stream().map(retold).toList(), wellFormed);
     }
 
     public List<Fault> faults() {

@@ -1,40 +1,120 @@
 package lobrik.layout;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.Bend;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
-import lobrik.fault.Fault;
+import lobrik.fault.Refused;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.measure.TapeDivision;
+import lobrik.measure.Quantity;
+import lobrik.shape.BendMade;
+import lobrik.shape.Feature;
+import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.shop.Tooling;
 
 /**
  * A bend laid out on a straight conduit.
  *
+ * @param marks rounded to the tape's division, from the datum end
  * @param shrink one-sided; zero for bends that lose none
  * @param cutLength rounded to the tape's division; empty where the exercise leaves the far end open
- * @param warnings what can be bent but should be thought about
+ * @param features with what the exercise asks for and what the rounded marks will give
  * @param predicted the simulation of the rounded marks; with an open far end the conduit is as long as its drawing needs
  */
 public record Layout(
+        Job job,
         List<Mark> marks,
         Length shrink,
         Optional<Length> cutLength,
         List<PlannedFeature> features,
-        List<Fault> warnings,
         Piece predicted) {
 
     /**
      * Lays a bend out.
      *
-     * @throws lobrik.fault.Refused as impossible where no marks can give what is asked
+     * @throws Refused as impossible where no marks can give what is asked; its faults name inputs of the bend
      */
-    public static Layout of(Bend bend, Tooling tooling, Method method, TapeDivision division) {
-        return switch (bend) {
-            // Chart and exact agree for a single ninety: take-up and gain are exact at 90° (handbook 4.1).
-            case Stub90 stub -> StubLayout.of(stub, tooling, division);
+    public static Layout of(Job job) {
+        try {
+            return rounded(job, plan(job));
+        } catch (Refused refused) {
+            throw refused.with(fault -> InputsConcerned.name(job.bend(), fault));
+        }
+    }
+
+    private static Plan plan(Job job) {
+        return switch (job.bend()) {
+            case Stub90 stub -> NinetyPlans.of(stub, job.tooling());
+            case BackToBack90 u -> NinetyPlans.of(u, job.tooling());
+            case Offset offset -> OffsetPlans.of(offset, job);
+            case BoxOffset box -> OffsetPlans.of(box.asOffset(), job);
+            case RollingOffset rolling -> OffsetPlans.of(rolling, job);
+            case Kick kick -> OffsetPlans.of(kick, job);
+            case Saddle3 saddle -> SaddlePlans.of(saddle, job);
+            case Saddle4 saddle -> SaddlePlans.of(saddle, job);
         };
+    }
+
+    private static Layout rounded(Job job, Plan plan) {
+        List<Mark> marks = new ArrayList<>(plan.marks().size());
+        List<BendMade> bends = new ArrayList<>(plan.marks().size());
+        for (Mark mark : plan.marks()) {
+            Mark rounded = mark.rounded(job.school().division());
+            marks.add(rounded);
+            bends.add(rounded.asMarked());
+        }
+        Optional<Length> cutLength =
+                plan.cutLength().map(length -> length.nearest(job.school().division()));
+        Piece predicted =
+                Piece.simulate(job.tooling(), cutLength.orElseGet(() -> drawnLength(job.tooling(), marks)), bends);
+        return new Layout(job, List.copyOf(marks), plan.shrink(), cutLength, planned(job, plan, predicted), predicted);
+    }
+
+    private static List<PlannedFeature> planned(Job job, Plan plan, Piece predicted) {
+        List<PlannedFeature> planned = new ArrayList<>(16);
+        for (Feature feature : Features.of(job.bend(), predicted)) {
+            Quantity target = plan.targets().get(feature.id());
+            // What the exercise leaves open, such as the far end, is not asked for.
+            if (target != null) {
+                planned.add(new PlannedFeature(feature.id(), target, feature.value()));
+            }
+        }
+        return List.copyOf(planned);
+    }
+
+    /** With an open far end: enough conduit past the last bend to stand on and to hold in the shoe. */
+    private static Length drawnLength(Tooling tooling, List<Mark> marks) {
+        Length furthest = Length.ZERO;
+        for (Mark mark : marks) {
+            Length arcEnd = tooling.arcStart(mark.position(), mark.reference(), mark.hookTowards(), mark.angle())
+                    .plus(tooling.arcLength(mark.angle()));
+            furthest = furthest.max(arcEnd).max(mark.position());
+        }
+        return furthest.plus(tooling.bender().takeUp())
+                .plus(tooling.bender().minStub())
+                .plus(tooling.bender().minStanding());
+    }
+
+    /** How the piece is bent, step by step. */
+    public List<BendingStep> steps() {
+        return BendingStep.of(marks, job.tooling().bender().springback());
+    }
+
+    /** Sum of all bends: what the pull of wire grows with. */
+    public Angle totalBend() {
+        Angle total = Angle.ZERO;
+        for (Mark mark : marks) {
+            total = total.plus(mark.angle());
+        }
+        return total;
     }
 }

@@ -65,6 +65,13 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
         return new Angle(Math.subtractExact(nanodegrees, other.nanodegrees));
     }
 
+    /** The same direction, more than −180° and at most 180°. */
+    public Angle withinHalfTurn() {
+        long turn = 2 * HALF_TURN.nanodegrees;
+        long rest = Math.floorMod(nanodegrees, turn);
+        return new Angle(rest > HALF_TURN.nanodegrees ? rest - turn : rest);
+    }
+
     public boolean isLessThan(Angle other) {
         return nanodegrees < other.nanodegrees;
     }

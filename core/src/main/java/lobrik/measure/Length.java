@@ -97,6 +97,15 @@ public record Length(long picometres) implements Quantity, Comparable<Length> {
         return ofInches(inches() * factor);
     }
 
+    /** Its size without its sign. */
+    public Length abs() {
+        return isNegative() ? new Length(-picometres) : this;
+    }
+
+    public Length max(Length other) {
+        return isLessThan(other) ? other : this;
+    }
+
     public boolean isLessThan(Length other) {
         return picometres < other.picometres;
     }

@@ -1,12 +1,13 @@
 package lobrik.shape;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.List;
-import java.util.stream.IntStream;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
+import lobrik.fault.Figure;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -23,8 +24,10 @@ public final class Piece {
     /** An arc may run over an end or another arc by no more than the rounding of calculated marks. */
     private static final Length ROUNDING = Length.ofInches(1e-9);
 
+    private static final Comparator<PlacedArc> FROM_DATUM_END = Comparator.comparing(PlacedArc::start);
+
     /** An arc on the straight conduit; {@code number} is the bend's place in the request, from 1. */
-    record PlacedArc(int number, Length start, Length length, Angle angle, Angle roll) {
+    private record PlacedArc(int number, BendMade made, Length start, Length length) {
         Length end() {
             return start.plus(length);
         }
@@ -34,12 +37,19 @@ public final class Piece {
     private final Length length;
     private final List<Segment.Straight> straights;
     private final List<Segment.Arc> arcs;
+    private final List<BendMade> bends;
 
-    private Piece(Tooling tooling, Length length, List<Segment.Straight> straights, List<Segment.Arc> arcs) {
+    private Piece(
+            Tooling tooling,
+            Length length,
+            List<Segment.Straight> straights,
+            List<Segment.Arc> arcs,
+            List<BendMade> bends) {
         this.tooling = tooling;
         this.length = length;
-        this.straights = List.copyOf(straights);
-        this.arcs = List.copyOf(arcs);
+        this.straights = Collections.unmodifiableList(straights);
+        this.arcs = Collections.unmodifiableList(arcs);
+        this.bends = Collections.unmodifiableList(bends);
     }
 
     /**
@@ -52,43 +62,46 @@ public final class Piece {
      */
     public static Piece simulate(Tooling tooling, Length length, List<BendMade> bends) {
         requireRanges(length, bends);
-        List<PlacedArc> arcs = IntStream.range(0, bends.size())
-                .mapToObj(i -> place(tooling, length, i + 1, bends.get(i)))
-                .sorted(Comparator.comparing(PlacedArc::start))
-                .toList();
-        return ofArcs(tooling, length, arcs);
+        List<PlacedArc> arcs = new ArrayList<>(bends.size());
+        for (int i = 0; i < bends.size(); i++) {
+            arcs.add(place(tooling, length, i + 1, bends.get(i)));
+        }
+        arcs.sort(FROM_DATUM_END);
+        requireRoom(length, arcs);
+        return chained(tooling, length, arcs);
     }
 
     /** Chains straights and arcs into a piece; the arcs stand in order along the conduit. */
-    static Piece ofArcs(Tooling tooling, Length length, List<PlacedArc> placed) {
-        requireRoom(length, placed);
-        List<Segment.Straight> straights = new ArrayList<>();
-        List<Segment.Arc> arcs = new ArrayList<>();
+    private static Piece chained(Tooling tooling, Length length, List<PlacedArc> placed) {
+        List<Segment.Straight> straights = new ArrayList<>(placed.size() + 1);
+        List<Segment.Arc> arcs = new ArrayList<>(placed.size());
+        List<BendMade> bends = new ArrayList<>(placed.size());
         Frame here = Frame.DATUM;
         Length done = Length.ZERO;
         for (PlacedArc next : placed) {
+            BendMade made = next.made();
             Segment.Straight straight = new Segment.Straight(here, next.start().minus(done));
             Segment.Arc arc = new Segment.Arc(
-                    straight.end(), tooling.bender().radius(), next.angle(), next.roll(), next.length());
+                    straight.end(), tooling.bender().radius(), made.angle(), made.roll(), next.length());
             straights.add(straight);
             arcs.add(arc);
+            bends.add(made);
             here = arc.end();
             done = next.end();
         }
         straights.add(new Segment.Straight(here, length.minus(done)));
-        return new Piece(tooling, length, straights, arcs);
+        return new Piece(tooling, length, straights, arcs, bends);
     }
 
     private static void requireRanges(Length length, List<BendMade> bends) {
         Faults faults = new Faults();
         faults.requirePositive("lengthIn", "the length of the conduit", length, LONGEST_PIECE);
         for (int i = 0; i < bends.size(); i++) {
-            faults.requireWithin(
-                    "bends/" + i + "/angleDeg",
-                    "the angle of bend " + (i + 1),
-                    bends.get(i).angle(),
-                    Angle.ZERO,
-                    Angle.HALF_TURN);
+            Angle angle = bends.get(i).angle();
+            if (angle.isLessThan(Angle.ZERO) || angle.isMoreThan(Angle.HALF_TURN)) {
+                faults.requireWithin(
+                        "bends/" + i + "/angleDeg", "the angle of bend " + (i + 1), angle, Angle.ZERO, Angle.HALF_TURN);
+            }
         }
         faults.refuseIfAny();
     }
@@ -97,12 +110,14 @@ public final class Piece {
         if (bend.position().isNegative() || bend.position().isMoreThan(length)) {
             throw impossible(
                     FaultCode.MARK_OFF_CONDUIT,
-                    number,
+                    position(number),
                     "the mark of bend " + number + " is at " + bend.position().inWords()
-                            + "; the conduit runs from 0 to " + length.inWords());
+                            + "; the conduit runs from 0 to " + length.inWords(),
+                    new Figure("mark", bend.position()),
+                    new Figure("length of the conduit", length));
         }
         Length start = tooling.arcStart(bend.position(), bend.reference(), bend.hookTowards(), bend.angle());
-        return new PlacedArc(number, start, tooling.arcLength(bend.angle()), bend.angle(), bend.roll());
+        return new PlacedArc(number, bend, start, tooling.arcLength(bend.angle()));
     }
 
     private static void requireRoom(Length length, List<PlacedArc> placed) {
@@ -110,7 +125,7 @@ public final class Piece {
         int previous = 0;
         for (PlacedArc next : placed) {
             if (next.start().plus(ROUNDING).isLessThan(free)) {
-                throw noRoomBefore(next, previous, free.minus(next.start()).inWords());
+                throw noRoomBefore(next, previous, free.minus(next.start()));
             }
             free = next.end();
             previous = next.number();
@@ -118,29 +133,36 @@ public final class Piece {
         if (free.isMoreThan(length.plus(ROUNDING))) {
             throw impossible(
                     FaultCode.ARC_OFF_CONDUIT,
-                    previous,
+                    "lengthIn",
                     "the arc of bend " + previous + " would run "
                             + free.minus(length).inWords()
-                            + " over the far end; use a longer conduit or move the mark");
+                            + " over the far end; use a longer conduit or move the mark",
+                    new Figure("over the far end", free.minus(length)));
         }
     }
 
-    private static Refused noRoomBefore(PlacedArc next, int previous, String missing) {
+    private static Refused noRoomBefore(PlacedArc next, int previous, Length missing) {
         return previous == 0
                 ? impossible(
                         FaultCode.ARC_OFF_CONDUIT,
-                        next.number(),
-                        "the arc of bend " + next.number() + " would begin " + missing
-                                + " before the datum end; move its mark at least that much further")
+                        position(next.number()),
+                        "the arc of bend " + next.number() + " would begin " + missing.inWords()
+                                + " before the datum end; move its mark at least that much further",
+                        new Figure("before the datum end", missing))
                 : impossible(
                         FaultCode.ARCS_OVERLAP,
-                        next.number(),
-                        "the arcs of bends " + previous + " and " + next.number() + " would overlap by " + missing
-                                + "; move their marks at least that much apart");
+                        position(next.number()),
+                        "the arcs of bends " + previous + " and " + next.number() + " would overlap by "
+                                + missing.inWords() + "; move their marks at least that much apart",
+                        new Figure("overlap", missing));
     }
 
-    private static Refused impossible(FaultCode code, int bendNumber, String message) {
-        return Refused.impossible(new Fault(code, "bends/" + (bendNumber - 1) + "/positionIn", message));
+    private static String position(int bendNumber) {
+        return "bends/" + (bendNumber - 1) + "/positionIn";
+    }
+
+    private static Refused impossible(FaultCode code, String input, String reason, Figure... figures) {
+        return Refused.impossible(new Fault(code, input, reason, figures));
     }
 
     public Tooling tooling() {
@@ -160,6 +182,33 @@ public final class Piece {
     /** The arcs, from the datum end. */
     public List<Segment.Arc> arcs() {
         return arcs;
+    }
+
+    /** The bends as made, from the datum end: the first belongs to the first arc. */
+    public List<BendMade> bends() {
+        return bends;
+    }
+
+    /**
+     * Where the conduit is at a developed length.
+     *
+     * @param position on the straight conduit; before an end or beyond it, its leg is thought to go on
+     */
+    public Frame at(Length position) {
+        double left = position.inches();
+        for (int i = 0; i < arcs.size(); i++) {
+            Segment.Straight straight = straights.get(i);
+            if (left <= straight.length().inches()) {
+                return straight.start().ahead(left);
+            }
+            left -= straight.length().inches();
+            Segment.Arc arc = arcs.get(i);
+            if (left < arc.length().inches()) {
+                return arc.at(left / arc.length().inches());
+            }
+            left -= arc.length().inches();
+        }
+        return straights.getLast().start().ahead(left);
     }
 
     /**

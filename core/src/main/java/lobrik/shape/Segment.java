@@ -13,25 +13,25 @@ public sealed interface Segment {
     Length length();
 
     /** Where and how it ends. */
-    Frame end();
+    default Frame end() {
+        return at(1);
+    }
+
+    /** The frame after this part of it, 0 to 1. */
+    Frame at(double part);
 
     /** A straight part; possibly of no length, between two arcs that touch or at an end. */
     record Straight(Frame start, Length length) implements Segment {
         @Override
-        public Frame end() {
-            return start.ahead(length.inches());
+        public Frame at(double part) {
+            return start.ahead(part * length.inches());
         }
     }
 
     /** A circular arc of centreline radius {@code R} and angle {@code θ} that turns in the direction of its roll. */
     record Arc(Frame start, Length radius, Angle angle, Angle roll, Length length) implements Segment {
         @Override
-        public Frame end() {
-            return at(1);
-        }
-
-        /** The frame after this part of the arc, 0 to 1. */
-        Frame at(double part) {
+        public Frame at(double part) {
             return start.turned(radius.inches(), part * angle.radians(), start.bendDirection(roll));
         }
     }

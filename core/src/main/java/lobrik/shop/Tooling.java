@@ -54,6 +54,18 @@ public record Tooling(Conduit conduit, Bender bender) {
         return bender.radius().plus(conduit.outsideDiameter().times(0.5));
     }
 
+    /**
+     * The same for a bend that is not exactly 90°: from the end of its arc, along one leg's axis, to the outer surface line
+     * of the other leg, {@code ((R + d/2) − R cos θ) / sin θ}. Formula {@code back-of-bend-at-angle}; it follows from
+     * handbook 2 by meeting the leg's axis with the line {@code d/2} outside the other leg.
+     *
+     * @param angle more than 0° and less than 180°
+     */
+    public Length backOfBend(Angle angle) {
+        double theta = angle.radians();
+        return Length.ofInches((backOfBend().inches() - bender.radius().inches() * Math.cos(theta)) / Math.sin(theta));
+    }
+
     /** Conduit that a bend uses: {@code Rθ}, θ in radians. Formula {@code arc-length}, handbook 2. */
     public Length arcLength(Angle angle) {
         return bender.radius().times(angle.radians());
@@ -88,5 +100,10 @@ public record Tooling(Conduit conduit, Bender bender) {
             case DATUM -> arrow.plus(arrowLead());
             case FAR -> arrow.minus(arrowLead()).minus(arcLength(angle));
         };
+    }
+
+    /** The mark whose arc starts here: the inverse of {@link #arcStart}. */
+    public Length markFor(Length arcStart, Reference reference, HookSide hookTowards, Angle angle) {
+        return arcStart.minus(arcStart(Length.ZERO, reference, hookTowards, angle));
     }
 }

@@ -1,5 +1,6 @@
 package lobrik.verdict;
 
+import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.measure.Quantity;
@@ -32,8 +33,9 @@ public record Reading(
     }
 
     /** A reading judged by a set of tolerances, of weight 1; critical where it is of the finished piece. */
-    public static Reading of(FeatureId feature, Quantity target, Quantity reading, Tolerances tolerances) {
-        return new Reading(feature, target, reading, tolerances.of(feature), 1, feature.isOfFinishedPiece());
+    public static Reading of(
+            BendKind bend, FeatureId feature, Quantity target, Quantity reading, Tolerances tolerances) {
+        return new Reading(feature, target, reading, tolerances.of(bend, feature), 1, feature.isOfFinishedPiece());
     }
 
     /** Judges this reading alone. */

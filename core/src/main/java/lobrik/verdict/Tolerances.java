@@ -1,5 +1,6 @@
 package lobrik.verdict;
 
+import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.measure.Angle;
@@ -36,11 +37,11 @@ public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMa
         faults.refuseIfAny();
     }
 
-    /** The tolerance of one feature. */
-    public Quantity of(FeatureId feature) {
+    /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */
+    public Quantity of(BendKind bend, FeatureId feature) {
         return switch (feature.kind()) {
-            case LENGTH -> length;
-            case ANGLE -> angle;
+            case LENGTH -> bend == BendKind.BOX_OFFSET && feature == FeatureId.RISE ? length.times(0.5) : length;
+            case ANGLE -> feature == FeatureId.DOG_LEG ? dogLeg : angle;
         };
     }
 }

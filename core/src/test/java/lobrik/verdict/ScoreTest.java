@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Random;
+import lobrik.bend.BendKind;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
@@ -97,8 +98,11 @@ class ScoreTest {
     @Test
     void presets_areThoseOfTheHandbook() {
         Tolerances site = TolerancePreset.SITE.tolerances();
-        assertThat(site.of(FeatureId.LEG)).isEqualTo(EIGHTH);
-        assertThat(site.of(FeatureId.ANGLE_1)).isEqualTo(Angle.ofDegrees(2));
+        assertThat(site.of(BendKind.STUB_90, FeatureId.LEG)).isEqualTo(EIGHTH);
+        assertThat(site.of(BendKind.STUB_90, FeatureId.ANGLE_1)).isEqualTo(Angle.ofDegrees(2));
+        assertThat(site.of(BendKind.BOX_OFFSET, FeatureId.RISE)).isEqualTo(Length.ofFraction(0, 1, 16));
+        assertThat(TolerancePreset.LEARNING.tolerances().of(BendKind.SADDLE_4, FeatureId.DOG_LEG))
+                .isEqualTo(Angle.ofDegrees(3));
         assertThat(TolerancePreset.ASSESSMENT.tolerances().length()).isEqualTo(Length.ofFraction(0, 1, 16));
         assertThat(TolerancePreset.LEARNING.tolerances().dogLeg()).isEqualTo(Angle.ofDegrees(3));
     }

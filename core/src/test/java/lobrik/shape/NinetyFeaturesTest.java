@@ -5,7 +5,10 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
@@ -17,10 +20,12 @@ import lobrik.shop.Reference;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
-class StubFeaturesTest {
+class NinetyFeaturesTest {
 
     private static final Tooling TOOLING =
             new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+
+    private static final Stub90 STUB = new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW);
 
     private static BendMade madeAt(double mark, double degrees) {
         return new BendMade(
@@ -41,7 +46,7 @@ class StubFeaturesTest {
     @Test
     void ninety_hasItsLegAtMarkPlusTakeUp() {
         BendMade made = madeAt(11.625, 90);
-        List<Feature> features = StubFeatures.of(Piece.simulate(TOOLING, Length.ofInches(36.5), List.of(made)), made);
+        List<Feature> features = Features.of(STUB, Piece.simulate(TOOLING, Length.ofInches(36.5), List.of(made)));
         assertThat(value(features, FeatureId.MARK_1)).isEqualTo(11.625);
         assertThat(value(features, FeatureId.LEG)).isCloseTo(17.625, within(1e-9));
         assertThat(value(features, FeatureId.ANGLE_1)).isEqualTo(90);
@@ -57,7 +62,7 @@ class StubFeaturesTest {
             BendMade made = madeAt(11, 80 + 20 * random.nextDouble());
             Piece piece = Piece.simulate(TOOLING, Length.ofInches(40), List.of(made));
             Frame far = piece.straights().getLast().start();
-            double leg = value(StubFeatures.of(piece, made), FeatureId.LEG);
+            double leg = value(Features.of(STUB, piece), FeatureId.LEG);
             Vector3 met = Vector3.X.times(leg);
             Vector3 across = met.minus(far.origin());
             double distance =
@@ -70,33 +75,10 @@ class StubFeaturesTest {
     }
 
     @Test
-    void pieceWithGivenDimensions_showsThem() {
-        Random random = new Random(6);
-        for (int i = 0; i < 500; i++) {
-            Length leg = Length.ofInches(10 + 20 * random.nextDouble());
-            Length other = Length.ofInches(10 + 20 * random.nextDouble());
-            Angle angle = Angle.ofDegrees(80 + 20 * random.nextDouble());
-            Piece piece = StubFeatures.pieceWith(TOOLING, leg, angle, other).orElseThrow();
-            List<Feature> features = StubFeatures.of(piece, madeAt(0, 90));
-            assertThat(value(features, FeatureId.LEG)).isCloseTo(leg.inches(), within(1e-9));
-            assertThat(value(features, FeatureId.OTHER_LEG)).isCloseTo(other.inches(), within(1e-9));
-            assertThat(value(features, FeatureId.ANGLE_1)).isCloseTo(angle.degrees(), within(1e-9));
-        }
-    }
-
-    @Test
-    void dimensionsThatNoConduitCanHave_giveNoPiece() {
-        assertThat(StubFeatures.pieceWith(TOOLING, Length.ofInches(3), Angle.RIGHT, Length.ofInches(20)))
-                .isEmpty();
-        assertThat(StubFeatures.pieceWith(TOOLING, Length.ofInches(20), Angle.ofDegrees(30), Length.ofInches(20)))
-                .isEmpty();
-    }
-
-    @Test
     void bendFarFromNinety_hasNoLegToMeasure() {
         BendMade made = madeAt(11, 20);
         Piece piece = Piece.simulate(TOOLING, Length.ofInches(40), List.of(made));
-        Refused refused = catchThrowableOfType(Refused.class, () -> StubFeatures.of(piece, made));
+        Refused refused = catchThrowableOfType(Refused.class, () -> Features.of(STUB, piece));
         assertThat(refused.faults()).extracting(fault -> fault.code()).containsExactly(FaultCode.NOT_A_NINETY);
     }
 }

@@ -1,0 +1,48 @@
+package lobrik.bend;
+
+import java.util.Optional;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Faults;
+import lobrik.fault.Refused;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+
+/**
+ * An offset that goes up and to the side at once (handbook 4.5).
+ *
+ * @param rise {@code v}: the part upwards, 0 or more
+ * @param roll {@code w}: the part to the side, 0 or more; not both 0
+ * @param angle {@code θ} of both bends
+ * @param distance {@code D}: from the datum end to where {@code layout} says
+ * @param overall finished length wanted, if it is
+ */
+public record RollingOffset(
+        Length rise, Length roll, Angle angle, Length distance, OffsetLayout layout, Optional<Length> overall)
+        implements Bend {
+
+    /** @throws lobrik.fault.Refused with every input that is outside its range */
+    public RollingOffset {
+        Faults faults = new Faults();
+        faults.requireWithin("riseIn", "the rise", rise, Length.ZERO, Length.LONGEST_ENTRY);
+        faults.requireWithin("rollIn", "the roll", roll, Length.ZERO, Length.LONGEST_ENTRY);
+        Limits.requireAngle(faults, "angleDeg", "the angle", angle);
+        faults.requirePositive("distanceIn", "the distance", distance, Length.LONGEST_ENTRY);
+        Limits.requireOverall(faults, overall);
+        faults.refuseIfAny();
+        if (!rise.isPositive() && !roll.isPositive()) {
+            throw Refused.badInput(java.util.List.of(new Fault(
+                    FaultCode.NOT_POSITIVE, "riseIn", "rise and roll are both 0; one of them must be more than 0")));
+        }
+    }
+
+    /** {@code √(v² + w²)}: how far the conduit moves sideways in all. Formula {@code true-offset}, handbook 4.5. */
+    public Length trueOffset() {
+        return Length.ofInches(Math.hypot(rise.inches(), roll.inches()));
+    }
+
+    /** {@code atan2(w, v)}: turn of the bends' plane from upright. Formula {@code rolling-turn}, handbook 4.5. */
+    public Angle turn() {
+        return Angle.ofRadians(Math.atan2(roll.inches(), rise.inches()));
+    }
+}

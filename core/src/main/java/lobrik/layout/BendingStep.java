@@ -1,0 +1,39 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import lobrik.measure.Angle;
+import lobrik.shop.HookSide;
+
+/**
+ * One time in the shoe: what to do before it, what to set where, and how far to pull.
+ *
+ * @param mark which ring, which mark of the shoe on it, hook to which side; its order is the step's
+ * @param endForEnd whether the conduit is taken out and turned end for end first
+ * @param turn how far the conduit is turned about its own axis since the bend before; more than −180° and at most 180°
+ * @param rest angle that the bend shall have at rest
+ * @param lever angle to pull it to, so that it springs back to rest
+ */
+public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, Angle lever) {
+
+    /** The steps in the order of bending. */
+    static List<BendingStep> of(List<Mark> marks, Angle springback) {
+        List<Mark> inOrder = new ArrayList<>(marks);
+        inOrder.sort(Comparator.comparingInt(Mark::order));
+        List<BendingStep> steps = new ArrayList<>(inOrder.size());
+        HookSide hook = inOrder.getFirst().hookTowards();
+        Angle lying = Angle.ZERO;
+        for (Mark mark : inOrder) {
+            steps.add(new BendingStep(
+                    mark,
+                    mark.hookTowards() != hook,
+                    mark.roll().minus(lying).withinHalfTurn(),
+                    mark.angle(),
+                    mark.angle().plus(springback)));
+            hook = mark.hookTowards();
+            lying = mark.roll();
+        }
+        return List.copyOf(steps);
+    }
+}

@@ -1,0 +1,143 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+import lobrik.bend.Bend;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
+import lobrik.fault.Cure;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+
+/**
+ * Finds what to change so that a fault goes away, by laying the changed bend out and looking again. Each lever is moved
+ * both ways, in steps that a person would use; the nearest size that works is proposed.
+ */
+final class Cures {
+
+    private static final Angle ANGLE_STEP = Angle.ofDegrees(0.5);
+    private static final int LONGEST_REACH = 1 << 13;
+    private static final int MOST_CURES = 3;
+
+    private final Job job;
+    private final Predicate<Job> works;
+
+    private Cures(Job job, Predicate<Job> works) {
+        this.job = job;
+        this.works = works;
+    }
+
+    /**
+     * Proposes cures for one fault of a job.
+     *
+     * @param works whether a changed job is free of the fault, and can be laid out
+     */
+    static List<Cure> of(Job job, Fault fault, Predicate<Job> works) {
+        Cures cures = new Cures(job, works);
+        List<Cure> found = new ArrayList<>(cures.placements());
+        Set<Lever.Role> roles = roles(fault.code());
+        for (Lever lever : Lever.of(job.bend())) {
+            if (roles.contains(lever.role())) {
+                cures.nearest(lever).ifPresent(found::add);
+            }
+        }
+        return List.copyOf(found.subList(0, Math.min(MOST_CURES, found.size())));
+    }
+
+    private static Set<Lever.Role> roles(FaultCode code) {
+        return switch (code) {
+            case SPACING_IMPOSSIBLE, ARCS_OVERLAP, MARKS_TOO_CLOSE -> EnumSet.of(Lever.Role.ANGLE, Lever.Role.SIZE);
+            case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT ->
+                EnumSet.of(Lever.Role.PLACE, Lever.Role.FAR_END, Lever.Role.SIZE);
+            case LONGER_THAN_STICK -> EnumSet.of(Lever.Role.FAR_END, Lever.Role.PLACE);
+            case DEGREES_OVER_LIMIT, ANGLE_NOT_ON_CHART, NOTCH_OFF_CENTRE -> EnumSet.of(Lever.Role.ANGLE);
+            case OBSTACLE_TOUCHED -> EnumSet.of(Lever.Role.CLEARANCE);
+            default -> EnumSet.noneOf(Lever.Role.class);
+        };
+    }
+
+    /** A stub can be placed the other way. */
+    private List<Cure> placements() {
+        if (!(job.bend() instanceof Stub90 stub)) {
+            return List.of();
+        }
+        Placement other = stub.placement() == Placement.ARROW ? Placement.STAR : Placement.ARROW;
+        String option = other == Placement.ARROW ? "arrow" : "star";
+        return works.test(job.with(new Stub90(stub.leg(), stub.otherLeg(), other)))
+                ? List.of(new Cure.Choice("bend/placement", "place it by the " + option, option))
+                : List.of();
+    }
+
+    private Optional<Cure> nearest(Lever lever) {
+        long step = step(lever.current()).count();
+        long count = lever.current().count();
+        long below = Math.ceilDiv(count, step);
+        long above = Math.floorDiv(count, step);
+        Optional<Quantity> up = search(lever, steps -> (above + steps) * step);
+        Optional<Quantity> down = search(lever, steps -> (below - steps) * step);
+        if (up.isEmpty() || down.isEmpty()) {
+            return up.or(() -> down).map(value -> cure(lever, value));
+        }
+        boolean upIsNearer = up.get().count() - count <= count - down.get().count();
+        return Optional.of(cure(lever, upIsNearer ? up.get() : down.get()));
+    }
+
+    /** Doubles the reach until it works, then halves back to the least number of steps that does. */
+    private Optional<Quantity> search(Lever lever, java.util.function.LongUnaryOperator countAfter) {
+        long reach = 1;
+        while (reach <= LONGEST_REACH && !works(lever, countAfter.applyAsLong(reach))) {
+            reach *= 2;
+        }
+        if (reach > LONGEST_REACH) {
+            return Optional.empty();
+        }
+        long fails = reach / 2;
+        while (reach - fails > 1) {
+            long middle = (fails + reach) / 2;
+            if (works(lever, countAfter.applyAsLong(middle))) {
+                reach = middle;
+            } else {
+                fails = middle;
+            }
+        }
+        return Optional.of(lever.current().withCount(countAfter.applyAsLong(reach)));
+    }
+
+    private boolean works(Lever lever, long count) {
+        try {
+            Bend changed = lever.with().apply(lever.current().withCount(count));
+            return works.test(job.with(changed));
+        } catch (Refused outOfRange) {
+            return false;
+        }
+    }
+
+    private Quantity step(Quantity current) {
+        return switch (current) {
+            case Length _ -> division().step();
+            case Angle _ -> ANGLE_STEP;
+        };
+    }
+
+    private TapeDivision division() {
+        TapeDivision division = job.school().division();
+        return division.equals(TapeDivision.NONE) ? TapeDivision.SIXTEENTH : division;
+    }
+
+    private Cure cure(Lever lever, Quantity value) {
+        String size = switch (value) {
+            case Length length -> division().text(length) + (division().isInchFraction() ? " in" : "");
+            case Angle angle -> angle.text();
+        };
+        return new Cure.Size(lever.input(), "make " + lever.name() + " " + size, value);
+    }
+}

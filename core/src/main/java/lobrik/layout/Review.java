@@ -1,0 +1,66 @@
+package lobrik.layout;
+
+import java.util.List;
+import java.util.Optional;
+import lobrik.fault.Cure;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
+import lobrik.shape.Clearance;
+import lobrik.shape.Obstacle;
+
+/**
+ * A layout with all that a person wants to know before bending it.
+ *
+ * @param warnings what can be bent but should be thought about, each with what to change where that was found
+ * @param obstacle what the conduit has to clear, if that is known
+ * @param clearance the least gap to it
+ * @param otherMethod what the other method gives; empty for bends where chart and exact agree
+ */
+public record Review(
+        Layout layout,
+        List<Fault> warnings,
+        Optional<Obstacle> obstacle,
+        Optional<Clearance> clearance,
+        Optional<Comparison> otherMethod) {
+
+    /**
+     * Lays out and reviews.
+     *
+     * @param obstacle to clear; without one, what the bend's own inputs say
+     * @throws Refused as impossible where no marks can give what is asked, with what to change
+     */
+    public static Review of(Job job, Optional<Obstacle> obstacle) {
+        Layout layout = laidOut(job, obstacle);
+        Optional<Obstacle> cleared = obstacle.or(() -> ObstacleAsked.of(layout));
+        Optional<Clearance> clearance = cleared.map(o -> Clearance.of(layout.predicted(), o));
+        List<Fault> warnings = Checks.of(layout, clearance).stream()
+                .map(fault -> fault.curedBy(cures(job, obstacle, fault)))
+                .toList();
+        return new Review(layout, warnings, cleared, clearance, Comparison.of(layout));
+    }
+
+    private static Layout laidOut(Job job, Optional<Obstacle> obstacle) {
+        try {
+            return Layout.of(job);
+        } catch (Refused refused) {
+            throw refused.with(fault -> fault.curedBy(cures(job, obstacle, fault)));
+        }
+    }
+
+    private static List<Cure> cures(Job job, Optional<Obstacle> obstacle, Fault fault) {
+        return Cures.of(job, fault, changed -> isFreeOf(fault.code(), changed, obstacle));
+    }
+
+    private static boolean isFreeOf(FaultCode code, Job job, Optional<Obstacle> obstacle) {
+        try {
+            Layout layout = Layout.of(job);
+            Optional<Clearance> clearance = obstacle.or(() -> ObstacleAsked.of(layout))
+                    .filter(_ -> code == FaultCode.OBSTACLE_TOUCHED)
+                    .map(o -> Clearance.of(layout.predicted(), o));
+            return Checks.of(layout, clearance).stream().noneMatch(fault -> fault.code() == code);
+        } catch (Refused stillImpossible) {
+            return false;
+        }
+    }
+}

@@ -1,0 +1,74 @@
+package lobrik.shape;
+
+import lobrik.fault.Faults;
+import lobrik.measure.Length;
+
+/**
+ * Something that stands on the surface on which the datum leg lies. It reaches without end to both sides of the bending
+ * plane, as a duct or a pipe across the run does. Positions run along the datum leg from the datum end face.
+ */
+public sealed interface Obstacle {
+
+    /** Longest that anything in a bending exercise is: 100 ft. */
+    Length LARGEST = Length.ofInches(1200);
+
+    /**
+     * Signed distance of a point to the obstacle, inches: negative inside.
+     *
+     * @param x along the datum leg, inches
+     * @param y over the surface, inches
+     */
+    double distance(double x, double y);
+
+    /**
+     * A pipe, lying across.
+     *
+     * @param centre position of its middle
+     */
+    record Round(Length centre, Length diameter) implements Obstacle {
+
+        /** @throws lobrik.fault.Refused with every figure that is outside its range */
+        public Round {
+            Faults faults = new Faults();
+            faults.requireWithin("centreIn", "the obstacle's centre", centre, LARGEST.times(-1), LARGEST);
+            faults.requirePositive("diameterIn", "the obstacle's diameter", diameter, LARGEST);
+            faults.refuseIfAny();
+        }
+
+        @Override
+        public double distance(double x, double y) {
+            double radius = diameter.inches() / 2;
+            return Math.hypot(x - centre.inches(), y - radius) - radius;
+        }
+    }
+
+    /**
+     * A duct, a beam, a plinth.
+     *
+     * @param from position of its near edge
+     * @param width along the datum leg
+     * @param height over the surface
+     */
+    record Rectangular(Length from, Length width, Length height) implements Obstacle {
+
+        /** @throws lobrik.fault.Refused with every figure that is outside its range */
+        public Rectangular {
+            Faults faults = new Faults();
+            faults.requireWithin("fromIn", "the obstacle's near edge", from, LARGEST.times(-1), LARGEST);
+            faults.requirePositive("widthIn", "the obstacle's width", width, LARGEST);
+            faults.requirePositive("heightIn", "the obstacle's height", height, LARGEST);
+            faults.refuseIfAny();
+        }
+
+        @Override
+        public double distance(double x, double y) {
+            double acrossEdge = Math.abs(x - from.inches() - width.inches() / 2) - width.inches() / 2;
+            // It stands on the surface: nothing passes below, so only its top counts.
+            double overTop = y - height.inches();
+            if (acrossEdge > 0 && overTop > 0) {
+                return Math.hypot(acrossEdge, overTop);
+            }
+            return Math.max(acrossEdge, overTop);
+        }
+    }
+}

@@ -1,0 +1,136 @@
+package lobrik.verdict;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.bend.RollingOffset;
+import lobrik.fault.Refused;
+import lobrik.fit.LeastSquares;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.BendMade;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Piece;
+
+/**
+ * The piece that the readings describe: bends moved, opened and closed until the simulation shows what was read, by least
+ * squares. What was not read stays as it was ringed or planned.
+ */
+public final class AsMeasured {
+
+    /** What a tape and a level read to (handbook 7). */
+    private static final double SIGMA_IN = 1.0 / 32;
+
+    private static final double SIGMA_DEG = 0.5;
+
+    /** How firmly bends stay on their rings, and the conduit as long as it was cut: hardly, against a reading. */
+    private static final double LOOSE_IN = 2;
+
+    private static final double STEP = 1e-5;
+
+    private final Layout layout;
+    private final Map<FeatureId, Quantity> readings;
+    private final int bends;
+    private final boolean rolls;
+
+    private AsMeasured(Layout layout, Map<FeatureId, Quantity> readings) {
+        this.layout = layout;
+        this.readings = Map.copyOf(readings);
+        this.bends = layout.marks().size();
+        this.rolls = layout.job().bend() instanceof RollingOffset;
+    }
+
+    /**
+     * Finds the piece.
+     *
+     * @param readings of any of the layout's features
+     * @return empty until every feature of the finished piece was read, and where no conduit can look like that
+     */
+    public static Optional<Piece> of(Layout layout, Map<FeatureId, Quantity> readings) {
+        boolean complete = layout.features().stream()
+                .map(PlannedFeature::id)
+                .allMatch(id -> !id.isOfFinishedPiece() || readings.containsKey(id));
+        return complete ? new AsMeasured(layout, readings).piece() : Optional.empty();
+    }
+
+    private Optional<Piece> piece() {
+        double[] steps = new double[2 * bends + 1 + (rolls ? 1 : 0)];
+        java.util.Arrays.fill(steps, STEP);
+        return new LeastSquares(
+                        parameters -> simulated(parameters).flatMap(piece -> residuals(piece, parameters)), steps)
+                .from(start())
+                .flatMap(this::simulated);
+    }
+
+    /** Parameters: positions of the bends, their angles, the length, and for a rolling offset its turn. */
+    private double[] start() {
+        double[] start = new double[2 * bends + 1 + (rolls ? 1 : 0)];
+        for (int i = 0; i < bends; i++) {
+            Mark mark = layout.marks().get(i);
+            start[i] = ((Length) readings.getOrDefault(FeatureId.mark(i + 1), mark.position())).inches();
+            start[bends + i] = ((Angle) readings.getOrDefault(FeatureId.angle(i + 1), mark.angle())).degrees();
+        }
+        start[2 * bends] = layout.predicted().length().inches();
+        return start;
+    }
+
+    private Optional<Piece> simulated(double[] parameters) {
+        List<BendMade> made = new ArrayList<>();
+        Angle turn = rolls ? Angle.ofDegrees(parameters[2 * bends + 1]) : Angle.ZERO;
+        try {
+            for (int i = 0; i < bends; i++) {
+                Mark mark = layout.marks().get(i);
+                Angle roll = mark.roll().plus(turn).plus(i == bends - 1 ? twist() : Angle.ZERO);
+                made.add(new BendMade(
+                        Length.ofInches(parameters[i]),
+                        mark.reference(),
+                        mark.hookTowards(),
+                        Angle.ofDegrees(parameters[bends + i]),
+                        roll));
+            }
+            Length length = Length.ofInches(parameters[2 * bends]);
+            return Optional.of(Piece.simulate(layout.job().tooling(), length, made));
+        } catch (Refused | IllegalArgumentException nothingLooksLikeThat) {
+            return Optional.empty();
+        }
+    }
+
+    /** A dog leg is read without its side; it is drawn at the last bend. */
+    private Angle twist() {
+        return readings.get(FeatureId.DOG_LEG) instanceof Angle read ? read : Angle.ZERO;
+    }
+
+    private Optional<double[]> residuals(Piece piece, double[] parameters) {
+        List<Double> residuals = new ArrayList<>();
+        try {
+            for (Feature feature : Features.of(layout.job().bend(), piece)) {
+                Quantity read = readings.get(feature.id());
+                if (read != null && feature.id().isOfFinishedPiece()) {
+                    residuals.add(residual(feature.value().minus(read)));
+                }
+            }
+        } catch (Refused notANinety) {
+            return Optional.empty();
+        }
+        double[] start = start();
+        for (int i = 0; i < bends; i++) {
+            residuals.add((parameters[i] - start[i]) / LOOSE_IN);
+        }
+        residuals.add((parameters[2 * bends] - start[2 * bends]) / LOOSE_IN);
+        return Optional.of(residuals.stream().mapToDouble(Double::doubleValue).toArray());
+    }
+
+    private static double residual(Quantity difference) {
+        return switch (difference) {
+            case Length length -> length.inches() / SIGMA_IN;
+            case Angle angle -> angle.degrees() / SIGMA_DEG;
+        };
+    }
+}

@@ -1,0 +1,120 @@
+package lobrik.layout;
+
+import java.util.Optional;
+import java.util.Random;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
+import lobrik.bend.BendKind;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.OffsetLayout;
+import lobrik.bend.Placement;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.TapeDivision;
+import lobrik.shop.Bender;
+import lobrik.shop.Conduit;
+import lobrik.shop.Tooling;
+
+/** Random jobs for property tests: of every kind, on benders as they come, always possible by both methods. */
+public final class Jobs {
+
+    private static final double[][] TOOLING = {{0.706, 5, 4.25}, {0.922, 6, 5.125}, {1.163, 8, 6.5}, {1.51, 11, 8.75}};
+    private static final double[] ANGLES = {10, 15, 22.5, 30, 45, 60};
+
+    private final Random random;
+
+    public Jobs(long seed) {
+        this.random = new Random(seed);
+    }
+
+    public static Tooling threeQuarters() {
+        return tooling(TOOLING[1]);
+    }
+
+    private static Tooling tooling(double[] figures) {
+        return new Tooling(
+                new Conduit(Length.ofInches(figures[0])),
+                Bender.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
+    }
+
+    public Job next(BendKind kind, Method method, TapeDivision division) {
+        Tooling tooling = tooling(TOOLING[random.nextInt(TOOLING.length)]);
+        return new Job(bend(kind, tooling), tooling, School.of(method, division));
+    }
+
+    private double between(double low, double high) {
+        return low + (high - low) * random.nextDouble();
+    }
+
+    private Length inches(double low, double high) {
+        return Length.ofInches(between(low, high));
+    }
+
+    private Angle angle(double most) {
+        double angle = ANGLES[random.nextInt(ANGLES.length)];
+        return Angle.ofDegrees(angle <= most ? angle : 22.5);
+    }
+
+    private OffsetLayout layout() {
+        return random.nextBoolean() ? OffsetLayout.BEFORE_OBSTACLE : OffsetLayout.FROM_EDGE;
+    }
+
+    /** More than the arcs alone rise. */
+    private Length rise(Tooling tooling, Angle angle) {
+        return ExactOffset.leastRise(tooling, angle).plus(inches(0.5, 9));
+    }
+
+    private Optional<Length> overall(double low) {
+        return random.nextBoolean() ? Optional.of(inches(low, low + 60)) : Optional.empty();
+    }
+
+    private Bend bend(BendKind kind, Tooling tooling) {
+        Angle angle = angle(60);
+        return switch (kind) {
+            case STUB_90 ->
+                new Stub90(
+                        inches(13, 40),
+                        random.nextBoolean() ? Optional.of(inches(13, 40)) : Optional.empty(),
+                        random.nextBoolean() ? Placement.ARROW : Placement.STAR);
+            case BACK_TO_BACK_90 -> new BackToBack90(inches(13, 40), inches(26, 60), inches(13, 40));
+            case OFFSET ->
+                new Offset(rise(tooling, angle), inches(0, 2), angle, inches(90, 110), layout(), overall(220));
+            case BOX_OFFSET -> {
+                Angle small = Angle.ofDegrees(between(5, 12));
+                yield new BoxOffset(rise(tooling, small), small, inches(2.5, 6), overall(150));
+            }
+            case ROLLING_OFFSET ->
+                new RollingOffset(rise(tooling, angle), inches(0, 9), angle, inches(100, 120), layout(), overall(240));
+            case KICK ->
+                new Kick(rise(tooling, angle).plus(tooling.bender().takeUp()), angle, inches(100, 120), layout());
+            case SADDLE_3 -> {
+                Angle outer = angle(45);
+                yield new Saddle3(
+                        rise(tooling, outer).plus(tooling.bender().takeUp()),
+                        inches(0, 2),
+                        outer,
+                        inches(160, 180),
+                        random.nextBoolean() ? Saddle3.Spacing.FACTOR : Saddle3.Spacing.COSECANT,
+                        random.nextBoolean() ? Saddle3.Order.CENTRE_FIRST : Saddle3.Order.PUSH_THROUGH,
+                        overall(400));
+            }
+            case SADDLE_4 ->
+                new Saddle4(
+                        rise(tooling, angle),
+                        inches(0, 2),
+                        angle,
+                        inches(6, 24),
+                        inches(0, 1),
+                        random.nextBoolean() ? Saddle4.MeasuredTo.NEAR_EDGE : Saddle4.MeasuredTo.CENTRED,
+                        inches(120, 140),
+                        Placement.ARROW,
+                        overall(330));
+        };
+    }
+}
