@@ -92,7 +92,7 @@ public final class Jobs {
             case ROLLING_OFFSET ->
                 new RollingOffset(rise(tooling, angle), inches(0, 9), angle, inches(100, 120), layout(), overall(240));
             case KICK ->
-                new Kick(rise(tooling, angle).plus(tooling.bender().takeUp()), angle, inches(100, 120), layout());
+                new Kick(rise(tooling, angle).plus(tooling.bender().takeUp()), angle, inches(150, 170), layout());
             case SADDLE_3 -> {
                 Angle outer = angle(45);
                 yield new Saddle3(
