@@ -1,5 +1,6 @@
 package lobrik.bend;
 
+import java.util.List;
 import java.util.Optional;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -31,7 +32,7 @@ public record RollingOffset(
         Limits.requireOverall(faults, overall);
         faults.refuseIfAny();
         if (!rise.isPositive() && !roll.isPositive()) {
-            throw Refused.badInput(java.util.List.of(new Fault(
+            throw Refused.badInput(List.of(new Fault(
                     FaultCode.NOT_POSITIVE, "riseIn", "rise and roll are both 0; one of them must be more than 0")));
         }
     }

@@ -21,7 +21,7 @@ public record Fault(FaultCode code, String input, String reason, List<Figure> fi
     public String message() {
         return cures.isEmpty()
                 ? reason
-                : reason + ": " + cures.stream().map(Cure::text).collect(Collectors.joining(", or "));
+                : reason + "; " + cures.stream().map(Cure::text).collect(Collectors.joining(", or "));
     }
 
     /** The same fault of an input that stands further down, such as {@code legIn} within {@code bend}. */

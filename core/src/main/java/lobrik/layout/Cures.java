@@ -1,10 +1,12 @@
 package lobrik.layout;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.LongUnaryOperator;
 import java.util.function.Predicate;
 import lobrik.bend.Bend;
 import lobrik.bend.Placement;
@@ -44,6 +46,7 @@ final class Cures {
     static List<Cure> of(Job job, Fault fault, Predicate<Job> works) {
         Cures cures = new Cures(job, works);
         List<Cure> found = new ArrayList<>(cures.placements());
+        found.addAll(cures.otherWays(fault.code()));
         Set<Lever.Role> roles = roles(fault.code());
         for (Lever lever : Lever.of(job.bend())) {
             if (roles.contains(lever.role())) {
@@ -59,7 +62,7 @@ final class Cures {
             case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT ->
                 EnumSet.of(Lever.Role.PLACE, Lever.Role.FAR_END, Lever.Role.SIZE);
             case LONGER_THAN_STICK -> EnumSet.of(Lever.Role.FAR_END, Lever.Role.PLACE);
-            case DEGREES_OVER_LIMIT, ANGLE_NOT_ON_CHART, NOTCH_OFF_CENTRE -> EnumSet.of(Lever.Role.ANGLE);
+            case DEGREES_OVER_LIMIT -> EnumSet.of(Lever.Role.ANGLE);
             case OBSTACLE_TOUCHED -> EnumSet.of(Lever.Role.CLEARANCE);
             default -> EnumSet.noneOf(Lever.Role.class);
         };
@@ -77,6 +80,33 @@ final class Cures {
                 : List.of();
     }
 
+    /** What the card or the notch cannot do: another angle of the card, or exact layout. */
+    private List<Cure> otherWays(FaultCode code) {
+        List<Cure> found = new ArrayList<>();
+        if (code == FaultCode.ANGLE_NOT_ON_CHART) {
+            Lever.of(job.bend()).stream()
+                    .filter(lever -> lever.role() == Lever.Role.ANGLE)
+                    .findFirst()
+                    .flatMap(this::nearestOnTheCard)
+                    .ifPresent(found::add);
+        }
+        boolean chartOnly = code == FaultCode.ANGLE_NOT_ON_CHART || code == FaultCode.NOTCH_OFF_CENTRE;
+        if (chartOnly && works.test(job.by(Method.EXACT))) {
+            found.add(new Cure.Choice("method", "lay it out exactly", "exact"));
+        }
+        return found;
+    }
+
+    private Optional<Cure> nearestOnTheCard(Lever lever) {
+        return job.school().chart().rows().stream()
+                .map(MultiplierChart.Row::angle)
+                .sorted(Comparator.comparingLong(
+                        angle -> Math.abs(angle.nanodegrees() - lever.current().count())))
+                .filter(angle -> works(lever, angle.nanodegrees()))
+                .findFirst()
+                .map(angle -> cure(lever, angle));
+    }
+
     private Optional<Cure> nearest(Lever lever) {
         long step = step(lever.current()).count();
         long count = lever.current().count();
@@ -92,7 +122,7 @@ final class Cures {
     }
 
     /** Doubles the reach until it works, then halves back to the least number of steps that does. */
-    private Optional<Quantity> search(Lever lever, java.util.function.LongUnaryOperator countAfter) {
+    private Optional<Quantity> search(Lever lever, LongUnaryOperator countAfter) {
         long reach = 1;
         while (reach <= LONGEST_REACH && !works(lever, countAfter.applyAsLong(reach))) {
             reach *= 2;

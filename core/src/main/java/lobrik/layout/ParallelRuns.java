@@ -3,6 +3,7 @@ package lobrik.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import lobrik.bend.Bend;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
@@ -56,7 +57,7 @@ public final class ParallelRuns {
         return spacing.times(Math.tan(angle.radians() / 2));
     }
 
-    private static Bend further(Bend bend, java.util.function.Function<Angle, Length> shift) {
+    private static Bend further(Bend bend, Function<Angle, Length> shift) {
         return switch (bend) {
             case Offset o -> {
                 Length on = shift.apply(o.angle());

@@ -14,10 +14,10 @@ public record Clearance(Length gap, Length at) {
     /** Enough that between two samples of an arc there is at most one place of least distance. */
     private static final double STEP_RADIANS = Math.toRadians(3);
 
-    /** Golden section: each step keeps this much of the span, and 40 of them leave a billionth. */
+    /** Golden section: each step keeps this much of the span, and 60 of them leave a trillionth. */
     private static final double KEPT = (Math.sqrt(5) - 1) / 2;
 
-    private static final int NARROWINGS = 40;
+    private static final int NARROWINGS = 60;
 
     /**
      * Measures the gap.

@@ -1,6 +1,7 @@
 package lobrik.verdict;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,7 +63,7 @@ public final class AsMeasured {
 
     private Optional<Piece> piece() {
         double[] steps = new double[2 * bends + 1 + (rolls ? 1 : 0)];
-        java.util.Arrays.fill(steps, STEP);
+        Arrays.fill(steps, STEP);
         return new LeastSquares(
                         parameters -> simulated(parameters).flatMap(piece -> residuals(piece, parameters)), steps)
                 .from(start())

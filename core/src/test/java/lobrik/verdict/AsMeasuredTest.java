@@ -1,0 +1,88 @@
+package lobrik.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import lobrik.bend.BendKind;
+import lobrik.layout.Jobs;
+import lobrik.layout.Layout;
+import lobrik.layout.Method;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.BendMade;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Piece;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class AsMeasuredTest {
+
+    /** A piece bent off its rings and off its angles, in one plane; what is read on it is all that the fit knows. */
+    private static Map<FeatureId, Quantity> readings(Layout layout, Random random) {
+        List<BendMade> bends = layout.marks().stream()
+                .map(mark -> new BendMade(
+                        mark.position().plus(Length.ofInches(0.5 * random.nextDouble() - 0.25)),
+                        mark.reference(),
+                        mark.hookTowards(),
+                        mark.angle().plus(Angle.ofDegrees(-3 * random.nextDouble())),
+                        mark.roll()))
+                .toList();
+        Piece piece = Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);
+        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        for (Feature feature : Features.of(layout.job().bend(), piece)) {
+            if (layout.features().stream().map(PlannedFeature::id).anyMatch(feature.id()::equals)) {
+                readings.put(feature.id(), feature.value());
+            }
+        }
+        return readings;
+    }
+
+    @ParameterizedTest
+    @EnumSource(BendKind.class)
+    void pieceFound_showsWhatWasRead(BendKind kind) {
+        Random random = new Random(71);
+        Jobs jobs = new Jobs(72);
+        for (int i = 0; i < 40; i++) {
+            Layout layout = Layout.of(jobs.next(kind, Method.CHART, TapeDivision.SIXTEENTH));
+            Map<FeatureId, Quantity> readings = readings(layout, random);
+            Piece found = AsMeasured.of(layout, readings).orElseThrow();
+            for (Feature feature : Features.of(layout.job().bend(), found)) {
+                Quantity read = readings.get(feature.id());
+                if (read != null && feature.id().isOfFinishedPiece()) {
+                    double off = feature.value().minus(read).count() / (read instanceof Length ? 25.4e9 : 1e9);
+                    assertThat(off)
+                            .as("%s of %s", feature.id(), layout.job().bend())
+                            .isCloseTo(0, within(0.01));
+                }
+            }
+        }
+    }
+
+    @Test
+    void pieceIsNotShown_untilAllOfItWasRead() {
+        Layout layout = Layout.of(new Jobs(73).next(BendKind.OFFSET, Method.EXACT, TapeDivision.SIXTEENTH));
+        Map<FeatureId, Quantity> readings = readings(layout, new Random(74));
+        readings.remove(FeatureId.MARK_1);
+        assertThat(AsMeasured.of(layout, readings)).isPresent();
+        readings.remove(FeatureId.RISE);
+        assertThat(AsMeasured.of(layout, readings)).isEmpty();
+    }
+
+    @Test
+    void readingsThatNoConduitShows_giveNoPiece() {
+        Layout layout = Layout.of(new Jobs(75).next(BendKind.STUB_90, Method.EXACT, TapeDivision.SIXTEENTH));
+        Map<FeatureId, Quantity> readings = readings(layout, new Random(76));
+        readings.put(FeatureId.ANGLE_1, Angle.ofDegrees(20));
+        assertThat(AsMeasured.of(layout, readings)).isEmpty();
+    }
+}
