@@ -67,6 +67,18 @@ public record Length(long picometres) implements Quantity, Comparable<Length> {
         return new LengthReader(text, bare).read();
     }
 
+    /**
+     * Reads a length that may be less than nothing: as {@link #parse}, with {@code -} or {@code −} before it.
+     *
+     * @throws RefusedText with position, reason and, where there is one, what was probably meant
+     */
+    public static Length parseSigned(String text, LengthUnit bare) {
+        String stripped = text.strip();
+        boolean negative = stripped.startsWith("-") || stripped.startsWith("−");
+        Length size = parse(negative ? stripped.substring(1) : stripped, bare);
+        return negative ? size.times(-1) : size;
+    }
+
     public double inches() {
         return (double) picometres / PICOMETRES_PER_INCH;
     }

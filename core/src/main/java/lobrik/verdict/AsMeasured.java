@@ -10,7 +10,6 @@ import lobrik.fault.Refused;
 import lobrik.fit.LeastSquares;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
-import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -34,6 +33,9 @@ public final class AsMeasured {
     /** How firmly bends stay on their rings, and the conduit as long as it was cut: hardly, against a reading. */
     private static final double LOOSE_IN = 2;
 
+    /** The same for angles that were not read. */
+    private static final double LOOSE_DEG = 20;
+
     private static final double STEP = 1e-5;
 
     private final Layout layout;
@@ -52,13 +54,11 @@ public final class AsMeasured {
      * Finds the piece.
      *
      * @param readings of any of the layout's features
-     * @return empty until every feature of the finished piece was read, and where no conduit can look like that
+     * @return empty until something of the finished piece was read, and where no conduit can look like that
      */
     public static Optional<Piece> of(Layout layout, Map<FeatureId, Quantity> readings) {
-        boolean complete = layout.features().stream()
-                .map(PlannedFeature::id)
-                .allMatch(id -> !id.isOfFinishedPiece() || readings.containsKey(id));
-        return complete ? new AsMeasured(layout, readings).piece() : Optional.empty();
+        boolean begun = readings.keySet().stream().anyMatch(FeatureId::isOfFinishedPiece);
+        return begun ? new AsMeasured(layout, readings).piece() : Optional.empty();
     }
 
     private Optional<Piece> piece() {
@@ -123,6 +123,7 @@ public final class AsMeasured {
         double[] start = start();
         for (int i = 0; i < bends; i++) {
             residuals.add((parameters[i] - start[i]) / LOOSE_IN);
+            residuals.add((parameters[bends + i] - start[bends + i]) / LOOSE_DEG);
         }
         residuals.add((parameters[2 * bends] - start[2 * bends]) / LOOSE_IN);
         return Optional.of(residuals.stream().mapToDouble(Double::doubleValue).toArray());

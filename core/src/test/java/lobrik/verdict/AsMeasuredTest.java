@@ -69,13 +69,17 @@ class AsMeasuredTest {
     }
 
     @Test
-    void pieceIsNotShown_untilAllOfItWasRead() {
+    void pieceGrows_fromItsFirstReading() {
         Layout layout = Layout.of(new Jobs(73).next(BendKind.OFFSET, Method.EXACT, TapeDivision.SIXTEENTH));
-        Map<FeatureId, Quantity> readings = readings(layout, new Random(74));
-        readings.remove(FeatureId.MARK_1);
-        assertThat(AsMeasured.of(layout, readings)).isPresent();
-        readings.remove(FeatureId.RISE);
+        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        readings.put(FeatureId.MARK_1, layout.marks().getFirst().position());
         assertThat(AsMeasured.of(layout, readings)).isEmpty();
+        Angle read = Angle.ofDegrees(27);
+        readings.put(FeatureId.ANGLE_2, read);
+        Piece begun = AsMeasured.of(layout, readings).orElseThrow();
+        assertThat(begun.bends().get(1).angle().degrees()).isCloseTo(27, within(0.01));
+        assertThat(begun.bends().get(0).angle())
+                .isEqualTo(layout.marks().getFirst().angle());
     }
 
     @Test

@@ -107,9 +107,14 @@ class AttemptResource {
 
     private static Quantity value(FeatureId feature, String typed, @Nullable BareUnit bare) {
         return switch (feature.kind()) {
-            case LENGTH -> Length.parse(typed, bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH);
+            case LENGTH ->
+                length(feature, typed, bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH);
             case ANGLE -> Angle.parse(typed);
         };
+    }
+
+    private static Length length(FeatureId feature, String typed, LengthUnit bare) {
+        return feature.isSigned() ? Length.parseSigned(typed, bare) : Length.parse(typed, bare);
     }
 
     private static ReadingRow.@Nullable Correction correction(NewReading request) {

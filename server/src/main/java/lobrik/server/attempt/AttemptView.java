@@ -7,9 +7,10 @@ import java.util.Map;
 import java.util.UUID;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.Numbers;
 import lobrik.server.calc.PieceShape;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.Judged;
 import org.jspecify.annotations.Nullable;
@@ -41,7 +42,7 @@ public record AttemptView(
     /** A feature with its target and, once measured, its reading, deviation and credit; history from the oldest. */
     public record FeatureView(
             String id,
-            LayoutAnswer.Unit unit,
+            Unit unit,
             double target,
             double tolerance,
             boolean critical,
@@ -115,7 +116,7 @@ public record AttemptView(
         Judged judged = feature.judged().orElse(null);
         return new FeatureView(
                 feature.id().id(),
-                LayoutAnswer.Unit.of(feature.id()),
+                Unit.of(feature.id()),
                 Numbers.of(feature.target()),
                 Numbers.of(feature.tolerance()),
                 feature.critical(),

@@ -2,9 +2,12 @@ package lobrik.server.calc;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.server.platform.Unit;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -17,9 +20,11 @@ import org.springframework.web.bind.annotation.RestController;
 final class CalcResource {
 
     private final Calculations calculations;
+    private final Inverses inverses;
 
-    CalcResource(Calculations calculations) {
+    CalcResource(Calculations calculations, Inverses inverses) {
         this.calculations = calculations;
+        this.inverses = inverses;
     }
 
     @Operation(summary = "Lay a bend out: marks, cut length, features as asked and as predicted, warnings")
@@ -46,11 +51,50 @@ final class CalcResource {
         Translation translation = new Translation();
         var text = translation.required("text", request.text());
         String typed = translation.finish(text);
-        if (request.kind() == QuantityRequest.Kind.ANGLE) {
-            return new QuantityAnswer(Angle.parse(typed).degrees(), LayoutAnswer.Unit.DEGREE);
-        }
         LengthUnit bare =
                 request.bare() == QuantityRequest.BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
-        return new QuantityAnswer(Length.parse(typed, bare).inches(), LayoutAnswer.Unit.INCH);
+        return switch (request.kind()) {
+            case ANGLE -> new QuantityAnswer(Angle.parse(typed).degrees(), Unit.DEGREE);
+            case SIGNED_LENGTH ->
+                new QuantityAnswer(Length.parseSigned(typed, bare).inches(), Unit.INCH);
+            case LENGTH -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
+            case null -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
+        };
+    }
+
+    @Operation(summary = "The least gap between a piece as bent and an obstacle")
+    @PostMapping("/clearance")
+    LayoutAnswer.ClearanceAnswer clearance(@RequestBody ClearanceRequest request) {
+        return inverses.clearance(request);
+    }
+
+    @Operation(summary = "An offset the other way round: the rise that marks give, or the angle that they need")
+    @PostMapping("/offset-of-marks")
+    OffsetOfMarks.Answer offsetOfMarks(@RequestBody OffsetOfMarks request) {
+        return inverses.offsetOfMarks(request);
+    }
+
+    @Operation(summary = "Take-up and radius of a bender from test bends, by least squares, with their scatter")
+    @PostMapping("/calibration")
+    CalibrationCall.Answer calibration(@RequestBody CalibrationCall request) {
+        return inverses.calibration(request);
+    }
+
+    @Operation(summary = "What follows from a bender and a conduit: arrow lead, gain, star and notch offset")
+    @PostMapping("/tooling")
+    ToolingAnswer tooling(@RequestBody ToolingRequest request) {
+        return inverses.tooling(request);
+    }
+
+    @Operation(summary = "Offsets or kicks side by side, so that they keep their distance along the slope")
+    @PostMapping("/parallel-runs")
+    List<ParallelRunsRequest.Run> parallelRuns(@RequestBody ParallelRunsRequest request) {
+        return inverses.parallelRuns(request);
+    }
+
+    @Operation(summary = "The tables that a school chooses from: card of multipliers, saddle factor, clearances")
+    @GetMapping("/tables")
+    TablesAnswer tables() {
+        return TablesAnswer.usual();
     }
 }

@@ -3,18 +3,20 @@ package lobrik.server.calc;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Bend;
-import lobrik.bend.Stub90;
+import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.layout.Layout;
+import lobrik.layout.Review;
 import lobrik.measure.Length;
-import lobrik.measure.TapeDivision;
+import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
-import lobrik.shape.Feature;
 import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
-import lobrik.shape.StubFeatures;
 import lobrik.shop.Tooling;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Scheme;
@@ -27,8 +29,8 @@ import org.springframework.stereotype.Component;
 @Component
 public final class Calculations {
 
-    /** An exercise's definition as the core understands it. */
-    public record Question(Bend bend, Tooling tooling, TapeDivision division, Layout layout) {}
+    /** An exercise's definition as the core understands it, laid out. */
+    public record Question(Layout layout, Optional<Obstacle> obstacle) {}
 
     /**
      * Translates a definition and lays it out.
@@ -37,49 +39,47 @@ public final class Calculations {
      */
     public Question question(LayoutRequest request) {
         Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
-        return new Question(question.bend(), question.tooling(), question.division(), question.answer());
+        return new Question(Layout.of(question.job()), question.obstacle());
     }
 
     /** A question's answer as the interface writes it. */
     public LayoutAnswer plan(Question question) {
-        return LayoutAnswer.of(question.layout());
+        return LayoutAnswer.of(Review.of(question.layout().job(), question.obstacle()));
     }
 
-    LayoutAnswer layout(LayoutRequest request) {
-        return LayoutAnswer.of(new Translation().layoutQuestion(request).answer());
+    /**
+     * Lays a definition out and reviews it.
+     *
+     * @throws lobrik.fault.Refused if it is bad or impossible, with what to change
+     */
+    public LayoutAnswer layout(LayoutRequest request) {
+        Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
+        return LayoutAnswer.of(Review.of(question.job(), question.obstacle()));
     }
 
     SimulateAnswer simulate(SimulateRequest request) {
         Translation translation = new Translation();
         Optional<Tooling> tooling = translation.tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = translation.bend(request.bend());
+        Optional<Bend> bend = translation.bend(request.bend(), request.bender());
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
         Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
         if (request.bends() != null) {
             int given = request.bends().size();
-            bend.ifPresent(asked -> requireNumberOfBends(translation, asked, given));
+            bend.ifPresent(asked -> requireNumberOfBends(translation, asked.kind(), given));
         }
         List<BendMade> made = translation.finish(bends);
         Piece piece = Piece.simulate(translation.finish(tooling), translation.finish(length), made);
-        return SimulateAnswer.of(piece, features(translation.finish(bend), piece, made));
+        return SimulateAnswer.of(piece, Features.of(translation.finish(bend), piece));
     }
 
-    private static void requireNumberOfBends(Translation translation, Bend bend, int given) {
-        int wanted = switch (bend) {
-            case Stub90 _ -> 1;
-        };
-        if (given != wanted) {
+    private static void requireNumberOfBends(Translation translation, BendKind kind, int given) {
+        if (given != kind.bends()) {
             translation.fault(
                     FaultCode.WRONG_NUMBER_OF_BENDS,
                     "bends",
-                    "this kind of piece has " + wanted + " bend, not " + given);
+                    "a piece of the kind " + kind.id() + " has " + kind.bends()
+                            + (kind.bends() == 1 ? " bend" : " bends") + ", not " + given);
         }
-    }
-
-    private static List<Feature> features(Bend bend, Piece piece, List<BendMade> made) {
-        return switch (bend) {
-            case Stub90 _ -> StubFeatures.of(piece, made.getFirst());
-        };
     }
 
     ScoreAnswer score(ScoreRequest request) {
@@ -98,11 +98,12 @@ public final class Calculations {
     private static void requireKnownKind(Translation translation, ScoreRequest.BendKind bend) {
         translation
                 .required("bend/kind", bend.kind())
-                .filter(kind -> !kind.equals("stub90"))
+                .filter(kind -> BendKind.withId(kind).isEmpty())
                 .ifPresent(kind -> translation.fault(
                         FaultCode.UNKNOWN_VALUE,
                         "bend/kind",
-                        "“" + brief(kind) + "” is not a kind of bend; try stub90"));
+                        "“" + brief(kind) + "” is not a kind of bend; try "
+                                + Stream.of(BendKind.values()).map(BendKind::id).collect(Collectors.joining(", "))));
     }
 
     private static List<Reading> readings(Translation translation, List<ScoreRequest.@Nullable ReadingToScore> items) {
@@ -145,8 +146,7 @@ public final class Calculations {
         if (known.isEmpty()) {
             String ids = String.join(
                     ", ", Stream.of(FeatureId.values()).map(FeatureId::id).toList());
-            translation.fault(
-                    FaultCode.UNKNOWN_VALUE, input, "“" + brief(id) + "” is not a feature of this bend; it has " + ids);
+            translation.fault(FaultCode.UNKNOWN_VALUE, input, "“" + brief(id) + "” is not a feature; there are " + ids);
         }
         return known;
     }

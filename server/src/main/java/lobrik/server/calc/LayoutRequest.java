@@ -1,21 +1,76 @@
 package lobrik.server.calc;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonProperty;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
-/** What to lay out. Also the definition of an exercise, as it is stored. */
+/**
+ * What to lay out. Also the definition of an exercise, as it is stored.
+ *
+ * @param multipliers rows of the school's card that differ from the usual one
+ * @param limits stick, degrees and least radius, where they differ from the usual ones
+ * @param obstacle what to clear, if it is not what the bend's own inputs say
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
 public record LayoutRequest(
         @Nullable Method method,
-        @Nullable Double tapeDivisionIn,
+        @Schema(defaultValue = "0.0625") @Nullable Double tapeDivisionIn,
         @Nullable ConduitInput conduit,
         @Nullable BenderInput bender,
-        @Nullable BendInput bend) {
+        @Nullable BendInput bend,
+        @Nullable List<@Nullable MultiplierRow> multipliers,
+        @Nullable LimitsInput limits,
+        @Nullable ObstacleInput obstacle) {
 
-    /** How marks are found. */
+    /** With the usual card and limits, and no obstacle but the bend's own. */
+    public LayoutRequest(
+            @Nullable Method method,
+            @Nullable Double tapeDivisionIn,
+            @Nullable ConduitInput conduit,
+            @Nullable BenderInput bender,
+            @Nullable BendInput bend) {
+        this(method, tapeDivisionIn, conduit, bender, bend, null, null, null);
+    }
+
+    /** How marks are found; by the chart if it is not given. */
     public enum Method {
         @JsonProperty("chart")
         CHART,
         @JsonProperty("exact")
         EXACT
+    }
+
+    /** One angle of a card of multipliers; multiplier and shrink are per inch of rise. */
+    public record MultiplierRow(
+            @Nullable Double angleDeg,
+            @Nullable Double multiplier,
+            @Nullable Double shrinkPerInch) {}
+
+    /** What a piece must keep to. */
+    public record LimitsInput(
+            @Schema(defaultValue = "120") @Nullable Double stickIn,
+            @Schema(defaultValue = "360") @Nullable Double mostBendsDeg,
+            @Nullable Double leastRadiusIn) {}
+
+    /**
+     * Something that stands on the surface on which the datum leg lies; positions from the datum end. A round one has its
+     * centre and diameter, a rectangular one its near edge, width and height.
+     */
+    public record ObstacleInput(
+            @Nullable ObstacleShape shape,
+            @Nullable Double centreIn,
+            @Nullable Double diameterIn,
+            @Nullable Double fromIn,
+            @Nullable Double widthIn,
+            @Nullable Double heightIn) {}
+
+    /** What an obstacle looks like across the run. */
+    public enum ObstacleShape {
+        @JsonProperty("round")
+        ROUND,
+        @JsonProperty("rectangular")
+        RECTANGULAR
     }
 }

@@ -13,6 +13,9 @@ public record QuantityRequest(
     public enum Kind {
         @JsonProperty("length")
         LENGTH,
+        /** A length that may be less than nothing. */
+        @JsonProperty("signedLength")
+        SIGNED_LENGTH,
         @JsonProperty("angle")
         ANGLE
     }

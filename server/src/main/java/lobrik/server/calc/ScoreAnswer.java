@@ -1,6 +1,7 @@
 package lobrik.server.calc;
 
 import java.util.List;
+import lobrik.server.platform.Numbers;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Score;
 

@@ -1,6 +1,8 @@
 package lobrik.server.calc;
 
 import java.util.List;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
 import lobrik.shape.Feature;
 import lobrik.shape.Piece;
 
@@ -8,10 +10,10 @@ import lobrik.shape.Piece;
 public record SimulateAnswer(List<FeatureValue> features, List<List<Double>> centreline) {
 
     /** A feature of the piece. */
-    public record FeatureValue(String id, LayoutAnswer.Unit unit, double value) {
+    public record FeatureValue(String id, Unit unit, double value) {
 
         static FeatureValue of(Feature feature) {
-            return new FeatureValue(feature.id().id(), LayoutAnswer.Unit.of(feature.id()), Numbers.of(feature.value()));
+            return new FeatureValue(feature.id().id(), Unit.of(feature.id()), Numbers.of(feature.value()));
         }
     }
 

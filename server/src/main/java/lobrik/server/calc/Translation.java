@@ -5,16 +5,17 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import lobrik.bend.Bend;
-import lobrik.bend.Stub90;
+import lobrik.bend.BoxOffset;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
-import lobrik.layout.Layout;
-import lobrik.layout.Method;
+import lobrik.layout.Job;
+import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
+import lobrik.shape.Obstacle;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
@@ -74,7 +75,7 @@ final class Translation {
         }
     }
 
-    private Optional<Length> lengthOr(String input, @Nullable Double inches, Length usual) {
+    Optional<Length> lengthOr(String input, @Nullable Double inches, Length usual) {
         return inches == null ? Optional.of(usual) : length(input, inches.doubleValue());
     }
 
@@ -99,11 +100,15 @@ final class Translation {
     }
 
     Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
-        Optional<Conduit> pipe = required("conduit", conduit)
-                .flatMap(input -> length("conduit/outsideDiameterIn", input.outsideDiameterIn()))
-                .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
+        Optional<Conduit> pipe = conduit(conduit);
         Optional<Bender> shoe = required("bender", bender).flatMap(this::bender);
         return pipe.flatMap(d -> shoe.flatMap(b -> built("", () -> new Tooling(d, b))));
+    }
+
+    Optional<Conduit> conduit(@Nullable ConduitInput conduit) {
+        return required("conduit", conduit)
+                .flatMap(input -> length("conduit/outsideDiameterIn", input.outsideDiameterIn()))
+                .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
     }
 
     private Optional<Bender> bender(BenderInput input) {
@@ -129,23 +134,17 @@ final class Translation {
                         takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
     }
 
-    Optional<Bend> bend(@Nullable BendInput bend) {
-        return required("bend", bend).flatMap(input -> switch (input) {
-            case BendInput.Stub90 stub -> stub90(stub);
-        });
+    /** A bend; the first mark of a box offset that names none is at the bender's least grip, if it names that. */
+    Optional<Bend> bend(@Nullable BendInput bend, @Nullable BenderInput bender) {
+        Length firstMark = bender == null || bender.minStubIn() == null
+                ? BoxOffset.USUAL_FIRST_MARK
+                : lengthOr("bender/minStubIn", bender.minStubIn(), BoxOffset.USUAL_FIRST_MARK)
+                        .orElse(BoxOffset.USUAL_FIRST_MARK);
+        return required("bend", bend).flatMap(input -> new BendTranslation(this, firstMark).of(input));
     }
 
-    private Optional<Bend> stub90(BendInput.Stub90 input) {
-        Optional<Length> leg = length("bend/legIn", input.legIn());
-        Optional<Length> other =
-                input.otherLegIn() == null ? Optional.empty() : length("bend/otherLegIn", input.otherLegIn());
-        boolean otherIsBad = input.otherLegIn() != null && other.isEmpty();
-        lobrik.bend.Placement placement = input.placement() == BendInput.Placement.STAR
-                ? lobrik.bend.Placement.STAR
-                : lobrik.bend.Placement.ARROW;
-        return otherIsBad
-                ? Optional.empty()
-                : leg.flatMap(length -> built("bend", () -> new Stub90(length, other, placement)));
+    int faultCount() {
+        return faults.size();
     }
 
     Optional<List<BendMade>> bendsMade(@Nullable List<SimulateRequest.@Nullable BendMadeInput> inputs) {
@@ -176,17 +175,13 @@ final class Translation {
 
     /** A whole layout request as the core's question. */
     LayoutQuestion layoutQuestion(LayoutRequest request) {
-        Method method = request.method() == LayoutRequest.Method.EXACT ? Method.EXACT : Method.CHART;
-        TapeDivision division = division(request.tapeDivisionIn());
+        School school = new SchoolTranslation(this).school(request);
         Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = bend(request.bend());
-        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(b, t, method, division))));
+        Optional<Bend> bend = bend(request.bend(), request.bender());
+        Optional<Obstacle> obstacle = new SchoolTranslation(this).obstacle(request.obstacle());
+        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle))));
     }
 
     /** What the core needs to lay a bend out. */
-    record LayoutQuestion(Bend bend, Tooling tooling, Method method, TapeDivision division) {
-        Layout answer() {
-            return Layout.of(bend, tooling, method, division);
-        }
-    }
+    record LayoutQuestion(Job job, Optional<Obstacle> obstacle) {}
 }

@@ -1,9 +1,10 @@
 package lobrik.server.demo;
 
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.random.RandomGenerator;
-import java.util.stream.Collectors;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
@@ -13,41 +14,74 @@ import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
 import lobrik.shape.Piece;
-import lobrik.shape.StubFeatures;
 import lobrik.shop.Reference;
 import lobrik.shop.Tooling;
 
 /**
- * What a made-up person bends, and what an instructor then reads: the mark goes wrong by the person's habit, the piece is
+ * What a made-up person bends, and what an instructor then reads: the marks go wrong by the person's habit, the piece is
  * simulated on the bender as it really is, and the readings are taken to the lines of a tape and to half a degree.
  */
 record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
 
     private static final double READING_SPREAD_IN = 0.035;
+    private static final double TWIST_SPREAD_DEG = 0.9;
     private static final double SPREADS_AT_MOST = 2.5;
 
+    /** Readings of every feature that was asked for, in the order in which they are taken. */
     Map<FeatureId, Quantity> readings(Layout layout, Tooling asItReallyIs) {
-        Mark mark = layout.marks().getFirst();
         double left = person.left(partOfTerm);
-        Length ringed = mark.position()
-                .plus(Length.ofInches(left * (person.markBiasIn() + person.markSpreadIn() * gaussian())));
-        if (random.nextDouble() < person.slips() * left && mark.reference() == Reference.ARROW) {
-            ringed = ringed.plus(asItReallyIs.bender().takeUp());
+        // Whoever rings one mark off does it with all of them; each varies a little besides.
+        Length off = Length.ofInches(left * (person.markBiasIn() + person.markSpreadIn() * gaussian()))
+                .plus(slip(layout, left));
+        List<BendMade> bends = new ArrayList<>();
+        for (Mark mark : layout.marks()) {
+            bends.add(bend(mark, off, left));
         }
-        ringed = ringed.nearest(TapeDivision.SIXTEENTH);
-        double degrees = 90 + left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
-        BendMade made =
-                new BendMade(ringed, mark.reference(), mark.hookTowards(), Angle.ofDegrees(degrees), mark.roll());
-        Piece piece = Piece.simulate(asItReallyIs, layout.cutLength().orElseThrow(), List.of(made));
-        return StubFeatures.of(piece, made).stream().collect(Collectors.toMap(Feature::id, this::read));
+        Piece piece = Piece.simulate(asItReallyIs, layout.cutLength().orElseThrow(), bends);
+        Map<FeatureId, Quantity> readings = new LinkedHashMap<>();
+        for (Feature feature : Features.of(layout.job().bend(), piece)) {
+            if (layout.features().stream().anyMatch(planned -> planned.id() == feature.id())) {
+                readings.put(feature.id(), read(feature));
+            }
+        }
+        return readings;
+    }
+
+    private BendMade bend(Mark mark, Length off, double left) {
+        double degrees = mark.angle().degrees() + left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
+        double twist = mark.number() == 1 ? 0 : left * TWIST_SPREAD_DEG * gaussian();
+        Length ringed = mark.number() == 1 ? off : off.plus(Length.ofInches(left * READING_SPREAD_IN * gaussian()));
+        return new BendMade(
+                mark.position().plus(ringed).nearest(TapeDivision.SIXTEENTH),
+                mark.reference(),
+                mark.hookTowards(),
+                Angle.ofDegrees(degrees),
+                mark.roll().plus(Angle.ofDegrees(twist)));
+    }
+
+    /** The take-up of a stub by the arrow, or the shrink of a bend that has one, is forgotten now and then. */
+    private Length slip(Layout layout, double left) {
+        if (random.nextDouble() >= person.slips() * left) {
+            return Length.ZERO;
+        }
+        boolean byTheArrow = layout.marks().size() == 1
+                && layout.marks().getFirst().reference() == Reference.ARROW
+                && layout.shrink().equals(Length.ZERO);
+        return byTheArrow
+                ? layout.job().tooling().bender().takeUp()
+                : layout.shrink().times(-1);
     }
 
     private Quantity read(Feature feature) {
         return switch (feature.value()) {
-            case Length length when feature.id() == FeatureId.MARK_1 -> length;
-            case Length length ->
-                length.plus(Length.ofInches(READING_SPREAD_IN * gaussian())).nearest(TapeDivision.SIXTEENTH);
+            case Length length when !feature.id().isOfFinishedPiece() -> length;
+            case Length length -> {
+                Length read = length.plus(Length.ofInches(READING_SPREAD_IN * gaussian()))
+                        .nearest(TapeDivision.SIXTEENTH);
+                yield feature.id().isSigned() ? read : read.max(Length.ZERO);
+            }
             case Angle angle -> Angle.ofDegrees(Math.round(angle.degrees() * 2) / 2.0);
         };
     }

@@ -1,21 +1,23 @@
 package lobrik.server.demo;
 
+import static lobrik.server.calc.BendInput.OffsetLayout.BEFORE_OBSTACLE;
 import static lobrik.server.demo.DemoPerson.steady;
 
 import java.util.List;
+import lobrik.server.calc.BendInput;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
 final class DemoCast {
 
-    /** A session's exercise: where in the mocked-up cold store, the leg, the other leg, by the star or the arrow. */
-    record DemoExercise(String place, double legIn, double otherLegIn, boolean byTheStar) {}
+    /** A session's exercise: where in the mocked-up cold store, and what is to be bent there. */
+    record DemoExercise(String place, BendInput bend) {}
 
     private DemoCast() {}
 
     static final List<DemoPerson> FIRST_YEAR = List.of(
             steady("Abel Ferrow", 0.091, 1.26),
             steady("Bettina Crake", 0.065, 0.98),
-            // Forgets the take-up now and then: the leg comes out half a foot long.
+            // Forgets the take-up or the shrink now and then.
             new DemoPerson("Caspian Wold", 0, 0.08, 0, 1.0, 0.3, 0.22),
             steady("Dilara Menn", 0.13, 1.68),
             // Always goes over, and does not get better at it.
@@ -44,13 +46,82 @@ final class DemoCast {
             new DemoPerson("Vesna Korrin", -0.07, 0.04, 0, 0.6, 0.4, 0.02),
             steady("Wilf Okonde", 0.052, 0.7));
 
-    static final List<DemoExercise> EXERCISES = List.of(
-            new DemoExercise("Up from the pump-room box", 12, 18, false),
-            new DemoExercise("Up beside the brine pipe", 14.5, 20, false),
-            new DemoExercise("Up to the defrost switch", 17.625, 22, false),
-            new DemoExercise("Down behind the plinth", 10.25, 24, false),
-            new DemoExercise("Up to the door heater", 21.375, 19.5, true),
-            new DemoExercise("Up by the insulated column", 16.125, 26, false),
-            new DemoExercise("To the alarm box", 13.75, 30, true),
-            new DemoExercise("Under the air duct", 19.8125, 24.5, false));
+    /** Two sessions a week: stubs at first, then the first bends that belong together. The last day begins again. */
+    static final List<DemoExercise> FIRST_YEAR_TERM = List.of(
+            stub("Up from the pump-room box", 12, 18),
+            stub("Up beside the brine pipe", 14.5, 20),
+            stub("Up to the defrost switch", 17.625, 22),
+            stub("Down behind the plinth", 10.25, 24),
+            stubByTheStar("Up to the door heater", 21.375, 19.5),
+            stub("Up by the insulated column", 16.125, 26),
+            new DemoExercise("Round the pump-room door", new BendInput.BackToBack90(13.5, 31.25, 15.0)),
+            stubByTheStar("To the alarm box", 13.75, 30),
+            stub("Under the air duct", 19.8125, 24.5),
+            boxOffset("Into the light switch", 36),
+            stub("Up to the fan isolator", 15.375, 23),
+            new DemoExercise("Between the column and the wall", new BendInput.BackToBack90(12.25, 34.5, 16.5)),
+            offset("Up onto the plinth", 5, 22.5, 40, 70),
+            stub("Down to the sump alarm", 18.125, 21),
+            boxOffset("Into the thermostat", 42),
+            offset("Past the pipe bracket", 4.5, 30, 36, 66));
+
+    /** Once a week: everything that a second-year bends. The last day begins again. */
+    static final List<DemoExercise> SECOND_YEAR_TERM = List.of(
+            saddle4("Over the air duct", 3.25, 11.5, 34, 92),
+            offset("Up onto the plinth", 6, 30, 44, 78),
+            saddle3("Over the brine pipe", 2.375, 30, 64),
+            new DemoExercise(
+                    "Up and across to the junction box",
+                    new BendInput.RollingOffset(4.5, 3.0, 30.0, 40.0, BEFORE_OBSTACLE, 72.0)),
+            new DemoExercise("Up to the lamp over the door", new BendInput.Kick(9.0, 30.0, 44.0, BEFORE_OBSTACLE)),
+            saddle3("Over the drain pipe", 3.5, 34, 70),
+            saddle4("Over the cable tray", 2.5, 9.25, 32, 84),
+            new DemoExercise("Between the two condensers", new BendInput.BackToBack90(14.0, 38.25, 12.75)));
+
+    private static DemoExercise stub(String place, double legIn, double otherLegIn) {
+        return new DemoExercise(place, new BendInput.Stub90(legIn, otherLegIn, BendInput.Placement.ARROW));
+    }
+
+    private static DemoExercise stubByTheStar(String place, double legIn, double otherLegIn) {
+        return new DemoExercise(place, new BendInput.Stub90(legIn, otherLegIn, BendInput.Placement.STAR));
+    }
+
+    private static DemoExercise boxOffset(String place, double overallIn) {
+        return new DemoExercise(place, new BendInput.BoxOffset(0.5, 10.0, 2.5, overallIn));
+    }
+
+    private static DemoExercise offset(
+            String place, double riseIn, double angleDeg, double distanceIn, double overallIn) {
+        return new DemoExercise(
+                place, new BendInput.Offset(riseIn, 0.0, angleDeg, distanceIn, BEFORE_OBSTACLE, overallIn));
+    }
+
+    private static DemoExercise saddle3(String place, double heightIn, double centreIn, double overallIn) {
+        return new DemoExercise(
+                place,
+                new BendInput.Saddle3(
+                        heightIn,
+                        1.0,
+                        22.5,
+                        centreIn,
+                        BendInput.SaddleSpacing.FACTOR,
+                        BendInput.SaddleOrder.CENTRE_FIRST,
+                        overallIn));
+    }
+
+    private static DemoExercise saddle4(
+            String place, double heightIn, double widthIn, double distanceIn, double overallIn) {
+        return new DemoExercise(
+                place,
+                new BendInput.Saddle4(
+                        heightIn,
+                        0.75,
+                        30.0,
+                        widthIn,
+                        0.5,
+                        BendInput.MeasuredTo.NEAR_EDGE,
+                        distanceIn,
+                        BendInput.Placement.ARROW,
+                        overallIn));
+    }
 }

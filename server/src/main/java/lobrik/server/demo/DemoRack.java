@@ -20,10 +20,6 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     /** A bender on the rack: its profile, and its figures as they really are. */
     record Racked(BenderProfile profile, ConduitSize conduit, Bender asItReallyIs) {
 
-        Tooling onPaper() {
-            return new Tooling(new Conduit(conduit.outsideDiameter()), profile.figures());
-        }
-
         Tooling inTruth() {
             return new Tooling(new Conduit(conduit.outsideDiameter()), asItReallyIs);
         }

@@ -7,15 +7,10 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
-import lobrik.bend.Placement;
-import lobrik.bend.Stub90;
 import lobrik.layout.Layout;
-import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -24,8 +19,8 @@ import lobrik.server.account.Account;
 import lobrik.server.account.Role;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.ReadingRow;
-import lobrik.server.calc.BendInput;
 import lobrik.server.calc.BenderInput;
+import lobrik.server.calc.Calculations;
 import lobrik.server.calc.ConduitInput;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.cohort.Centre;
@@ -52,18 +47,27 @@ final class DemoSchool {
             List<Trainee> trainees,
             List<DemoPerson> people,
             UUID instructor,
+            List<DemoExercise> exercises,
             TolerancePreset early,
             TolerancePreset late) {}
 
     private final EntityManager entities;
+    private final Calculations calculations;
     private final Ids ids;
     private final RandomGenerator random;
     private final Instant now;
     private final String passwordHash;
     private final UUID centreId;
 
-    DemoSchool(EntityManager entities, Ids ids, RandomGenerator random, Instant now, String passwordHash) {
+    DemoSchool(
+            EntityManager entities,
+            Calculations calculations,
+            Ids ids,
+            RandomGenerator random,
+            Instant now,
+            String passwordHash) {
         this.entities = entities;
+        this.calculations = calculations;
         this.ids = ids;
         this.random = random;
         this.now = now;
@@ -79,9 +83,21 @@ final class DemoSchool {
         UUID dessa = account("dessa", "Dessa Quillow", Role.INSTRUCTOR, founded);
         DemoRack rack = DemoRack.fill(new GenericShed(entities, ids, centreId));
         Taught first = cohort(
-                "First year", runa, founded, DemoCast.FIRST_YEAR, TolerancePreset.LEARNING, TolerancePreset.SITE);
-        Taught second =
-                cohort("Second year", dessa, founded, DemoCast.SECOND_YEAR, TolerancePreset.SITE, TolerancePreset.SITE);
+                "First year",
+                runa,
+                founded,
+                DemoCast.FIRST_YEAR,
+                DemoCast.FIRST_YEAR_TERM,
+                TolerancePreset.LEARNING,
+                TolerancePreset.SITE);
+        Taught second = cohort(
+                "Second year",
+                dessa,
+                founded,
+                DemoCast.SECOND_YEAR,
+                DemoCast.SECOND_YEAR_TERM,
+                TolerancePreset.SITE,
+                TolerancePreset.SITE);
         term(first, rack, 2);
         term(second, rack, 1);
     }
@@ -97,6 +113,7 @@ final class DemoSchool {
             UUID instructor,
             Instant at,
             List<DemoPerson> people,
+            List<DemoExercise> exercises,
             TolerancePreset early,
             TolerancePreset late) {
         Cohort cohort = new Cohort(ids.next(), centreId, name, Set.of(instructor), at);
@@ -107,7 +124,7 @@ final class DemoSchool {
             entities.persist(trainee);
             trainees.add(trainee);
         }
-        return new Taught(trainees, people, instructor, early, late);
+        return new Taught(trainees, people, instructor, exercises, early, late);
     }
 
     /** All sessions of a cohort, the last of them going on since this morning. */
@@ -123,10 +140,10 @@ final class DemoSchool {
     }
 
     private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
-        DemoExercise set = DemoCast.EXERCISES.get(session % DemoCast.EXERCISES.size());
+        DemoExercise set = cohort.exercises().get(session % cohort.exercises().size());
         TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
         Exercise exercise = exercise(set, bender, preset, cohort.instructor(), start);
-        Layout layout = Layout.of(stub(set), bender.onPaper(), Method.CHART, TapeDivision.SIXTEENTH);
+        Layout layout = calculations.question(exercise.definition()).layout();
         for (int i = 0; i < cohort.trainees().size(); i++) {
             boolean absent = !today && random.nextDouble() < ABSENT;
             // Somebody always joins late and has nothing yet.
@@ -141,16 +158,9 @@ final class DemoSchool {
                 continue;
             }
             DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
-            int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : FeatureId.values().length;
+            int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : Integer.MAX_VALUE;
             attempt(cohort, assignment, preset, measuredAt, bend.readings(layout, bender.inTruth()), readings);
         }
-    }
-
-    private static Stub90 stub(DemoExercise set) {
-        return new Stub90(
-                Length.ofInches(set.legIn()),
-                Optional.of(Length.ofInches(set.otherLegIn())),
-                set.byTheStar() ? Placement.STAR : Placement.ARROW);
     }
 
     private Exercise exercise(DemoExercise set, Racked bender, TolerancePreset preset, UUID instructor, Instant at) {
@@ -166,10 +176,7 @@ final class DemoSchool {
                         figures.minStub().inches(),
                         figures.minStanding().inches(),
                         figures.springback().degrees()),
-                new BendInput.Stub90(
-                        set.legIn(),
-                        set.otherLegIn(),
-                        set.byTheStar() ? BendInput.Placement.STAR : BendInput.Placement.ARROW));
+                set.bend());
         Exercise exercise = new Exercise(
                 ids.next(),
                 centreId,
@@ -194,10 +201,10 @@ final class DemoSchool {
         Attempt attempt = new Attempt(ids.next(), assignment, ToleranceFigures.of(preset), cohort.instructor(), at);
         entities.persist(attempt);
         Instant taken = at;
-        for (FeatureId feature : List.of(FeatureId.values()).subList(0, howMany)) {
+        for (Map.Entry<FeatureId, Quantity> reading :
+                read.entrySet().stream().limit(howMany).toList()) {
             taken = taken.plus(5, ChronoUnit.SECONDS);
-            Quantity value = Objects.requireNonNull(read.get(feature));
-            keep(attempt, feature, value, cohort.instructor(), taken);
+            keep(attempt, reading.getKey(), reading.getValue(), cohort.instructor(), taken);
         }
     }
 

@@ -6,6 +6,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lobrik.server.account.Account;
 import lobrik.server.account.Role;
+import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -26,6 +27,7 @@ class FirstContents implements ApplicationRunner {
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final PasswordEncoder passwords;
+    private final Calculations calculations;
     private final Clock clock;
     private final boolean demo;
     private final String firstPassword;
@@ -34,12 +36,14 @@ class FirstContents implements ApplicationRunner {
             EntityManager entities,
             TransactionTemplate transaction,
             PasswordEncoder passwords,
+            Calculations calculations,
             Clock clock,
             @Value("${lobrik.demo}") boolean demo,
             @Value("${lobrik.first-password:}") String firstPassword) {
         this.entities = entities;
         this.transaction = transaction;
         this.passwords = passwords;
+        this.calculations = calculations;
         this.clock = clock;
         this.demo = demo;
         this.firstPassword = firstPassword;
@@ -66,7 +70,7 @@ class FirstContents implements ApplicationRunner {
         String hash = String.valueOf(passwords.encode(firstPassword));
         if (demo) {
             LOG.info("Loading the demo school");
-            new DemoSchool(entities, ids, random, clock.instant(), hash).load();
+            new DemoSchool(entities, calculations, ids, random, clock.instant(), hash).load();
         } else {
             Centre centre = new Centre(ids.next(), "Our training centre", clock.instant());
             entities.persist(centre);

@@ -61,7 +61,7 @@ public class Exercises {
         if (already != null) {
             return givenAlready(who, already);
         }
-        calculations.question(draft.definition());
+        calculations.layout(draft.definition());
         draft.tolerances().toCore();
         entities.persist(new Exercise(
                 draft.id(),

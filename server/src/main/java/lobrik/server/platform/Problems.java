@@ -3,7 +3,6 @@ package lobrik.server.platform;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import lobrik.fault.Fault;
 import lobrik.fault.Refused;
 import lobrik.measure.RefusedText;
 import org.jspecify.annotations.Nullable;
@@ -39,7 +38,7 @@ class Problems extends ResponseEntityExceptionHandler {
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, String.valueOf(refused.getMessage()));
         problem.setTitle(refused.isWellFormed() ? "This cannot be laid out" : "Some inputs are not good");
         problem.setProperty(
-                "errors", refused.faults().stream().map(Problems::error).toList());
+                "errors", refused.faults().stream().map(FaultAnswer::of).toList());
         return problem;
     }
 
@@ -119,10 +118,6 @@ class Problems extends ResponseEntityExceptionHandler {
                     .append(step.getPropertyName() == null ? String.valueOf(step.getIndex()) : step.getPropertyName());
         }
         return pointer.toString();
-    }
-
-    private static Map<String, Object> error(Fault fault) {
-        return error("/" + fault.input(), fault.code().id(), fault.message());
     }
 
     private static Map<String, Object> error(String pointer, String code, @Nullable String message) {

@@ -31,7 +31,7 @@ class SecurityConfiguration {
     SecurityFilterChain securityFilterChain(HttpSecurity http, SecurityContextRepository contexts) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
-                        .requestMatchers(HttpMethod.POST, "/api/calc/**")
+                        .requestMatchers("/api/calc/**")
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/openapi.json", "/api/status")
                         .permitAll()

@@ -17,10 +17,10 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
-import lobrik.server.calc.LayoutAnswer;
-import lobrik.server.calc.Numbers;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.Judged;
 import org.jspecify.annotations.Nullable;
@@ -47,7 +47,7 @@ class ProgressResource {
     /** Where the deviations of a feature lie: their mean and, with two or more, their standard deviation. */
     record TendencyView(
             String feature,
-            LayoutAnswer.Unit unit,
+            Unit unit,
             int count,
             double bias,
             @Nullable Double spread) {}
@@ -64,7 +64,7 @@ class ProgressResource {
             List<DeviationPoint> deviations) {}
 
     /** The deviation of a feature, and whether it lay within the tolerance that it was judged by. */
-    record DeviationPoint(String feature, LayoutAnswer.Unit unit, double deviation, double tolerance, boolean within) {}
+    record DeviationPoint(String feature, Unit unit, double deviation, double tolerance, boolean within) {}
 
     /** A cohort: its trainees by bench. */
     record CohortProgress(UUID cohortId, String cohortName, List<Row> trainees) {}
@@ -154,7 +154,7 @@ class ProgressResource {
         Judged judged = feature.judged().orElseThrow();
         return new DeviationPoint(
                 feature.id().id(),
-                LayoutAnswer.Unit.of(feature.id()),
+                Unit.of(feature.id()),
                 Numbers.of(judged.deviation()),
                 Numbers.of(feature.tolerance()),
                 judged.band() != Judged.Band.OUTSIDE);
@@ -179,10 +179,6 @@ class ProgressResource {
     private static TendencyView tendency(FeatureId feature, Tendency tendency) {
         Optional<Double> spread = tendency.spread().map(Numbers::of);
         return new TendencyView(
-                feature.id(),
-                LayoutAnswer.Unit.of(feature),
-                tendency.count(),
-                Numbers.of(tendency.bias()),
-                spread.orElse(null));
+                feature.id(), Unit.of(feature), tendency.count(), Numbers.of(tendency.bias()), spread.orElse(null));
     }
 }

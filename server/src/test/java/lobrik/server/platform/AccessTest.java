@@ -24,7 +24,13 @@ class AccessTest {
             "POST /api/calc/layout",
             "POST /api/calc/simulate",
             "POST /api/calc/score",
-            "POST /api/calc/quantity");
+            "POST /api/calc/quantity",
+            "POST /api/calc/clearance",
+            "POST /api/calc/offset-of-marks",
+            "POST /api/calc/calibration",
+            "POST /api/calc/tooling",
+            "POST /api/calc/parallel-runs",
+            "GET /api/calc/tables");
 
     private static Set<String> endpoints(RunningServer.Address server) {
         Set<String> endpoints = new TreeSet<>();

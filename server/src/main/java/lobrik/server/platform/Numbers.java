@@ -1,4 +1,4 @@
-package lobrik.server.calc;
+package lobrik.server.platform;
 
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -19,7 +19,7 @@ public final class Numbers {
     }
 
     /** A number in the interface's unit as the quantity that a feature is measured in. */
-    static Quantity of(FeatureId feature, double number) {
+    public static Quantity of(FeatureId feature, double number) {
         return switch (feature.kind()) {
             case LENGTH -> Length.ofInches(number);
             case ANGLE -> Angle.ofDegrees(number);

@@ -1,0 +1,98 @@
+package lobrik.server.calc;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.layout.Method;
+import lobrik.layout.MultiplierChart;
+import lobrik.layout.RunLimits;
+import lobrik.layout.School;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.shape.Obstacle;
+import org.jspecify.annotations.Nullable;
+
+/** Translates what a request says of the school and of the place: method, card, tape, limits, obstacle. */
+final class SchoolTranslation {
+
+    private final Translation translation;
+
+    SchoolTranslation(Translation translation) {
+        this.translation = translation;
+    }
+
+    School school(LayoutRequest request) {
+        return new School(
+                method(request.method()),
+                chart(request.multipliers()),
+                translation.division(request.tapeDivisionIn()),
+                limits(request.limits()));
+    }
+
+    static Method method(LayoutRequest.@Nullable Method method) {
+        return method == LayoutRequest.Method.EXACT ? Method.EXACT : Method.CHART;
+    }
+
+    MultiplierChart chart(@Nullable List<LayoutRequest.@Nullable MultiplierRow> inputs) {
+        if (inputs == null) {
+            return MultiplierChart.USUAL;
+        }
+        List<MultiplierChart.Row> rows = new ArrayList<>();
+        for (int i = 0; i < inputs.size(); i++) {
+            String at = "multipliers/" + i;
+            translation.required(at, inputs.get(i)).flatMap(row -> row(at, row)).ifPresent(rows::add);
+        }
+        return MultiplierChart.USUAL.with(rows);
+    }
+
+    private Optional<MultiplierChart.Row> row(String at, LayoutRequest.MultiplierRow row) {
+        Optional<Angle> angle = translation.angle(at + "/angleDeg", row.angleDeg());
+        Optional<Double> multiplier = translation.required(at + "/multiplier", row.multiplier());
+        Optional<Double> shrink = translation.required(at + "/shrinkPerInch", row.shrinkPerInch());
+        return angle.flatMap(a -> multiplier.flatMap(m ->
+                shrink.flatMap(s -> translation.built(at, () -> new MultiplierChart.Row(a, m, s)))));
+    }
+
+    private RunLimits limits(LayoutRequest.@Nullable LimitsInput input) {
+        if (input == null) {
+            return RunLimits.USUAL;
+        }
+        Length stick = translation
+                .lengthOr("limits/stickIn", input.stickIn(), RunLimits.USUAL.stick())
+                .orElse(RunLimits.USUAL.stick());
+        Angle mostBends = input.mostBendsDeg() == null
+                ? RunLimits.USUAL.mostBends()
+                : translation.angle("limits/mostBendsDeg", input.mostBendsDeg()).orElse(RunLimits.USUAL.mostBends());
+        Optional<Length> leastRadius = input.leastRadiusIn() == null
+                ? Optional.empty()
+                : translation.length("limits/leastRadiusIn", input.leastRadiusIn());
+        return translation
+                .built("limits", () -> new RunLimits(stick, mostBends, leastRadius))
+                .orElse(RunLimits.USUAL);
+    }
+
+    Optional<Obstacle> obstacle(LayoutRequest.@Nullable ObstacleInput input) {
+        if (input == null) {
+            return Optional.empty();
+        }
+        return translation.required("obstacle/shape", input.shape()).flatMap(shape -> switch (shape) {
+            case ROUND -> round(input);
+            case RECTANGULAR -> rectangular(input);
+        });
+    }
+
+    private Optional<Obstacle> round(LayoutRequest.ObstacleInput input) {
+        Optional<Length> centre = translation.length("obstacle/centreIn", input.centreIn());
+        Optional<Length> diameter = translation.length("obstacle/diameterIn", input.diameterIn());
+        return centre.flatMap(c ->
+                diameter.flatMap(d -> translation.built("obstacle", () -> new Obstacle.Round(c, d))));
+    }
+
+    private Optional<Obstacle> rectangular(LayoutRequest.ObstacleInput input) {
+        Optional<Length> from = translation.length("obstacle/fromIn", input.fromIn());
+        Optional<Length> width = translation.length("obstacle/widthIn", input.widthIn());
+        Optional<Length> height = translation.length("obstacle/heightIn", input.heightIn());
+        return from.flatMap(f -> width.flatMap(w ->
+                height.flatMap(h -> translation.built("obstacle", () -> new Obstacle.Rectangular(f, w, h)))));
+    }
+}

@@ -1,0 +1,28 @@
+package lobrik.server.platform;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/** What a number of the interface is in. */
+public enum Unit {
+    @JsonProperty("in")
+    INCH,
+    @JsonProperty("deg")
+    DEGREE;
+
+    /** The unit of a feature's numbers. */
+    public static Unit of(FeatureId feature) {
+        return feature.kind() == FeatureId.Kind.LENGTH ? INCH : DEGREE;
+    }
+
+    /** The unit of a quantity's number. */
+    public static Unit of(Quantity quantity) {
+        return switch (quantity) {
+            case Length _ -> INCH;
+            case Angle _ -> DEGREE;
+        };
+    }
+}
