@@ -10,6 +10,9 @@ export interface ProblemError {
   message: string;
   /** For typed quantities: what was probably meant. */
   suggestion?: string;
+  /** For what cannot be laid out: the message without its cures, and the cures. */
+  reason?: string;
+  cures?: Schemas['CureAnswer'][];
 }
 
 /** A request that the server turned down (RFC 9457), or a server that did not answer (status 0). */

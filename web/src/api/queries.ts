@@ -1,4 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  skipToken,
+  useMutation,
+  useQueries,
+  useQuery,
+  useQueryClient,
+  type UseQueryResult,
+} from '@tanstack/react-query';
 import { api, body, type Problem, type Schemas } from './client';
 
 export type LayoutRequest = Schemas['LayoutRequest'];
@@ -42,23 +49,31 @@ export function useShed() {
   });
 }
 
-/** What was typed, as a number of inches or degrees. Empty text asks nothing. */
-export function useQuantity(kind: 'length' | 'angle', text: string, bare: BareUnit) {
-  return useQuery<Schemas['QuantityAnswer'], Problem>({
-    queryKey: ['quantity', kind, text, bare],
-    queryFn: () => body(api.POST('/api/calc/quantity', { body: { kind, text, bare } })),
-    enabled: text.trim() !== '',
-    retry: false,
-    staleTime: Infinity,
-  });
+/** A text in a field that takes a length or an angle. */
+export interface Typed {
+  kind: 'length' | 'angle';
+  text: string;
+  bare: BareUnit;
+}
+
+/** What was typed into some fields, as numbers of inches or degrees, in their order. Empty text asks nothing. */
+export function useQuantities(typed: readonly Typed[]): UseQueryResult<Schemas['QuantityAnswer'], Problem>[] {
+  return useQueries({
+    queries: typed.map(({ kind, text, bare }) => ({
+      queryKey: ['quantity', kind, text, bare],
+      queryFn: () => body(api.POST('/api/calc/quantity', { body: { kind, text, bare } })),
+      enabled: text.trim() !== '',
+      retry: false,
+      staleTime: Infinity,
+    })),
+  }) as UseQueryResult<Schemas['QuantityAnswer'], Problem>[];
 }
 
 /** A bend laid out. */
 export function useLayout(request: LayoutRequest | undefined) {
   return useQuery<LayoutAnswer, Problem>({
     queryKey: ['layout', request],
-    queryFn: () => body(api.POST('/api/calc/layout', { body: request ?? {} })),
-    enabled: request !== undefined,
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/layout', { body: request })),
     retry: false,
     staleTime: Infinity,
   });

@@ -3,6 +3,7 @@ import { FigureSpans } from '../entry/Figure';
 import { quantityParts, quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
+import { spread } from './runSpots';
 import { tapeLines } from './tape';
 import { useSize } from './useSize';
 
@@ -15,6 +16,7 @@ interface StripProps {
 }
 
 const SIDE = 34;
+const NARROW_PX = 600;
 
 /** The straight conduit with its rings, the tape beneath it, and what goes on each ring. */
 export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: StripProps) {
@@ -51,6 +53,16 @@ function StripDrawing({
   const top = Math.round(height * 0.44);
   const tapeTop = top + tube + 5;
   const cut = plan.cutLengthIn ?? undefined;
+  // Several rings: their flags make room for one another, and for the cut length at the end.
+  const flags =
+    plan.marks.length > 1
+      ? spread(
+          plan.marks.map((mark) => x(mark.positionIn)),
+          flagWidth(width),
+          flagWidth(width) / 2 + 2,
+          width - flagWidth(width) / 2 - (cut === undefined || width < NARROW_PX ? 2 : 132),
+        )
+      : undefined;
   const described = [
     `Straight conduit${cut === undefined ? '' : `, cut ${quantityText(cut, 'in', display)}`}.`,
     ...plan.marks.map(
@@ -119,7 +131,7 @@ function StripDrawing({
         top={tapeTop}
         height={height - tapeTop - 2}
       />
-      {plan.marks.every((mark) => x(mark.positionIn) > 130) && (
+      {plan.marks.length === 1 && plan.marks.every((mark) => x(mark.positionIn) > 130) && (
         <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
           datum end
         </Label>
@@ -140,8 +152,16 @@ function StripDrawing({
           className="line-bold"
         />
       ))}
-      {plan.marks.map((mark) => (
-        <Ring key={mark.number} mark={mark} x={x(mark.positionIn)} top={top} tube={tube} width={width} />
+      {plan.marks.map((mark, i) => (
+        <Ring
+          key={mark.number}
+          mark={mark}
+          x={x(mark.positionIn)}
+          top={top}
+          tube={tube}
+          width={width}
+          flagX={flags?.[i]}
+        />
       ))}
     </svg>
   );
@@ -153,17 +173,20 @@ function Ring({
   top,
   tube,
   width,
+  flagX,
 }: {
   mark: LayoutAnswer['marks'][number];
   x: number;
   top: number;
   tube: number;
   width: number;
+  /** Middle of its flag, where several share the strip. */
+  flagX: number | undefined;
 }) {
   const display = useDisplayUnit();
   const towards = mark.hookTowards === 'datum' ? -1 : 1;
   // The flag flies to the side that has room for it.
-  const narrow = width < 600;
+  const narrow = width < NARROW_PX;
   const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
   const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
   return (
@@ -177,28 +200,65 @@ function Ring({
         className="line-medium"
       />
       <HookSign x={x} y={top + tube / 2} towards={towards} />
-      <circle cx={x} cy={top - 29} r={12} fill="var(--color-base-content)" />
+      {flagX === undefined ? (
+        <>
+          <RingNumber x={x} y={top - 29} number={mark.number} />
+          <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
+            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+            <tspan fontSize={15} dx={10} fontWeight={500}>
+              {narrow
+                ? `${mark.reference} ${arrow}`
+                : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
+            </tspan>
+          </Label>
+        </>
+      ) : (
+        <>
+          <line
+            x1={x}
+            y1={top - 18}
+            x2={flagX}
+            y2={top - 30}
+            stroke="var(--color-base-content)"
+            className="line-thin"
+          />
+          <RingNumber x={flagX - flagWidth(width) / 2 + 14} y={top - 38} number={mark.number} />
+          <Label at={{ x: flagX - flagWidth(width) / 2 + 29, y: top - 38 }} size={narrow ? 17 : 27} anchor="start">
+            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+            {!narrow && (
+              <tspan fontSize={15} dx={7} fontWeight={500}>
+                {mark.reference} {arrow}
+              </tspan>
+            )}
+          </Label>
+        </>
+      )}
+    </g>
+  );
+}
+
+function RingNumber({ x, y, number }: { x: number; y: number; number: number }) {
+  return (
+    <>
+      <circle cx={x} cy={y} r={12} fill="var(--color-base-content)" />
       <text
         x={x}
-        y={top - 28}
+        y={y + 1}
         fontSize={15}
         textAnchor="middle"
         dominantBaseline="central"
         fill="var(--halo)"
         className="figures"
       >
-        {mark.number}
+        {number}
       </text>
-      <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
-        <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
-        <tspan fontSize={15} dx={10} fontWeight={500}>
-          {narrow
-            ? `${mark.reference} ${arrow}`
-            : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
-        </tspan>
-      </Label>
-    </g>
+    </>
   );
+}
+
+/** Room for the flag of one of several rings. */
+function flagWidth(width: number): number {
+  return width < NARROW_PX ? 84 : 196;
 }
 
 /** The middle of the larger part of an arc that its ring leaves free. */

@@ -1,17 +1,19 @@
 import { Check, Delete } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useDisplayUnit } from '../frame/signedIn';
-import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction } from './typing';
+import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction, typeMinus } from './typing';
 
 interface PadProps {
   kind: 'length' | 'angle';
+  /** What is typed can be less than nothing: a minus stands where the point is otherwise. */
+  signed?: boolean;
   text: string;
   onText: (text: string) => void;
   onEnter: () => void;
 }
 
 /** Big keys for a gloved finger: whole figures, then one tap for the fraction. */
-export function Pad({ kind, text, onText, onEnter }: PadProps) {
+export function Pad({ kind, signed = false, text, onText, onEnter }: PadProps) {
   const inches = useDisplayUnit() === 'in' && kind === 'length';
   return (
     <div className="grid grid-cols-4 gap-1" role="group" aria-label="Number pad">
@@ -32,12 +34,12 @@ export function Pad({ kind, text, onText, onEnter }: PadProps) {
       >
         <Delete aria-hidden="true" className="mx-auto" />
       </Key>
-      {['4', '5', '6', '.'].map((digit) => (
+      {['4', '5', '6', signed ? '−' : '.'].map((digit) => (
         <Key
           key={digit}
           label={digit}
           onPress={() => {
-            onText(typeDigit(text, digit));
+            onText(digit === '−' ? typeMinus(text) : typeDigit(text, digit));
           }}
         />
       ))}

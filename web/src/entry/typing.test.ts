@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction } from './typing';
+import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction, typeMinus } from './typing';
 
 describe('the fraction pad', () => {
   it('takes two digits and one tap for 14 3/8', () => {
@@ -22,5 +22,13 @@ describe('the fraction pad', () => {
     expect(SIXTEENTHS).toHaveLength(15);
     expect(SIXTEENTHS.slice(0, 4)).toEqual(['1/16', '1/8', '3/16', '1/4']);
     expect(SIXTEENTHS[7]).toBe('1/2');
+  });
+});
+
+describe('the minus key', () => {
+  it('stands before the figure, and goes again', () => {
+    expect(typeMinus('1/8')).toBe('−1/8');
+    expect(typeMinus('−1/8')).toBe('1/8');
+    expect(typeFraction(typeMinus(''), '3/16')).toBe('− 3/16');
   });
 });

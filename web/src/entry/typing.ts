@@ -13,6 +13,11 @@ export function typeFraction(text: string, fraction: string): string {
   return whole === '' ? fraction : `${whole} ${fraction}`;
 }
 
+/** Puts a minus before what is there, or takes it away. */
+export function typeMinus(text: string): string {
+  return text.startsWith('−') ? text.slice(1) : `−${text}`;
+}
+
 /** Takes the last step back: a whole fraction, or one digit. */
 export function typeBackspace(text: string): string {
   return FRACTION_AT_END.test(text) ? text.replace(FRACTION_AT_END, '') : text.slice(0, -1);

@@ -9,8 +9,9 @@ import {
   useOpenAttempt,
   type NewReading,
 } from '../api/queries';
-import { StubElevation } from '../drawing/StubElevation';
-import type { StubPlace } from '../drawing/stubSpots';
+import { kindOf } from '../bends/kinds';
+import { Elevation } from '../drawing/Elevation';
+import { kindOfAttempt, ringsRead } from './attempts';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
 import { Header } from '../frame/Header';
@@ -47,6 +48,8 @@ function Bench({ attempt }: { attempt: Attempt }) {
   const keyOf = useReadingKeys();
   const activeFeature = attempt.features.find(({ id }) => id === active);
   const complete = attempt.score != null;
+  const kind = kindOfAttempt(attempt);
+  const bends = attempt.plan.marks.length;
   const setText = (id: string, text: string) => {
     keep.reset();
     setTexts((before) => ({ ...before, [id]: text }));
@@ -67,14 +70,12 @@ function Bench({ attempt }: { attempt: Attempt }) {
       },
     });
   };
-  const place = (id: StubPlace) => {
-    const feature = attempt.features.find((each) => each.id === id);
-    if (feature === undefined) {
-      return undefined;
-    }
+  const place = (feature: Feature) => {
+    const { id } = feature;
     return (
       <ReadingPlace
         feature={feature}
+        bends={bends}
         text={texts[id] ?? ''}
         active={active === id}
         problem={active === id ? keep.error : null}
@@ -90,7 +91,6 @@ function Bench({ attempt }: { attempt: Attempt }) {
       />
     );
   };
-  const madeMark = attempt.features.find(({ id }) => id === 'mark1')?.reading?.value;
   return (
     <div className="flex h-full sm:min-h-[38rem] flex-col">
       <Header
@@ -110,13 +110,13 @@ function Bench({ attempt }: { attempt: Attempt }) {
         </Link>
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
-        <div className="min-h-[16rem] min-w-0 flex-1 sm:min-h-[22rem]">
-          <StubElevation
-            asked={attempt.plan.shape.centreline}
+        <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${bends === 1 ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
+          <Elevation
+            kind={kind}
+            plan={attempt.plan}
             outsideDiameter={attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1}
-            markIn={attempt.plan.marks[0]?.positionIn ?? 0}
-            description={`Stub ninety of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id)).join(', ')}`}
-            at={{ leg: place('leg'), otherLeg: place('otherLeg'), angle1: place('angle1'), mark1: place('mark1') }}
+            description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}
+            at={Object.fromEntries(attempt.features.map((feature) => [feature.id, place(feature)]))}
           />
         </div>
         <MeasurePanel
@@ -129,6 +129,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
                 key={activeFeature.id}
                 inputRef={focusOnMount}
                 feature={activeFeature}
+                bends={bends}
                 text={texts[activeFeature.id] ?? ''}
                 problem={keep.error}
                 onText={(text) => {
@@ -160,7 +161,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
           plan={attempt.plan}
           outsideDiameter={attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1}
           divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
-          madeMarks={madeMark === undefined ? [] : [madeMark]}
+          madeMarks={ringsRead(attempt)}
         />
       </div>
     </div>

@@ -6,9 +6,12 @@ import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { useNarrow } from '../frame/narrow';
+import { FeatureTag } from './FeatureTag';
 
 interface ReadingPlaceProps {
   feature: Feature;
+  /** How many bends the piece has: with more than one, only the reading in hand has a field on the drawing. */
+  bends: number;
   text: string;
   active: boolean;
   problem: Problem | null;
@@ -18,7 +21,16 @@ interface ReadingPlaceProps {
 }
 
 /** A feature's place on the drawing: a field until it is read, then the reading with its deviation. */
-export function ReadingPlace({ feature, text, active, problem, onText, onActivate, onEnter }: ReadingPlaceProps) {
+export function ReadingPlace({
+  feature,
+  bends,
+  text,
+  active,
+  problem,
+  onText,
+  onActivate,
+  onEnter,
+}: ReadingPlaceProps) {
   const input = useRef<HTMLInputElement>(null);
   // Before anything is painted: what is typed on sight must not be lost.
   useLayoutEffect(() => {
@@ -27,6 +39,9 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
     }
   }, [active]);
   const narrow = useNarrow();
+  if (bends > 1 && (narrow || !active || feature.reading != null)) {
+    return <FeatureTag feature={feature} active={active} text={text} onActivate={onActivate} />;
+  }
   if (narrow && feature.reading == null) {
     return <PlaceButton feature={feature} active={active} text={text} onActivate={onActivate} />;
   }
@@ -34,7 +49,7 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
     return (
       <div className="rounded-field bg-base-100/90 px-2 text-center leading-tight">
         <span className="block text-sm">
-          {featureName(feature.id)}{' '}
+          {featureName(feature.id, bends)}{' '}
           <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
         </span>
         <Figure
@@ -49,6 +64,7 @@ export function ReadingPlace({ feature, text, active, problem, onText, onActivat
   return (
     <ReadingField
       feature={feature}
+      bends={bends}
       text={text}
       problem={problem}
       onText={onText}
@@ -76,7 +92,7 @@ function PlaceButton({
         active ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
       }`}
     >
-      {featureName(feature.id)} <span className="figures">{text}</span>
+      {featureName(feature.id, 1)} <span className="figures">{text}</span>
     </button>
   );
 }
@@ -89,6 +105,7 @@ type ReadingFieldProps = Omit<ReadingPlaceProps, 'active'> & {
 /** The field of a reading, with what is asked for beside its name. */
 export function ReadingField({
   feature,
+  bends,
   text,
   problem,
   onText,
@@ -99,7 +116,7 @@ export function ReadingField({
 }: ReadingFieldProps) {
   return (
     <QuantityField
-      label={featureName(feature.id)}
+      label={featureName(feature.id, bends)}
       kind={feature.unit === 'deg' ? 'angle' : 'length'}
       text={text}
       onText={onText}

@@ -21,7 +21,7 @@ export default function Progress() {
     <div className="flex h-full flex-col">
       <Header
         title={trainee.data?.fullName ?? 'Progress'}
-        about={trainee.data === undefined ? 'Stub nineties' : <Standing progress={trainee.data} />}
+        about={trainee.data === undefined ? 'Who bends what, and how well' : <Standing progress={trainee.data} />}
       >
         {traineeId === undefined ? (
           <CohortChoice {...room} />
@@ -47,7 +47,7 @@ export default function Progress() {
 function Standing({ progress }: { progress: Schemas['TraineeProgress'] }) {
   return (
     <>
-      Stub nineties: {progress.attempts} measured, {progress.passes} passed
+      {progress.attempts} pieces measured, {progress.passes} passed
     </>
   );
 }

@@ -1,22 +1,24 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Problem, Schemas } from '../api/client';
-import { useLayout, useQuantity, useShed } from '../api/queries';
-import { StubElevation } from '../drawing/StubElevation';
+import { useLayout, useQuantities, useShed } from '../api/queries';
+import { type InputField, kindOf } from '../bends/kinds';
+import { Elevation } from '../drawing/Elevation';
 import { Strip } from '../drawing/Strip';
+import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
-import { quantityText } from '../entry/figures';
+import { type DisplayUnit, quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
-import { bendersFor, type Draft, firstDraft, inUnit, layoutRequest } from './draft';
+import { bendersFor, type Draft, firstDraft, inUnit, layoutRequest, type Sizes } from './draft';
 import { GiveOut } from './GiveOut';
 import { Notices } from './Notices';
-import { SetPanel } from './SetPanel';
+import { type FieldProps, SetPanel } from './SetPanel';
 import { useLastGood } from './useLastGood';
 
-/** The setting desk: a stub ninety with its inputs on the drawing, live as numbers change. */
+/** The setting desk: a bend with its inputs on the drawing, live as numbers change. */
 export default function SetDesk() {
   const shed = useShed();
   if (shed.data === undefined) {
@@ -40,63 +42,28 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
       return fitting.some(({ id }) => id === next.benderId) ? next : { ...next, benderId: fitting[0]?.id ?? '' };
     });
   };
-  const leg = useQuantity('length', draft.legText, draft.unit);
-  const otherLeg = useQuantity('length', draft.otherLegText, draft.unit);
-  const otherIsOpen = draft.otherLegText.trim() === '';
-  if (draft.unit !== unit && leg.data !== undefined && (otherIsOpen || otherLeg.data !== undefined)) {
-    setDraft(inUnit(draft, unit, leg.data.value, otherLeg.data?.value));
+  const { sizes, problems } = useSizes(draft);
+  const bend = kindOf(draft.kind);
+  const request = layoutRequest(shed, draft, sizes);
+  if (draft.unit !== unit && request !== undefined) {
+    setDraft(inUnit(draft, unit, sizes));
   }
-  const request =
-    otherIsOpen || otherLeg.data !== undefined
-      ? layoutRequest(shed, draft, leg.data?.value, otherIsOpen ? undefined : otherLeg.data?.value)
-      : undefined;
   const layout = useLayout(request);
-  const plan = useLastGood(layout.data);
-  const conduit = shed.conduits.find(({ id }) => id === draft.conduitId);
-  const diameter = conduit?.figures.outsideDiameterIn ?? 1;
-  const problemOf = (pointer: string, typed: Problem | null): Problem | null =>
-    typed ?? (layout.error?.errors.some((error) => error.pointer === pointer) === true ? layout.error : null);
-  const nudge = (value: number | undefined, to: (text: string) => void) => (steps: 1 | -1) => {
-    if (value !== undefined) {
-      to(quantityText(Math.max(0, value + steps * draft.divisionIn), 'in', unit, { lines: 32 }));
-    }
-  };
-  const setLeg = (legText: string) => {
-    change({ legText });
-  };
-  const setOther = (otherLegText: string) => {
-    change({ otherLegText });
-  };
-  const legField = {
-    label: 'Leg',
-    kind: 'length' as const,
-    text: draft.legText,
-    onText: setLeg,
-    problem: problemOf('/bend/legIn', leg.error),
-    onNudge: nudge(leg.data?.value, setLeg),
-  };
-  const otherField = {
-    label: 'Other leg',
-    kind: 'length' as const,
-    text: draft.otherLegText,
-    onText: setOther,
-    problem: problemOf('/bend/otherLegIn', otherLeg.error),
-    onNudge: nudge(otherLeg.data?.value, setOther),
-    optional: true,
-  };
-  // On a phone the fields stand below the drawing, which has only room for figures.
-  const onDrawing = (field: typeof legField, value: number | undefined) =>
-    narrow ? (
-      <span className="bg-base-100/85 px-1 text-2xl">
-        {value === undefined || field.text.trim() === '' ? field.label : <Figure value={value} unit="in" />}
-      </span>
-    ) : (
-      <QuantityField {...field} place="drawing" />
-    );
+  // Another kind of bend has nothing in common with the last drawing.
+  const plan = useLastGood(layout.data, draft.kind);
+  const diameter = shed.conduits.find(({ id }) => id === draft.conduitId)?.figures.outsideDiameterIn ?? 1;
+  const fields = new Map(
+    bend.inputs.map((input) => [
+      input.name,
+      fieldOf(input, draft, sizes[input.name], problems[input.name] ?? null, layout.error, unit, (text) => {
+        setDraft((before) => ({ ...before, texts: { ...before.texts, [input.name]: text } }));
+      }),
+    ]),
+  );
   const stale = layout.data === undefined;
   return (
-    <div className="flex h-full min-h-[46rem] sm:min-h-[38rem] flex-col">
-      <Header title="Set" about="Stub ninety">
+    <div className="flex h-full min-h-[46rem] flex-col sm:min-h-[38rem]">
+      <Header title="Set" about={bend.name}>
         <input
           value={draft.title}
           aria-label="Title"
@@ -116,34 +83,23 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
         <div className="relative min-h-[18rem] min-w-0 flex-1 sm:min-h-[22rem]">
           {plan !== undefined && (
-            <StubElevation
-              asked={plan.shape.centreline}
+            <Elevation
+              kind={draft.kind}
+              plan={plan}
               outsideDiameter={diameter}
-              markIn={plan.marks[0]?.positionIn ?? 0}
-              description={describe(plan, unit)}
-              at={{
-                leg: onDrawing(legField, leg.data?.value),
-                otherLeg: onDrawing(otherField, otherLeg.data?.value),
-                angle1: <span className="figures text-[1.9rem]">90°</span>,
-                mark1: plan.marks[0] !== undefined && (
-                  <span className="bg-base-100/80 text-lg whitespace-nowrap">
-                    ring at <Figure value={plan.marks[0].positionIn} unit="in" className="text-[1.75rem]" />
-                  </span>
-                ),
-              }}
+              description={describe(bend.name, plan, unit)}
+              at={places(plan, bend.inputs, fields, sizes, narrow)}
             />
           )}
-          <Notices plan={plan} problem={layout.error} />
+          <Notices
+            plan={plan}
+            problem={layout.error}
+            onCure={(cure) => {
+              setDraft((before) => cured(before, cure, unit));
+            }}
+          />
         </div>
-        <SetPanel
-          shed={shed}
-          draft={draft}
-          change={change}
-          plan={plan}
-          problem={layout.error}
-          legField={legField}
-          otherField={otherField}
-        />
+        <SetPanel shed={shed} draft={draft} change={change} plan={plan} problem={layout.error} fields={fields} />
       </div>
       <div className="h-[8.6rem] shrink-0 border-t border-base-300 bg-base-100">
         {plan !== undefined && <Strip plan={plan} outsideDiameter={diameter} divisionIn={draft.divisionIn} />}
@@ -152,10 +108,111 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
   );
 }
 
-function describe(plan: Schemas['LayoutAnswer'], unit: 'in' | 'mm'): string {
+/** What the inputs of the draft's kind are as sizes, and why some are none. */
+function useSizes(draft: Draft): { sizes: Sizes; problems: Readonly<Record<string, Problem | null>> } {
+  const { inputs } = kindOf(draft.kind);
+  const read = useQuantities(
+    inputs.map(({ name, kind }) => ({ kind, text: draft.texts[name] ?? '', bare: draft.unit })),
+  );
+  return {
+    sizes: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.data?.value])),
+    problems: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.error ?? null])),
+  };
+}
+
+function fieldOf(
+  input: InputField,
+  draft: Draft,
+  size: number | undefined,
+  typed: Problem | null,
+  layout: Problem | null,
+  unit: DisplayUnit,
+  onText: (text: string) => void,
+): FieldProps {
+  const concerned = layout?.errors.some(({ pointer }) => pointer === `/bend/${input.name}`) === true;
+  return {
+    label: input.label,
+    kind: input.kind,
+    text: draft.texts[input.name] ?? '',
+    onText,
+    problem: typed ?? (concerned ? layout : null),
+    onNudge: (steps) => {
+      if (size !== undefined) {
+        const step = input.kind === 'angle' ? 0.5 : draft.divisionIn;
+        onText(sizeText(Math.max(0, size + steps * step), input.kind, unit));
+      }
+    },
+    optional: input.optional === true,
+  };
+}
+
+/** A size as somebody would type it. */
+function sizeText(size: number, kind: 'length' | 'angle', unit: DisplayUnit): string {
+  return kind === 'angle' ? String(size) : quantityText(size, 'in', unit, { lines: 32 });
+}
+
+/** The draft with a cure applied: an input's size, or one of the choices. */
+function cured(draft: Draft, cure: Schemas['CureAnswer'], unit: DisplayUnit): Draft {
+  const name = cure.pointer.split('/').at(-1) ?? '';
+  if (cure.pointer === '/method') {
+    return { ...draft, method: cure.option === 'exact' ? 'exact' : 'chart' };
+  }
+  if (cure.value != null) {
+    const text = sizeText(cure.value, cure.unit === 'deg' ? 'angle' : 'length', unit);
+    return { ...draft, texts: { ...draft.texts, [name]: text } };
+  }
+  return cure.option == null ? draft : { ...draft, choices: { ...draft.choices, [name]: cure.option } };
+}
+
+/**
+ * What stands at each dimension of the drawing: the input it comes from, else what the marks will give. Several rings have
+ * their figures on the strip. On a phone the fields stand below, and the drawing has only room for figures.
+ */
+function places(
+  plan: Schemas['LayoutAnswer'],
+  inputs: readonly InputField[],
+  fields: ReadonlyMap<string, FieldProps>,
+  sizes: Sizes,
+  narrow: boolean,
+): Record<string, ReactNode> {
+  const bends = plan.marks.length;
+  const places: Record<string, ReactNode> = {};
+  for (const { id, unit, predicted } of plan.features) {
+    const input = inputs.find(({ at }) => at === id);
+    const field = input === undefined ? undefined : fields.get(input.name);
+    if (bends === 1 && id === 'mark1') {
+      places[id] = (
+        <span className="bg-base-100/80 text-lg whitespace-nowrap">
+          ring at <Figure value={predicted} unit={unit} className="text-[1.75rem]" />
+        </span>
+      );
+    } else if (field !== undefined && input !== undefined) {
+      places[id] = narrow ? (
+        <span className="bg-base-100/85 px-1 text-2xl">
+          {sizes[input.name] === undefined ? field.label : <Figure value={sizes[input.name] ?? 0} unit={unit} />}
+        </span>
+      ) : (
+        <QuantityField {...field} place="drawing" />
+      );
+    } else if (bends === 1) {
+      places[id] = <Figure value={predicted} unit={unit} className="text-[1.9rem]" />;
+    } else if (!id.startsWith('mark') && id !== 'dogLeg' && id !== 'tailLift') {
+      places[id] = (
+        <span className="block bg-base-100/85 px-1 text-center leading-none whitespace-nowrap">
+          <span className="block text-sm">{featureName(id)}</span>
+          <Figure value={predicted} unit={unit} className="text-[1.6rem] max-sm:text-xl" />
+        </span>
+      );
+    }
+  }
+  // An open far end has no dimension yet to stand on.
+  return places;
+}
+
+function describe(name: string, plan: Schemas['LayoutAnswer'], unit: DisplayUnit): string {
   const figures = plan.features.map(
     ({ id, unit: of, target, predicted }) =>
-      `${id}: asked ${quantityText(target, of, unit)}, the marks will give ${quantityText(predicted, of, unit, { lines: 32 })}`,
+      `${featureName(id, plan.marks.length)}: asked ${quantityText(target, of, unit)}, the marks will give ${quantityText(predicted, of, unit, { lines: 32 })}`,
   );
-  return `Stub ninety standing on the floor. ${figures.join('. ')}.`;
+  return `${name}. ${figures.join('. ')}.`;
 }

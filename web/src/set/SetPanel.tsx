@@ -1,13 +1,14 @@
-import type { ComponentProps } from 'react';
+import { type ComponentProps, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import { Figure } from '../entry/Figure';
-import { featureName } from '../entry/features';
+import { kindOf, KINDS } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
-import { bendersFor, DIVISIONS, type Draft } from './draft';
+import { bendersFor, chosen, DIVISIONS, type Draft, withKind } from './draft';
+import { Outcome } from './Outcome';
+import { Steps } from './Steps';
 
-type FieldProps = Omit<ComponentProps<typeof QuantityField>, 'place'>;
+export type FieldProps = Omit<ComponentProps<typeof QuantityField>, 'place'>;
 
 interface SetPanelProps {
   shed: Schemas['Shed'];
@@ -15,30 +16,72 @@ interface SetPanelProps {
   change: (part: Partial<Draft>) => void;
   plan: LayoutAnswer | undefined;
   problem: Problem | null;
-  legField: FieldProps;
-  otherField: FieldProps;
+  /** The kind's inputs by name, as they also stand on the drawing. */
+  fields: ReadonlyMap<string, FieldProps>;
 }
 
-/** The same inputs as on the drawing, as a list, with what they come to. */
-export function SetPanel({ shed, draft, change, plan, problem, legField, otherField }: SetPanelProps) {
+const SIDES = [
+  { value: 'inputs', name: 'Inputs' },
+  { value: 'outcome', name: 'Comes out' },
+  { value: 'steps', name: 'Bending' },
+] as const;
+
+/** The same inputs as on the drawing, as a list; what they come to; and how it is bent. */
+export function SetPanel({ shed, draft, change, plan, problem, fields }: SetPanelProps) {
+  const [side, setSide] = useState<(typeof SIDES)[number]['value']>('inputs');
+  const shown = problem === null ? plan : undefined;
   return (
     <aside
       aria-label="Inputs"
-      className="flex w-full shrink-0 flex-col gap-2.5 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
+      className="flex w-full shrink-0 flex-col gap-2 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
     >
-      <div className="grid grid-cols-2 items-start gap-2">
-        <QuantityField {...legField} place="list" />
-        <QuantityField {...otherField} place="list" />
+      <Choice label="Shown" options={SIDES} value={side} onChange={setSide} />
+      {side === 'inputs' && <Inputs shed={shed} draft={draft} change={change} fields={fields} />}
+      {side === 'outcome' && shown !== undefined && (
+        <Outcome plan={shown} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
+      )}
+      {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
+      {side !== 'inputs' && shown === undefined && <p className="text-lg">It cannot be laid out like this.</p>}
+      <Cautions cautions={shed.cautions} />
+    </aside>
+  );
+}
+
+function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'draft' | 'change' | 'fields'>) {
+  const { inputs, choices } = kindOf(draft.kind);
+  return (
+    <>
+      <Select
+        label="Bend"
+        value={draft.kind}
+        onChange={(kind) => {
+          change(withKind(draft, kindOf(kind).kind));
+        }}
+        options={KINDS.map(({ kind, name }) => ({ value: kind, name }))}
+      />
+      <div className="grid grid-cols-2 items-start gap-x-2 gap-y-1.5">
+        {inputs.map(({ name }) => {
+          const field = fields.get(name);
+          return field === undefined ? null : <QuantityField key={name} {...field} place="list" />;
+        })}
       </div>
+      {choices.map(({ name, label, options }) => (
+        <Choice
+          key={name}
+          label={label}
+          options={options}
+          value={chosen(draft, name, options)}
+          onChange={(value) => {
+            change({ choices: { ...draft.choices, [name]: value } });
+          }}
+        />
+      ))}
       <Choice
-        label="Placed by"
-        options={[
-          { value: 'arrow', name: 'By the arrow' },
-          { value: 'star', name: 'By the star' },
-        ]}
-        value={draft.placement}
-        onChange={(placement) => {
-          change({ placement });
+        label="Method"
+        options={METHODS}
+        value={draft.method}
+        onChange={(method) => {
+          change({ method });
         }}
       />
       <div className="grid grid-cols-2 gap-x-2 gap-y-2">
@@ -75,13 +118,14 @@ export function SetPanel({ shed, draft, change, plan, problem, legField, otherFi
           options={DIVISIONS}
         />
       </div>
-      {plan !== undefined && problem === null && (
-        <Comes plan={plan} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
-      )}
-      <Cautions cautions={shed.cautions} />
-    </aside>
+    </>
   );
 }
+
+const METHODS = [
+  { value: 'chart', name: 'By the chart' },
+  { value: 'exact', name: 'Exact' },
+] as const;
 
 function Select({
   label,
@@ -111,50 +155,6 @@ function Select({
         ))}
       </select>
     </label>
-  );
-}
-
-/** What the marks come to: asked, and predicted by the simulation of the rounded marks. */
-function Comes({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderView'] | undefined }) {
-  return (
-    <table className="w-full leading-snug">
-      <caption className="sr-only">What the marks will give</caption>
-      <thead>
-        <tr className="text-left text-sm">
-          <th className="font-normal">What the marks give</th>
-          <th className="text-right font-normal">asked</th>
-          <th className="text-right font-normal">comes out</th>
-        </tr>
-      </thead>
-      <tbody>
-        {plan.features.map((feature) => (
-          <tr key={feature.id} className="border-t border-base-300">
-            <th scope="row" className="py-0.5 text-left font-normal">
-              {featureName(feature.id)}
-            </th>
-            <td className="text-right text-xl leading-snug">
-              <Figure value={feature.target} unit={feature.unit} />
-            </td>
-            <td className="text-right text-xl leading-snug">
-              <Figure value={feature.predicted} unit={feature.unit} />
-            </td>
-          </tr>
-        ))}
-        {bender !== undefined && (
-          <tr className="border-t border-base-300">
-            <th scope="row" className="py-0.5 text-left font-normal">
-              Take-up, gain
-            </th>
-            <td className="text-right text-xl leading-snug">
-              <Figure value={bender.figures.takeUpIn ?? 0} unit="in" />
-            </td>
-            <td className="text-right text-xl leading-snug">
-              <Figure value={bender.gainIn} unit="in" />
-            </td>
-          </tr>
-        )}
-      </tbody>
-    </table>
   );
 }
 

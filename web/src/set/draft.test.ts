@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import openapi from '../../openapi.json';
 import type { Schemas } from '../api/client';
-import { bendersFor, DIVISIONS, firstDraft, inUnit, layoutRequest } from './draft';
+import { KINDS, kindOf } from '../bends/kinds';
+import { bendersFor, chosen, DIVISIONS, firstDraft, inUnit, layoutRequest, withKind } from './draft';
 
 const shed: Schemas['Shed'] = {
   conduits: [
@@ -32,6 +34,7 @@ const shed: Schemas['Shed'] = {
 describe('the first draft', () => {
   it('is something that can be laid out with what the shed has', () => {
     const draft = firstDraft(shed, 'in');
+    expect(draft.title).toBe('Stub ninety');
     expect(draft.conduitId).toBe('three');
     expect(draft.benderId).toBe('b4');
     expect(DIVISIONS.some(({ value }) => value === String(draft.divisionIn))).toBe(true);
@@ -39,25 +42,45 @@ describe('the first draft', () => {
 
   it('is in millimetres on a metric tape for who prefers them', () => {
     const draft = firstDraft(shed, 'mm');
-    expect(draft.legText).toBe('450');
+    expect(draft.texts.legIn).toBe('450');
     expect(DIVISIONS.find(({ value }) => value === String(draft.divisionIn))?.name).toBe('1 mm');
   });
 });
 
+describe('a draft of another kind', () => {
+  it('has a size for everything that must have one, and keeps what was typed', () => {
+    const offset = withKind(firstDraft(shed, 'in'), 'offset');
+    expect(offset.title).toBe('Offset');
+    const typed = { ...offset, texts: { ...offset.texts, riseIn: '7' } };
+    expect(withKind(typed, 'rollingOffset').texts).toMatchObject({ riseIn: '7', rollIn: '3', angleDeg: '30' });
+  });
+
+  it('begins a box offset anew: half an inch is no ordinary rise', () => {
+    const box = withKind(withKind(firstDraft(shed, 'in'), 'offset'), 'boxOffset');
+    expect(box.texts).toMatchObject({ riseIn: '1/2', angleDeg: '10' });
+    expect(withKind(box, 'offset').texts).toMatchObject({ riseIn: '5', angleDeg: '30' });
+  });
+
+  it('keeps a title that somebody gave it', () => {
+    expect(withKind({ ...firstDraft(shed, 'in'), title: 'Past the pipe' }, 'kick').title).toBe('Past the pipe');
+  });
+});
+
 describe('a draft in another unit', () => {
-  it('keeps its lengths, and its open end', () => {
-    const draft = inUnit(firstDraft(shed, 'in'), 'mm', 17.625, undefined);
-    expect(draft.legText).toBe('447.675 mm');
-    expect(draft.otherLegText).toBe('');
-    expect(inUnit(draft, 'in', 17.625, 22).legText).toBe('17 5/8');
-    expect(inUnit(draft, 'in', 450 / 25.4, 22).legText).toBe('17.7165');
+  it('keeps its lengths, its angles and its open end', () => {
+    const draft = inUnit(firstDraft(shed, 'in'), 'mm', { legIn: 17.625, otherLegIn: undefined });
+    expect(draft.texts.legIn).toBe('447.675 mm');
+    expect(inUnit(draft, 'in', { legIn: 17.625 }).texts.legIn).toBe('17 5/8');
+    expect(inUnit(draft, 'in', { legIn: 450 / 25.4 }).texts.legIn).toBe('17.7165');
+    const offset = withKind(firstDraft(shed, 'in'), 'offset');
+    expect(inUnit(offset, 'mm', { riseIn: 5, angleDeg: 30 }).texts).toMatchObject({ riseIn: '127 mm', angleDeg: '30' });
   });
 });
 
 describe('the question to the core', () => {
-  it('carries conduit, bender and legs as they are', () => {
-    const request = layoutRequest(shed, { ...firstDraft(shed, 'in'), placement: 'star' }, 17.625, undefined);
-    expect(request).toEqual({
+  it('carries conduit, bender and inputs as they are', () => {
+    const draft = { ...firstDraft(shed, 'in'), choices: { placement: 'star' }, texts: { otherLegIn: '' } };
+    expect(layoutRequest(shed, draft, { legIn: 17.625 })).toEqual({
       method: 'chart',
       tapeDivisionIn: 0.0625,
       conduit: { outsideDiameterIn: 0.922 },
@@ -66,12 +89,42 @@ describe('the question to the core', () => {
     });
   });
 
-  it('is not asked while the leg is no length, or the bender is gone', () => {
-    expect(layoutRequest(shed, firstDraft(shed, 'in'), undefined, 22)).toBeUndefined();
-    expect(layoutRequest(shed, { ...firstDraft(shed, 'in'), benderId: 'sold' }, 17, 22)).toBeUndefined();
+  it('is not asked while an input is no size, or the bender is gone', () => {
+    expect(layoutRequest(shed, firstDraft(shed, 'in'), { otherLegIn: 22 })).toBeUndefined();
+    expect(layoutRequest(shed, firstDraft(shed, 'in'), { legIn: 17 })).toBeUndefined();
+    expect(
+      layoutRequest(shed, { ...firstDraft(shed, 'in'), benderId: 'sold' }, { legIn: 17, otherLegIn: 22 }),
+    ).toBeUndefined();
+  });
+
+  it('takes the usual choice where another kind had one of the same name', () => {
+    const { choices } = kindOf('offset');
+    const options = choices[0]?.options ?? [];
+    expect(chosen({ ...firstDraft(shed, 'in'), choices: { layout: 'nonsense' } }, 'layout', options)).toBe(
+      'beforeObstacle',
+    );
   });
 
   it('knows which benders take a conduit', () => {
     expect(bendersFor(shed, 'half').map(({ label }) => label)).toEqual(['Bender 2']);
+  });
+});
+
+describe('the table of kinds', () => {
+  it('has the kinds, inputs and options of the calculation interface', () => {
+    const { mapping } = openapi.components.schemas.BendInput.discriminator;
+    expect(KINDS.map(({ kind }) => kind).sort()).toEqual(Object.keys(mapping).sort());
+    const schemas = openapi.components.schemas as unknown as Record<
+      string,
+      { properties: Record<string, { enum?: (string | null)[] }> }
+    >;
+    for (const { kind, inputs, choices } of KINDS) {
+      const { properties } = schemas[mapping[kind].split('/').at(-1) ?? ''] ?? { properties: {} };
+      const names = [...inputs, ...choices].map(({ name }) => name);
+      expect([...names, 'kind'].sort()).toEqual(Object.keys(properties).sort());
+      for (const { name, options } of choices) {
+        expect(options.map(({ value }) => value)).toEqual(properties[name]?.enum?.filter((value) => value !== null));
+      }
+    }
   });
 });

@@ -8,10 +8,13 @@ import { useDisplayUnit } from '../frame/signedIn';
 export function Correction({
   attemptId,
   feature,
+  bends,
   onDone,
 }: {
   attemptId: string;
   feature: Feature;
+  /** How many bends the piece has. */
+  bends: number;
   onDone: () => void;
 }) {
   const unit = useDisplayUnit();
@@ -38,10 +41,10 @@ export function Correction({
     <form
       onSubmit={submit}
       className="grid gap-2 border-t-2 border-base-content/60 pt-2"
-      aria-label={`Correct ${featureName(feature.id)}`}
+      aria-label={`Correct ${featureName(feature.id, bends)}`}
     >
       <QuantityField
-        label={`${featureName(feature.id)}, right reading`}
+        label={`${featureName(feature.id, bends)}, right reading`}
         kind={feature.unit === 'deg' ? 'angle' : 'length'}
         text={text}
         onText={(next) => {

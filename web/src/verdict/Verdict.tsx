@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { type Attempt, useAttempt, useOpenAttempt } from '../api/queries';
-import { StubElevation } from '../drawing/StubElevation';
-import type { StubPlace } from '../drawing/stubSpots';
+import { type Attempt, type Feature, useAttempt, useOpenAttempt } from '../api/queries';
+import { Elevation } from '../drawing/Elevation';
 import { Strip } from '../drawing/Strip';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
@@ -10,6 +9,7 @@ import { Figure } from '../entry/Figure';
 import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
+import { kindOfAttempt, ringsRead } from '../measure/attempts';
 import { VerdictPanel } from './VerdictPanel';
 
 const EXAGGERATIONS = [1, 2, 4, 8, 16] as const;
@@ -32,13 +32,16 @@ function Judged({ attempt }: { attempt: Attempt }) {
   const unit = useDisplayUnit();
   const [factor, setFactor] = useState<number>(4);
   const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
-  const madeMark = attempt.features.find(({ id }) => id === 'mark1')?.reading?.value;
-  const place = (id: StubPlace) => {
-    const feature = attempt.features.find((each) => each.id === id);
-    return feature === undefined ? undefined : (
+  const kind = kindOfAttempt(attempt);
+  const bends = attempt.plan.marks.length;
+  const place = (feature: Feature) => {
+    const { id } = feature;
+    return bends > 1 ? (
+      <MadeTag feature={feature} />
+    ) : (
       <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
         <span className="block text-sm">
-          {featureName(id)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+          {featureName(id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
         </span>
         {feature.reading == null ? (
           <span className="text-lg">not read yet</span>
@@ -58,8 +61,8 @@ function Judged({ attempt }: { attempt: Attempt }) {
   const described = attempt.features
     .map(({ id, unit: of, target, reading }) =>
       reading == null
-        ? `${featureName(id)} not read`
-        : `${featureName(id)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
+        ? `${featureName(id, bends)} not read`
+        : `${featureName(id, bends)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
     )
     .join('; ');
   return (
@@ -72,14 +75,14 @@ function Judged({ attempt }: { attempt: Attempt }) {
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:flex-col">
         <div className="relative min-h-[22rem] min-w-0 flex-1">
-          <StubElevation
-            asked={attempt.plan.shape.centreline}
+          <Elevation
+            kind={kind}
+            plan={attempt.plan}
             made={attempt.made?.centreline}
             exaggeration={factor}
             outsideDiameter={diameter}
-            markIn={attempt.plan.marks[0]?.positionIn ?? 0}
             description={`What was made over what was asked for. ${described}.`}
-            at={{ leg: place('leg'), otherLeg: place('otherLeg'), angle1: place('angle1'), mark1: place('mark1') }}
+            at={Object.fromEntries(attempt.features.map((feature) => [feature.id, place(feature)]))}
           />
           <Exaggeration factor={factor} onChange={setFactor} />
         </div>
@@ -90,9 +93,21 @@ function Judged({ attempt }: { attempt: Attempt }) {
           plan={attempt.plan}
           outsideDiameter={diameter}
           divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
-          madeMarks={madeMark === undefined ? [] : [madeMark]}
+          madeMarks={ringsRead(attempt)}
         />
       </div>
+    </div>
+  );
+}
+
+/** On a drawing with many dimensions: the name and how far off; the list beside it has the rest. */
+function MadeTag({ feature }: { feature: Feature }) {
+  return (
+    <div className="rounded-field bg-base-100/85 px-1.5 text-center leading-tight whitespace-nowrap">
+      <span className="block text-sm leading-none">
+        {featureName(feature.id)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+      </span>
+      {feature.reading == null ? <span className="text-base">not read yet</span> : <Deviation feature={feature} />}
     </div>
   );
 }

@@ -32,6 +32,7 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
             <CreditRow
               key={each.id}
               feature={each}
+              bends={attempt.plan.marks.length}
               onCorrect={() => {
                 setCorrecting(each.id);
               }}
@@ -51,12 +52,13 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
           key={feature.reading.id}
           attemptId={attempt.id}
           feature={feature}
+          bends={attempt.plan.marks.length}
           onDone={() => {
             setCorrecting(undefined);
           }}
         />
       ) : (
-        <History features={attempt.features} />
+        <History features={attempt.features} bends={attempt.plan.marks.length} />
       )}
     </aside>
   );
@@ -88,11 +90,11 @@ function ScoreLine({ attempt }: { attempt: Attempt }) {
   );
 }
 
-function CreditRow({ feature, onCorrect }: { feature: Feature; onCorrect: () => void }) {
+function CreditRow({ feature, bends, onCorrect }: { feature: Feature; bends: number; onCorrect: () => void }) {
   return (
     <tr className="border-t border-base-300">
       <th scope="row" className="py-0.5 text-left font-normal">
-        {featureName(feature.id)}
+        {featureName(feature.id, bends)}
       </th>
       <td className="text-right">
         <Deviation feature={feature} />
@@ -113,7 +115,7 @@ function CreditRow({ feature, onCorrect }: { feature: Feature; onCorrect: () => 
             type="button"
             className="min-h-11 px-1 underline underline-offset-4"
             onClick={onCorrect}
-            aria-label={`Correct ${featureName(feature.id)}`}
+            aria-label={`Correct ${featureName(feature.id, bends)}`}
           >
             Correct
           </button>
@@ -124,7 +126,7 @@ function CreditRow({ feature, onCorrect }: { feature: Feature; onCorrect: () => 
 }
 
 /** Who read what, when; what was corrected stays, struck through, with its reason. */
-function History({ features }: { features: readonly Feature[] }) {
+function History({ features, bends }: { features: readonly Feature[]; bends: number }) {
   const readings = features
     .flatMap((feature) =>
       feature.history.map((reading, i) => ({ feature, reading, replaced: i < feature.history.length - 1 })),
@@ -137,7 +139,7 @@ function History({ features }: { features: readonly Feature[] }) {
         {readings.map(({ feature, reading, replaced }) => (
           <li key={reading.id} className="flex flex-wrap justify-between gap-x-2 border-b border-base-300 py-0.5">
             <span className={replaced ? 'line-through opacity-75' : ''}>
-              {featureName(feature.id)} <span className="figures">{reading.typed}</span>
+              {featureName(feature.id, bends)} <span className="figures">{reading.typed}</span>
             </span>
             <span>
               {reading.takenBy}, <When at={reading.takenAt} />

@@ -85,7 +85,7 @@ public record Layout(
             Quantity target = plan.targets().get(feature.id());
             // What the exercise leaves open, such as the far end, is not asked for.
             if (target != null) {
-                planned.add(new PlannedFeature(feature.id(), target, feature.value()));
+                planned.add(new PlannedFeature(target, feature));
             }
         }
         return List.copyOf(planned);

@@ -15,10 +15,18 @@ import lobrik.measure.Quantity;
 public final class Features {
 
     private final Piece piece;
+
+    /** The direction in which the first bend turns. */
+    private final Vector3 up;
+
+    private final Vector3 end;
     private final List<Feature> found = new ArrayList<>(16);
 
     private Features(Piece piece) {
         this.piece = piece;
+        Segment.Arc first = piece.arcs().getFirst();
+        this.up = first.start().bendDirection(first.roll());
+        this.end = piece.straights().getLast().end().origin();
     }
 
     /**
@@ -50,89 +58,123 @@ public final class Features {
 
     private void stub() {
         marks();
-        add(FeatureId.LEG, straight(0).plus(back(0)));
+        leg();
         angles();
-        add(FeatureId.OTHER_LEG, straight(1).plus(back(0)));
+        lastLeg(FeatureId.OTHER_LEG);
     }
 
     private void backToBack() {
         marks();
-        add(FeatureId.LEG, straight(0).plus(back(0)));
-        add(FeatureId.BETWEEN, straight(1).plus(back(0)).plus(back(1)));
-        add(FeatureId.SECOND_LEG, straight(2).plus(back(1)));
+        leg();
+        Segment.Straight floor = piece.straights().get(1);
+        Length first = back(0);
+        Length second = back(1);
+        add(
+                FeatureId.BETWEEN,
+                floor.length().plus(first).plus(second),
+                floor.start().ahead(-first.inches()).origin(),
+                floor.end().ahead(second.inches()).origin());
+        lastLeg(FeatureId.SECOND_LEG);
         angles();
-        add(FeatureId.DOG_LEG, dogLeg());
+        dogLeg();
+    }
+
+    private void leg() {
+        Length leg = straight(0).plus(back(0));
+        add(FeatureId.LEG, leg, Vector3.ORIGIN, Vector3.X.times(leg.inches()));
+    }
+
+    private void lastLeg(FeatureId id) {
+        int last = piece.bends().size();
+        Length back = back(last - 1);
+        Segment.Straight leg = piece.straights().getLast();
+        add(id, leg.length().plus(back), leg.start().ahead(-back.inches()).origin(), end);
     }
 
     private void offset(OffsetLayout layout) {
         marks();
-        add(FeatureId.RISE, height(lastArcEnd()));
+        height(FeatureId.RISE, lastArcEnd());
         offsetRest(layout);
     }
 
     /** Upright and to the side as such, so that a wrong turn shows. */
     private void rollingOffset(OffsetLayout layout) {
         marks();
-        add(FeatureId.RISE, Length.ofInches(lastArcEnd().y()));
-        add(FeatureId.ROLL, Length.ofInches(lastArcEnd().z()));
+        Vector3 there = lastArcEnd();
+        Vector3 below = new Vector3(there.x(), 0, there.z());
+        Vector3 beside = new Vector3(there.x(), there.y(), 0);
+        add(FeatureId.RISE, Length.ofInches(there.y()), below, there);
+        add(FeatureId.ROLL, Length.ofInches(there.z()), beside, there);
         offsetRest(layout);
     }
 
     private void offsetRest(OffsetLayout layout) {
         angles();
-        add(FeatureId.LANDING, landing(layout == OffsetLayout.BEFORE_OBSTACLE ? 1 : 0));
-        add(FeatureId.DOG_LEG, dogLeg());
-        add(FeatureId.OVERALL, Length.ofInches(end().x()));
+        alongDatumLeg(FeatureId.LANDING, ring(layout == OffsetLayout.BEFORE_OBSTACLE ? 1 : 0));
+        dogLeg();
+        alongDatumLeg(FeatureId.OVERALL, end);
     }
 
     /** The rise of a kick is taken at its far end (handbook 4.5). */
     private void kick() {
         marks();
-        add(FeatureId.RISE, height(end()));
+        height(FeatureId.RISE, end);
         angles();
     }
 
     private void saddle3() {
         marks();
         Vector3 top = highestPointOfCentreArc();
-        add(FeatureId.HEIGHT, height(top));
-        add(FeatureId.CENTRE, Length.ofInches(top.x()));
+        height(FeatureId.HEIGHT, top);
+        alongDatumLeg(FeatureId.CENTRE, top);
         angles();
         saddleRest();
     }
 
     private void saddle4() {
         marks();
-        Segment.Straight top = piece.straights().get(2);
-        add(
-                FeatureId.HEIGHT,
-                height(top.start().ahead(top.length().inches() / 2).origin()));
-        add(FeatureId.FLAT, Length.ofInches(ring(2).minus(ring(1)).norm()));
-        add(FeatureId.LANDING, landing(1));
+        height(FeatureId.HEIGHT, piece.straights().get(2).at(0.5).origin());
+        Vector3 near = ring(1);
+        Vector3 far = ring(2);
+        add(FeatureId.FLAT, Length.ofInches(far.minus(near).norm()), near, far);
+        alongDatumLeg(FeatureId.LANDING, near);
         angles();
         saddleRest();
     }
 
     private void saddleRest() {
-        add(FeatureId.TAIL_LIFT, height(end()));
-        add(FeatureId.DOG_LEG, dogLeg());
-        add(FeatureId.OVERALL, Length.ofInches(end().x()));
+        height(FeatureId.TAIL_LIFT, end);
+        dogLeg();
+        alongDatumLeg(FeatureId.OVERALL, end);
     }
 
     private void marks() {
         for (int i = 0; i < piece.bends().size(); i++) {
-            add(FeatureId.mark(i + 1), piece.bends().get(i).position());
+            Vector3 ring = ring(i);
+            add(FeatureId.mark(i + 1), piece.bends().get(i).position(), ring, ring);
         }
     }
 
     private void angles() {
         for (int i = 0; i < piece.bends().size(); i++) {
-            add(FeatureId.angle(i + 1), piece.bends().get(i).angle());
+            Vector3 middle = piece.arcs().get(i).at(0.5).origin();
+            add(FeatureId.angle(i + 1), piece.bends().get(i).angle(), middle, middle);
         }
     }
 
-    private void add(FeatureId id, Quantity value) {
-        found.add(new Feature(id, value));
+    private void add(FeatureId id, Quantity value, Vector3 from, Vector3 to) {
+        found.add(new Feature(id, value, from, to));
+    }
+
+    /** How far a point stands off the datum leg's line, in the direction in which the first bend turns. */
+    private void height(FeatureId id, Vector3 point) {
+        double height = point.dot(up);
+        add(id, Length.ofInches(height), point.minus(up.times(height)), point);
+    }
+
+    /** How far a point is from the datum end face, along the datum leg. */
+    private void alongDatumLeg(FeatureId id, Vector3 point) {
+        add(id, Length.ofInches(point.x()), Vector3.ORIGIN, Vector3.X.times(point.x()));
     }
 
     private Length straight(int index) {
@@ -141,10 +183,6 @@ public final class Features {
 
     private Length back(int index) {
         return NinetyBack.beyondArc(piece.tooling(), piece.bends().get(index).angle(), index + 1);
-    }
-
-    private Vector3 end() {
-        return piece.straights().getLast().end().origin();
     }
 
     private Vector3 lastArcEnd() {
@@ -156,20 +194,6 @@ public final class Features {
         return piece.at(piece.bends().get(index).position()).origin();
     }
 
-    private Length landing(int index) {
-        return Length.ofInches(ring(index).x());
-    }
-
-    /** How far a point stands off the datum leg's line, in the direction in which the first bend turns. */
-    private Length height(Vector3 point) {
-        return Length.ofInches(point.dot(up()));
-    }
-
-    private Vector3 up() {
-        Segment.Arc first = piece.arcs().getFirst();
-        return first.start().bendDirection(first.roll());
-    }
-
     /**
      * On the arc {@code p(φ) = o + R sin φ · a + R (1 − cos φ) · q} the height is greatest where its slope
      * {@code cos φ (a·u) + sin φ (q·u)} is zero; if that is not on the arc, at one of its ends. Formula
@@ -177,7 +201,6 @@ public final class Features {
      */
     private Vector3 highestPointOfCentreArc() {
         Segment.Arc arc = piece.arcs().get(1);
-        Vector3 up = up();
         Vector3 start = arc.start().origin();
         Vector3 end = arc.end().origin();
         Vector3 best = start.dot(up) >= end.dot(up) ? start : end;
@@ -196,7 +219,7 @@ public final class Features {
      * Largest angle between the planes of any two bends: the difference of their rolls, of which half turns do not count.
      * Formula {@code dog-leg}, handbook 2 and 6.
      */
-    private Angle dogLeg() {
+    private void dogLeg() {
         long halfTurn = Angle.HALF_TURN.nanodegrees();
         long largest = 0;
         for (int i = 0; i < piece.bends().size(); i++) {
@@ -211,6 +234,7 @@ public final class Features {
                 largest = Math.max(largest, Math.min(difference, halfTurn - difference));
             }
         }
-        return new Angle(largest);
+        Vector3 at = piece.straights().getLast().start().origin();
+        add(FeatureId.DOG_LEG, new Angle(largest), at, at);
     }
 }

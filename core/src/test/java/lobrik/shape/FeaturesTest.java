@@ -234,4 +234,21 @@ class FeaturesTest {
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> Features.of(saddle.job().bend(), offset.predicted()));
     }
+
+    @ParameterizedTest
+    @EnumSource(BendKind.class)
+    void lengths_areAsLongAsTheTapeBetweenTheirEnds(BendKind kind) {
+        Jobs jobs = new Jobs(46);
+        Random random = new Random(47);
+        for (int i = 0; i < CASES; i++) {
+            Layout layout = Layout.of(jobs.next(kind, Method.CHART, TapeDivision.SIXTEENTH));
+            for (Feature feature : Features.of(layout.job().bend(), careless(layout, random))) {
+                if (feature.value() instanceof Length length && feature.id().isOfFinishedPiece()) {
+                    assertThat(feature.to().minus(feature.from()).norm())
+                            .as("%s of %s", feature.id(), kind)
+                            .isCloseTo(Math.abs(length.inches()), within(1e-8));
+                }
+            }
+        }
+    }
 }

@@ -60,15 +60,23 @@ public record LayoutAnswer(
         }
     }
 
-    /** A feature as asked for and as the rounded marks will give it. */
-    public record FeatureAnswer(String id, Unit unit, double target, double predicted) {
+    /**
+     * A feature as asked for and as the rounded marks will give it.
+     *
+     * @param from where the tape begins on the predicted piece; for a mark or an angle, where it is
+     * @param to where the tape ends
+     */
+    public record FeatureAnswer(
+            String id, Unit unit, double target, double predicted, List<Double> from, List<Double> to) {
 
         static FeatureAnswer of(PlannedFeature feature) {
             return new FeatureAnswer(
                     feature.id().id(),
                     Unit.of(feature.id()),
                     Numbers.of(feature.target()),
-                    Numbers.of(feature.predicted()));
+                    Numbers.of(feature.predicted()),
+                    PieceShape.point(feature.onPredicted().from()),
+                    PieceShape.point(feature.onPredicted().to()));
         }
     }
 

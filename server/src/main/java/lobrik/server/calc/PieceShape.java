@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lobrik.shape.Piece;
 import lobrik.shape.Segment;
+import lobrik.shape.Vector3;
 
 /**
  * The shape of a piece, for drawing.
@@ -34,8 +35,10 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
     }
 
     static List<List<Double>> points(Piece piece) {
-        return piece.centreline(STEPS_PER_ARC).stream()
-                .map(point -> List.of(point.x(), point.y(), point.z()))
-                .toList();
+        return piece.centreline(STEPS_PER_ARC).stream().map(PieceShape::point).toList();
+    }
+
+    static List<Double> point(Vector3 point) {
+        return List.of(point.x(), point.y(), point.z());
     }
 }

@@ -1,0 +1,21 @@
+import { type ElevationProps, RunElevation } from './RunElevation';
+import { StubElevation } from './StubElevation';
+
+/** A piece in its place, drawn as its kind is best seen: a stub stands on its far leg, everything else lies. */
+export function Elevation(props: ElevationProps) {
+  if (props.kind !== 'stub90') {
+    return <RunElevation {...props} />;
+  }
+  const { plan, outsideDiameter, made, exaggeration = 1, at, description } = props;
+  return (
+    <StubElevation
+      asked={plan.shape.centreline}
+      made={made}
+      exaggeration={exaggeration}
+      outsideDiameter={outsideDiameter}
+      markIn={plan.marks[0]?.positionIn ?? 0}
+      description={description}
+      at={at}
+    />
+  );
+}

@@ -1,0 +1,191 @@
+import type { ReactNode } from 'react';
+import type { LayoutAnswer } from '../api/queries';
+import type { Kind } from '../bends/kinds';
+import { DimensionLine, Label } from './Dimension';
+import { Floor, Paper } from './Film';
+import { along, type Box, boxAround, type Centreline, exaggerated, fit, path, type Point, type View } from './geometry';
+import { ObstacleShape } from './ObstacleShape';
+import { poseOf } from './pose';
+import { type Measure, roomForRun, runSpots, type RunSpot } from './runSpots';
+import { Tube } from './Tube';
+import { useSize } from './useSize';
+
+export interface ElevationProps {
+  kind: Kind;
+  plan: LayoutAnswer;
+  outsideDiameter: number;
+  /** What was made, to be laid over what was asked. */
+  made?: Centreline | undefined;
+  exaggeration?: number;
+  /** What stands at each feature's place: an input or a figure; where there is nothing, there is no place. */
+  at: Partial<Record<string, ReactNode>>;
+  description: string;
+}
+
+/** A run in its place, to scale: on its surface, over its obstacle, with its dimensions around it. */
+export function RunElevation(props: ElevationProps) {
+  const { ref, width, height } = useSize<HTMLDivElement>();
+  return (
+    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="elevation">
+      {width > 0 && height > 0 && <Drawing {...props} width={width} height={height} />}
+    </div>
+  );
+}
+
+function Drawing({
+  kind,
+  plan,
+  outsideDiameter,
+  made,
+  exaggeration = 1,
+  at: places,
+  description,
+  width,
+  height,
+}: ElevationProps & { width: number; height: number }) {
+  const pose = poseOf(kind, plan.shape.centreline, outsideDiameter);
+  const asked = plan.shape.centreline.map(pose.place);
+  const madePiece = made === undefined ? undefined : exaggerated(asked, made.map(pose.place), exaggeration);
+  const above = pose.fromAbove === undefined ? undefined : plan.shape.centreline.map(pose.fromAbove);
+  const madeAbove =
+    pose.fromAbove === undefined || made === undefined || above === undefined
+      ? undefined
+      : exaggerated(above, made.map(pose.fromAbove), exaggeration);
+  const measures: Measure[] = plan.features
+    .filter(({ id }) => places[id] !== undefined)
+    .map(({ id, from, to }) => {
+      const place = id === 'roll' && pose.fromAbove !== undefined ? pose.fromAbove : pose.place;
+      return { id, from: place(from), to: place(to) };
+    });
+  const half = outsideDiameter / 2;
+  const inner = boxAround([...asked, ...(madePiece ?? []), ...(above ?? []), ...(madeAbove ?? [])]);
+  const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
+  const view = fit(box, width, height, roomForRun(measures, width));
+  const spots = runSpots(measures, view, box, width, height);
+  return (
+    <>
+      <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
+        <Paper width={width} height={height} view={view} />
+        <Floor view={view} width={width} />
+        {plan.obstacle != null && <ObstacleShape obstacle={plan.obstacle} view={view} width={width} />}
+        {spots.map((spot) => (
+          <Leader key={spot.id} spot={spot} />
+        ))}
+        <Pieces asked={asked} made={madePiece} outsideDiameter={outsideDiameter} view={view} />
+        {above !== undefined && (
+          <>
+            <Pieces asked={above} made={madeAbove} outsideDiameter={outsideDiameter} view={view} />
+            <Label
+              at={offset(view.toScreen(above[0] ?? { x: 0, y: 0 }), 0, 26)}
+              size={14}
+              anchor="start"
+              fill="var(--line)"
+            >
+              from above
+            </Label>
+          </>
+        )}
+        {plan.marks.map((mark) => (
+          <Ring
+            key={mark.number}
+            points={asked}
+            markIn={mark.positionIn}
+            number={mark.number}
+            half={half}
+            view={view}
+          />
+        ))}
+        <Label
+          at={offset(
+            view.toScreen(asked[0] ?? { x: 0, y: 0 }),
+            kind === 'backToBack90' ? 0 : 2,
+            kind === 'backToBack90' ? -14 : -half * view.scale - 12,
+          )}
+          size={14}
+          anchor={kind === 'backToBack90' ? 'middle' : 'start'}
+          fill="var(--line)"
+        >
+          datum end
+        </Label>
+      </svg>
+      {spots.map(({ id, spot }) => (
+        <div
+          key={id}
+          data-place={id}
+          className="absolute -translate-x-1/2 -translate-y-1/2 focus-within:z-10"
+          style={{ left: spot.x, top: spot.y }}
+        >
+          {places[id]}
+        </div>
+      ))}
+    </>
+  );
+}
+
+function offset({ x, y }: Point, dx: number, dy: number): Point {
+  return { x: x + dx, y: y + dy };
+}
+
+function Pieces({
+  asked,
+  made,
+  outsideDiameter,
+  view,
+}: {
+  asked: readonly Point[];
+  made: readonly Point[] | undefined;
+  outsideDiameter: number;
+  view: View;
+}) {
+  return made === undefined ? (
+    <Tube points={asked} outsideDiameter={outsideDiameter} view={view} />
+  ) : (
+    <>
+      <Tube points={made} outsideDiameter={outsideDiameter} view={view} look="made" />
+      <Tube points={asked} outsideDiameter={outsideDiameter} view={view} look="asked" />
+    </>
+  );
+}
+
+/** From what is written to what it is about. */
+function Leader({ spot: { spot, line, anchors } }: { spot: RunSpot }) {
+  const [first, second] = anchors;
+  if (line !== undefined && first !== undefined && second !== undefined) {
+    return <DimensionLine from={line.from} to={line.to} anchors={[first, second]} />;
+  }
+  return (
+    <g stroke="var(--line)" fill="none">
+      {first !== undefined && <path d={path([spot, first])} className="line-thin" strokeOpacity={0.8} />}
+      {line !== undefined && <DimensionLine from={line.from} to={line.to} />}
+    </g>
+  );
+}
+
+/** The pencil ring round the bent conduit with its number. */
+function Ring({
+  points,
+  markIn,
+  number,
+  half,
+  view,
+}: {
+  points: readonly Point[];
+  markIn: number;
+  number: number;
+  half: number;
+  view: View;
+}) {
+  const { point, direction } = along(points, markIn);
+  const across = (distance: number) =>
+    view.toScreen({ x: point.x - direction.y * distance, y: point.y + direction.x * distance });
+  const [one, other] = [across(half * 1.3), across(-half * 1.3)];
+  const lower = one.y > other.y ? one : other;
+  return (
+    <g>
+      <line x1={one.x} y1={one.y} x2={other.x} y2={other.y} stroke="var(--color-base-content)" className="line-bold" />
+      <Label at={{ x: lower.x, y: lower.y + 10 }} size={14}>
+        {number}
+      </Label>
+    </g>
+  );
+}

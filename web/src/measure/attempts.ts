@@ -1,0 +1,14 @@
+import type { Attempt } from '../api/queries';
+import type { Kind } from '../bends/kinds';
+
+/** What kind of bend an attempt is at. */
+export function kindOfAttempt(attempt: Attempt): Kind {
+  return attempt.exercise.definition.bend?.kind ?? 'stub90';
+}
+
+/** Where the trainee's rings were read, in inches. */
+export function ringsRead(attempt: Attempt): number[] {
+  return attempt.features
+    .filter(({ id }) => id.startsWith('mark'))
+    .flatMap(({ reading }) => (reading == null ? [] : [reading.value]));
+}

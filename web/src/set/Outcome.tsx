@@ -1,0 +1,79 @@
+import type { Schemas } from '../api/client';
+import type { LayoutAnswer } from '../api/queries';
+import { featureName } from '../entry/features';
+import { Figure } from '../entry/Figure';
+
+/** What the marks come to: asked, predicted by the simulation of the rounded marks, and what the other method gives. */
+export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderView'] | undefined }) {
+  const other = plan.otherMethod ?? undefined;
+  return (
+    <>
+      <table className="w-full leading-tight">
+        <caption className="sr-only">What the marks will give</caption>
+        <thead>
+          <tr className="text-left text-sm">
+            <th className="font-normal">What the marks give</th>
+            <th className="text-right font-normal">asked</th>
+            <th className="text-right font-normal">comes out</th>
+            {other !== undefined && (
+              <th className="text-right font-normal">{other.method === 'exact' ? 'if exact' : 'by chart'}</th>
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {plan.features.map((feature) => (
+            <tr key={feature.id} className="border-t border-base-300">
+              <th scope="row" className="text-left font-normal">
+                {featureName(feature.id, plan.marks.length)}
+              </th>
+              <td className="text-right text-lg">
+                <Figure value={feature.target} unit={feature.unit} />
+              </td>
+              <td className="text-right text-lg">
+                <Figure value={feature.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
+              </td>
+              {other !== undefined && (
+                <td className="text-right text-lg">
+                  <Other feature={feature} other={other} />
+                </td>
+              )}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t-2 border-base-content/40 pt-1 leading-snug">
+        <Line name="Shrink, one side" value={plan.shrinkIn} />
+        {plan.cutLengthIn != null && <Line name="Cut length" value={plan.cutLengthIn} />}
+        {plan.clearance != null && <Line name="Gap to the obstacle" value={plan.clearance.gapIn} />}
+        <Line name="Bends add up to" value={plan.totalBendDeg} unit="deg" />
+        {bender !== undefined && (
+          <>
+            <Line name="Take-up" value={bender.figures.takeUpIn ?? 0} />
+            <Line name="Gain of a ninety" value={bender.gainIn} />
+          </>
+        )}
+      </dl>
+    </>
+  );
+}
+
+function Line({ name, value, unit = 'in' }: { name: string; value: number; unit?: 'in' | 'deg' }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd className="text-right text-lg leading-tight">
+        <Figure value={value} unit={unit} />
+      </dd>
+    </>
+  );
+}
+
+/** What the other method predicts; a dash where both say the same. */
+function Other({ feature, other }: { feature: LayoutAnswer['features'][number]; other: Schemas['OtherMethod'] }) {
+  const difference = other.differences.find(({ id }) => id === feature.id);
+  return difference === undefined ? (
+    <span aria-label="the same">–</span>
+  ) : (
+    <Figure value={difference.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
+  );
+}

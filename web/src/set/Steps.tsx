@@ -1,0 +1,51 @@
+import type { Schemas } from '../api/client';
+import type { LayoutAnswer } from '../api/queries';
+import { Figure } from '../entry/Figure';
+
+/** How the piece is bent, one time in the shoe after the other: all from the core. */
+export function Steps({ plan }: { plan: LayoutAnswer }) {
+  return (
+    <ol aria-label="Order of bending" className="grid gap-1.5 leading-snug">
+      {plan.steps.map((step, i) => (
+        <li key={step.mark} className="grid grid-cols-[2rem_1fr] gap-x-2 border-t border-base-300 pt-1">
+          <span className="figures text-2xl leading-none">{i + 1}</span>
+          <div>
+            <p className="text-xl leading-tight">
+              {SHOE[step.reference]} on ring {step.mark} at{' '}
+              <Figure value={step.positionIn} unit="in" className="text-2xl" />
+            </p>
+            <p>Hook {step.hookTowards === 'datum' ? '◂ towards the datum end' : '▸ towards the far end'}</p>
+            {step.endForEnd && <p>⇄ First take it out and turn it end for end</p>}
+            {Math.abs(step.turnDeg) > 1e-6 && (
+              <p>
+                ↻ Turn the conduit <Figure value={Math.abs(step.turnDeg)} unit="deg" />
+                {Math.abs(step.turnDeg) < 179.99 &&
+                  (step.turnDeg > 0
+                    ? ' clockwise, seen from the datum end'
+                    : ' anticlockwise, seen from the datum end')}
+              </p>
+            )}
+            <Pull step={step} />
+          </div>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const SHOE = { arrow: 'Arrow', star: 'Star', notch: 'Notch' } as const;
+
+function Pull({ step }: { step: Schemas['StepAnswer'] }) {
+  const springs = step.leverDeg > step.restDeg;
+  return (
+    <p>
+      ⤴ Pull to <Figure value={step.leverDeg} unit="deg" className="text-xl" />
+      {springs && (
+        <>
+          {' '}
+          so that it rests at <Figure value={step.restDeg} unit="deg" />
+        </>
+      )}
+    </p>
+  );
+}
