@@ -217,7 +217,7 @@ function Ring({
           <line
             x1={x}
             y1={top - 18}
-            x2={flagX}
+            x2={flagX - flagWidth(width) / 2 + 14}
             y2={top - 30}
             stroke="var(--color-base-content)"
             className="line-thin"

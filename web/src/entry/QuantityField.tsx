@@ -10,6 +10,8 @@ interface QuantityFieldProps {
   text: string;
   onText: (text: string) => void;
   problem?: Problem | null | undefined;
+  /** It is a size, but what is asked for together cannot be; why is told elsewhere. */
+  doubtful?: boolean;
   onEnter?: () => void;
   /** Nudges by one step with the arrow keys; the text of a value is the caller's to write. */
   onNudge?: (steps: 1 | -1) => void;
@@ -31,6 +33,7 @@ export function QuantityField({
   text,
   onText,
   problem,
+  doubtful = false,
   onEnter,
   onNudge,
   onFocus,
@@ -45,6 +48,7 @@ export function QuantityField({
   const unit = kind === 'angle' ? '°' : lengthUnit;
   const settled = useSettled(text);
   const bad = problem !== null && problem !== undefined && text.trim() !== '' && settled;
+  const marked = bad || (doubtful && settled);
   const suggestion = problem?.errors[0]?.suggestion;
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === 'Enter' && onEnter !== undefined) {
@@ -64,12 +68,12 @@ export function QuantityField({
           className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100/85 px-1 text-center' : ''}`}
         >
           {label}
-          {optional && !large && ' (may stay open)'}
+          {optional && !large && <span className="sr-only"> (may stay open)</span>}
           {asked}
         </label>
         <div
           className={`flex items-baseline rounded-field border-2 bg-base-100 px-2 focus-within:outline-3 focus-within:outline-info ${
-            bad ? 'border-error' : 'border-base-content/60'
+            marked ? 'border-error' : 'border-base-content/60'
           } ${large ? 'h-12 justify-center' : 'h-11'}`}
         >
           <input
@@ -84,10 +88,11 @@ export function QuantityField({
               event.target.select();
               onFocus?.();
             }}
+            placeholder={optional ? 'open' : undefined}
             inputMode={padAtHand ? 'none' : 'text'}
             autoComplete="off"
             spellCheck={false}
-            aria-invalid={bad}
+            aria-invalid={marked}
             aria-describedby={bad ? `${id}-problem` : undefined}
             className={`figures w-full min-w-0 self-center border-0 bg-transparent text-center outline-none ${
               large ? 'text-[1.72rem]' : 'text-xl'

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 /** The head of a screen: its title, what it is about, and what can be done. */
 export function Header({ title, about, children }: { title: string; about?: ReactNode; children?: ReactNode }) {
   return (
-    <header className="flex min-h-14 flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 px-4 py-1.5 max-sm:px-3">
+    <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 px-4 py-1.5 max-sm:px-3">
       <h1 className="text-[1.6rem] leading-none font-semibold">{title}</h1>
       {about !== undefined && <p className="min-w-0 text-lg leading-tight max-sm:text-base">{about}</p>}
       <div className="ml-auto flex flex-wrap items-center gap-2">{children}</div>

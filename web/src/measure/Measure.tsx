@@ -109,7 +109,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
           Verdict
         </Link>
       </Header>
-      <div className="flex min-h-0 flex-1 max-lg:flex-col">
+      <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
         <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${bends === 1 ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
           <Elevation
             kind={kind}

@@ -6,7 +6,7 @@ import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useCohort } from '../frame/cohort';
 import { CohortChoice } from '../frame/CohortChoice';
-import { Choice, Header } from '../frame/Header';
+import { Header } from '../frame/Header';
 import { DeviationChart, ScoreChart } from './charts';
 
 /** A trainee's attempts over time, beside the cohort to choose from. */
@@ -129,12 +129,20 @@ function History({ progress }: { progress: Schemas['TraineeProgress'] }) {
       <section aria-label="Deviation over time" className="mt-3">
         <div className="flex flex-wrap items-center gap-x-5 gap-y-1">
           <h2 className="text-xl font-semibold">Off by</h2>
-          <Choice
-            label="Feature"
-            options={features.map((id) => ({ value: id, name: featureName(id) }))}
+          <select
+            aria-label="Feature"
             value={feature}
-            onChange={setChosen}
-          />
+            onChange={(event) => {
+              setChosen(event.target.value);
+            }}
+            className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+          >
+            {features.map((id) => (
+              <option key={id} value={id}>
+                {featureName(id)}
+              </option>
+            ))}
+          </select>
           {tendency !== undefined && (
             <p className="text-lg leading-tight">
               on the whole <Figure value={tendency.bias} unit={tendency.unit} signed className="text-[1.65rem]" />
@@ -164,10 +172,7 @@ function AttemptList({ history }: { history: readonly Schemas['AttemptPoint'][] 
             <th className="font-normal">Day</th>
             <th className="font-normal">Exercise</th>
             <th className="font-normal">Bender</th>
-            <th className="text-right font-normal">Mark</th>
-            <th className="text-right font-normal">Leg</th>
-            <th className="text-right font-normal">Angle</th>
-            <th className="text-right font-normal">Other leg</th>
+            <th className="font-normal">Furthest off, by its tolerance</th>
             <th className="text-right font-normal">Score</th>
           </tr>
         </thead>
@@ -183,14 +188,13 @@ function AttemptList({ history }: { history: readonly Schemas['AttemptPoint'][] 
                 </Link>
               </td>
               <td>{attempt.benderLabel}</td>
-              {['mark1', 'leg', 'angle1', 'otherLeg'].map((id) => {
-                const deviation = attempt.deviations.find((each) => each.feature === id);
-                return (
-                  <td key={id} className="text-right text-xl">
-                    {deviation !== undefined && <Figure value={deviation.deviation} unit={deviation.unit} signed />}
-                  </td>
-                );
-              })}
+              <td>
+                {furthestOff(attempt).map(({ feature, deviation, unit }) => (
+                  <span key={feature} className="mr-4 whitespace-nowrap">
+                    {featureName(feature)} <Figure value={deviation} unit={unit} signed className="text-xl" />
+                  </span>
+                ))}
+              </td>
               <td className="text-right whitespace-nowrap">
                 <span
                   aria-label={attempt.passed ? 'passed' : 'not passed'}
@@ -207,4 +211,10 @@ function AttemptList({ history }: { history: readonly Schemas['AttemptPoint'][] 
       </table>
     </div>
   );
+}
+
+/** The two features that took up most of their tolerance, or went beyond it. */
+function furthestOff({ deviations }: Schemas['AttemptPoint']): Schemas['DeviationPoint'][] {
+  const part = ({ deviation, tolerance }: Schemas['DeviationPoint']) => Math.abs(deviation) / tolerance;
+  return [...deviations].sort((a, b) => part(b) - part(a)).slice(0, 2);
 }

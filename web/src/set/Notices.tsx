@@ -8,12 +8,16 @@ interface NoticesProps {
   plan: LayoutAnswer | undefined;
   problem: Problem | null;
   onCure: (cure: Cure) => void;
+  /** Which corner of the drawing is free. */
+  corner: 'top' | 'bottom';
 }
 
 /** What is wrong or doubtful, on the drawing: why it cannot be laid out, or what to think about, and what to change. */
-export function Notices({ plan, problem, onCure }: NoticesProps) {
+export function Notices({ plan, problem, onCure, corner }: NoticesProps) {
   return (
-    <div className="absolute top-3 right-3 z-10 grid w-[24rem] max-w-[calc(100%-1.5rem)] gap-2 text-base leading-snug">
+    <div
+      className={`absolute right-3 z-10 ${corner === 'top' ? 'top-3' : 'bottom-3'} grid w-[24rem] max-w-[calc(100%-1.5rem)] gap-2 text-base leading-snug`}
+    >
       {problem !== null && (
         <div role="alert" className="rounded-field border-2 border-error bg-base-100 p-2.5">
           <b className="text-error">✕ Cannot be laid out.</b>
@@ -48,18 +52,20 @@ export function Notices({ plan, problem, onCure }: NoticesProps) {
 function Cures({ cures, onCure }: { cures: readonly Cure[]; onCure: (cure: Cure) => void }) {
   return (
     <span className="mt-1 flex flex-wrap gap-1.5">
-      {cures.map((cure) => (
-        <button
-          key={cure.pointer}
-          type="button"
-          className="min-h-9 rounded-field border-2 border-current px-2 text-left leading-tight font-semibold first-letter:uppercase hover:underline"
-          onClick={() => {
-            onCure(cure);
-          }}
-        >
-          {cure.text}
-        </button>
-      ))}
+      {cures
+        .filter(({ value, option }) => value != null || option != null)
+        .map((cure) => (
+          <button
+            key={cure.pointer}
+            type="button"
+            className="min-h-9 rounded-field border-2 border-current px-2 text-left leading-tight font-semibold first-letter:uppercase hover:underline"
+            onClick={() => {
+              onCure(cure);
+            }}
+          >
+            {cure.text}
+          </button>
+        ))}
     </span>
   );
 }

@@ -8,7 +8,7 @@ export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas[
   const other = plan.otherMethod ?? undefined;
   return (
     <>
-      <table className="w-full leading-tight">
+      <table className="w-full leading-[1.3]">
         <caption className="sr-only">What the marks will give</caption>
         <thead>
           <tr className="text-left text-sm">
@@ -26,14 +26,14 @@ export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas[
               <th scope="row" className="text-left font-normal">
                 {featureName(feature.id, plan.marks.length)}
               </th>
-              <td className="text-right text-lg">
+              <td className="text-right text-[1.05rem]">
                 <Figure value={feature.target} unit={feature.unit} />
               </td>
-              <td className="text-right text-lg">
+              <td className="text-right text-[1.05rem]">
                 <Figure value={feature.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
               </td>
               {other !== undefined && (
-                <td className="text-right text-lg">
+                <td className="text-right text-[1.05rem]">
                   <Other feature={feature} other={other} />
                 </td>
               )}
@@ -61,7 +61,7 @@ function Line({ name, value, unit = 'in' }: { name: string; value: number; unit?
   return (
     <>
       <dt>{name}</dt>
-      <dd className="text-right text-lg leading-tight">
+      <dd className="text-right text-[1.05rem] leading-tight">
         <Figure value={value} unit={unit} />
       </dd>
     </>

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Problem, Schemas } from '../api/client';
 import { useLayout, useQuantities, useShed } from '../api/queries';
-import { type InputField, kindOf } from '../bends/kinds';
+import { type InputField, kindOf, KINDS } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
@@ -12,7 +12,7 @@ import { type DisplayUnit, quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
-import { bendersFor, type Draft, firstDraft, inUnit, layoutRequest, type Sizes } from './draft';
+import { bendersFor, type Draft, firstDraft, inUnit, layoutRequest, type Sizes, withKind } from './draft';
 import { GiveOut } from './GiveOut';
 import { Notices } from './Notices';
 import { type FieldProps, SetPanel } from './SetPanel';
@@ -63,7 +63,25 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
   const stale = layout.data === undefined;
   return (
     <div className="flex h-full min-h-[46rem] flex-col sm:min-h-[38rem]">
-      <Header title="Set" about={bend.name}>
+      <Header
+        title="Set"
+        about={
+          <select
+            aria-label="Bend"
+            value={draft.kind}
+            onChange={(event) => {
+              change(withKind(draft, kindOf(event.target.value).kind));
+            }}
+            className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+          >
+            {KINDS.map(({ kind, name }) => (
+              <option key={kind} value={kind}>
+                {name}
+              </option>
+            ))}
+          </select>
+        }
+      >
         <input
           value={draft.title}
           aria-label="Title"
@@ -80,7 +98,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
           preferredTrainee={search.get('trainee') ?? undefined}
         />
       </Header>
-      <div className="flex min-h-0 flex-1 max-lg:flex-col">
+      <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
         <div className="relative min-h-[18rem] min-w-0 flex-1 sm:min-h-[22rem]">
           {plan !== undefined && (
             <Elevation
@@ -94,6 +112,7 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
           <Notices
             plan={plan}
             problem={layout.error}
+            corner={draft.kind === 'stub90' ? 'top' : 'bottom'}
             onCure={(cure) => {
               setDraft((before) => cured(before, cure, unit));
             }}
@@ -135,7 +154,8 @@ function fieldOf(
     kind: input.kind,
     text: draft.texts[input.name] ?? '',
     onText,
-    problem: typed ?? (concerned ? layout : null),
+    problem: typed,
+    doubtful: concerned,
     onNudge: (steps) => {
       if (size !== undefined) {
         const step = input.kind === 'angle' ? 0.5 : draft.divisionIn;
@@ -192,7 +212,7 @@ function places(
           {sizes[input.name] === undefined ? field.label : <Figure value={sizes[input.name] ?? 0} unit={unit} />}
         </span>
       ) : (
-        <QuantityField {...field} place="drawing" />
+        <QuantityField {...field} place="drawing" asked={plusClearance(id, sizes)} />
       );
     } else if (bends === 1) {
       places[id] = <Figure value={predicted} unit={unit} className="text-[1.9rem]" />;
@@ -205,8 +225,18 @@ function places(
       );
     }
   }
-  // An open far end has no dimension yet to stand on.
   return places;
+}
+
+/** A rise or a height is drawn with its clearance; its field takes it without. */
+function plusClearance(id: string, sizes: Sizes): ReactNode {
+  const clearance = sizes.clearanceIn;
+  return (id === 'rise' || id === 'height') && clearance !== undefined && clearance > 0 ? (
+    <>
+      {' '}
+      + <Figure value={clearance} unit="in" /> clear
+    </>
+  ) : null;
 }
 
 function describe(name: string, plan: Schemas['LayoutAnswer'], unit: DisplayUnit): string {

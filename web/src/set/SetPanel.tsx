@@ -1,10 +1,10 @@
 import { type ComponentProps, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import { kindOf, KINDS } from '../bends/kinds';
+import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
-import { bendersFor, chosen, DIVISIONS, type Draft, withKind } from './draft';
+import { bendersFor, chosen, DIVISIONS, type Draft } from './draft';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
 
@@ -51,40 +51,32 @@ function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'd
   const { inputs, choices } = kindOf(draft.kind);
   return (
     <>
-      <Select
-        label="Bend"
-        value={draft.kind}
-        onChange={(kind) => {
-          change(withKind(draft, kindOf(kind).kind));
-        }}
-        options={KINDS.map(({ kind, name }) => ({ value: kind, name }))}
-      />
-      <div className="grid grid-cols-2 items-start gap-x-2 gap-y-1.5">
+      <div className={`grid items-start gap-x-2 gap-y-1.5 ${inputs.length > 4 ? 'grid-cols-3' : 'grid-cols-2'}`}>
         {inputs.map(({ name }) => {
           const field = fields.get(name);
           return field === undefined ? null : <QuantityField key={name} {...field} place="list" />;
         })}
       </div>
-      {choices.map(({ name, label, options }) => (
-        <Choice
-          key={name}
-          label={label}
-          options={options}
-          value={chosen(draft, name, options)}
-          onChange={(value) => {
-            change({ choices: { ...draft.choices, [name]: value } });
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
+        {choices.map(({ name, label, options }) => (
+          <Select
+            key={name}
+            label={label}
+            options={options}
+            value={chosen(draft, name, options)}
+            onChange={(value) => {
+              change({ choices: { ...draft.choices, [name]: value } });
+            }}
+          />
+        ))}
+        <Select
+          label="Method"
+          options={METHODS}
+          value={draft.method}
+          onChange={(method) => {
+            change({ method: method === 'exact' ? 'exact' : 'chart' });
           }}
         />
-      ))}
-      <Choice
-        label="Method"
-        options={METHODS}
-        value={draft.method}
-        onChange={(method) => {
-          change({ method });
-        }}
-      />
-      <div className="grid grid-cols-2 gap-x-2 gap-y-2">
         <Select
           label="Conduit"
           value={draft.conduitId}

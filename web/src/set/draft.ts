@@ -54,8 +54,10 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
 export function withKind(draft: Draft, kind: Kind): Draft {
   const { name, inputs } = kindOf(kind);
   const firsts = Object.fromEntries(inputs.map((input) => [input.name, input.first[draft.unit]]));
-  // A box offset is a fraction of an ordinary rise, so its rise and angle begin anew; others keep what was typed.
-  const kept = draft.kind === 'boxOffset' || kind === 'boxOffset' ? {} : draft.texts;
+  // A box offset is a fraction of an ordinary rise, so its rise and angle begin anew; others keep what was typed. An
+  // obstacle's clearance belongs to that obstacle.
+  const typed = Object.entries(draft.texts).filter(([name]) => name !== 'clearanceIn');
+  const kept = draft.kind === 'boxOffset' || kind === 'boxOffset' ? {} : Object.fromEntries(typed);
   return {
     ...draft,
     kind,

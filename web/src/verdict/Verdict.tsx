@@ -73,7 +73,7 @@ function Judged({ attempt }: { attempt: Attempt }) {
       >
         <Next attempt={attempt} />
       </Header>
-      <div className="flex min-h-0 flex-1 max-lg:flex-col">
+      <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
         <div className="relative min-h-[22rem] min-w-0 flex-1">
           <Elevation
             kind={kind}
@@ -84,7 +84,7 @@ function Judged({ attempt }: { attempt: Attempt }) {
             description={`What was made over what was asked for. ${described}.`}
             at={Object.fromEntries(attempt.features.map((feature) => [feature.id, place(feature)]))}
           />
-          <Exaggeration factor={factor} onChange={setFactor} />
+          <Exaggeration factor={factor} onChange={setFactor} corner={bends === 1 ? 'top' : 'bottom'} />
         </div>
         <VerdictPanel attempt={attempt} />
       </div>
@@ -148,9 +148,19 @@ function Next({ attempt }: { attempt: Attempt }) {
 }
 
 /** 1/16 in is invisible at scale: the difference can be drawn larger, and the drawing says so. */
-function Exaggeration({ factor, onChange }: { factor: number; onChange: (factor: number) => void }) {
+function Exaggeration({
+  factor,
+  onChange,
+  corner,
+}: {
+  factor: number;
+  onChange: (factor: number) => void;
+  corner: 'top' | 'bottom';
+}) {
   return (
-    <div className="absolute top-2 right-2 flex items-center gap-3 rounded-field bg-base-100/90 p-1.5 text-base max-sm:hidden">
+    <div
+      className={`absolute right-2 ${corner === 'top' ? 'top-2' : 'bottom-2'} flex items-center gap-3 rounded-field bg-base-100/90 p-1.5 text-base max-sm:hidden`}
+    >
       <span className="flex items-center gap-1.5">
         <svg width="26" height="12" aria-hidden="true">
           <rect

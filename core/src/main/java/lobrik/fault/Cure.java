@@ -2,7 +2,7 @@ package lobrik.fault;
 
 import lobrik.measure.Quantity;
 
-/** One change of one input that takes a fault away. It was tried: with it alone the fault is gone. */
+/** What to do about a fault. Sizes and choices were tried: with one of them alone the fault is gone. */
 public sealed interface Cure {
 
     /** The input to change, by its path in the calculation contract, such as {@code bend/angleDeg}. */
@@ -16,4 +16,7 @@ public sealed interface Cure {
 
     /** Choose this of the input's options. */
     record Choice(String input, String text, String option) implements Cure {}
+
+    /** What to try, where the inputs alone do not tell a size. */
+    record Advice(String input, String text) implements Cure {}
 }

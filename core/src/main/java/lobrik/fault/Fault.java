@@ -34,6 +34,11 @@ public record Fault(FaultCode code, String input, String reason, List<Figure> fi
         return new Fault(code, otherInput, reason, figures, cures);
     }
 
+    /** The same fault with what to try, in words. */
+    public Fault advising(String text) {
+        return curedBy(List.of(new Cure.Advice(input, text)));
+    }
+
     /** The same fault with what to change. */
     public Fault curedBy(List<Cure> found) {
         return new Fault(code, input, reason, figures, found);

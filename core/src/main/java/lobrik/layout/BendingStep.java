@@ -11,7 +11,8 @@ import lobrik.shop.HookSide;
  *
  * @param mark which ring, which mark of the shoe on it, hook to which side; its order is the step's
  * @param endForEnd whether the conduit is taken out and turned end for end first
- * @param turn how far the conduit is turned about its own axis since the bend before; more than −180° and at most 180°
+ * @param turn how far the conduit is turned about its own axis since the bend before, or for the first bend out of the
+ *     upright plane; clockwise seen from the datum end; more than −180° and at most 180°
  * @param rest angle that the bend shall have at rest
  * @param lever angle to pull it to, so that it springs back to rest
  */
@@ -23,7 +24,10 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
         inOrder.sort(Comparator.comparingInt(Mark::order));
         List<BendingStep> steps = new ArrayList<>(inOrder.size());
         HookSide hook = inOrder.getFirst().hookTowards();
-        Angle lying = Angle.ZERO;
+        // How it lies before the first bend is anybody's choice, up to the plane that bend is made in.
+        Angle lying = inOrder.getFirst()
+                .roll()
+                .minus(withinQuarterTurn(inOrder.getFirst().roll()));
         for (Mark mark : inOrder) {
             steps.add(new BendingStep(
                     mark,
@@ -35,5 +39,14 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
             lying = mark.roll();
         }
         return List.copyOf(steps);
+    }
+
+    /** The same plane: more than −90° and at most 90°. */
+    private static Angle withinQuarterTurn(Angle roll) {
+        Angle within = roll.withinHalfTurn();
+        if (within.isMoreThan(Angle.RIGHT)) {
+            return within.minus(Angle.HALF_TURN);
+        }
+        return within.plus(Angle.RIGHT).isMoreThan(Angle.ZERO) ? within : within.plus(Angle.HALF_TURN);
     }
 }

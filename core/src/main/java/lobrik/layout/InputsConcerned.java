@@ -1,5 +1,6 @@
 package lobrik.layout;
 
+import java.util.List;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.fault.Fault;
@@ -11,7 +12,7 @@ final class InputsConcerned {
 
     private InputsConcerned() {}
 
-    /** The fault with its input named as the bend names it. */
+    /** The fault with its input named as the bend names it; what to do about marks is no advice about inputs. */
     static Fault name(Bend bend, Fault fault) {
         BendKind kind = bend.kind();
         String input = switch (fault.code()) {
@@ -20,7 +21,7 @@ final class InputsConcerned {
             case ARC_OFF_CONDUIT -> fault.input().equals("lengthIn") ? farEnd(kind) : place(kind);
             default -> fault.input();
         };
-        return fault.at(input);
+        return fault.at(input).curedBy(List.of());
     }
 
     private static boolean isBeforeDatumEnd(Fault fault) {

@@ -113,6 +113,7 @@ public final class Piece {
                     position(number),
                     "the mark of bend " + number + " is at " + bend.position().inWords()
                             + "; the conduit runs from 0 to " + length.inWords(),
+                    "move it or use a longer conduit",
                     new Figure("mark", bend.position()),
                     new Figure("length of the conduit", length));
         }
@@ -135,8 +136,8 @@ public final class Piece {
                     FaultCode.ARC_OFF_CONDUIT,
                     "lengthIn",
                     "the arc of bend " + previous + " would run "
-                            + free.minus(length).inWords()
-                            + " over the far end; use a longer conduit or move the mark",
+                            + free.minus(length).inWords() + " over the far end",
+                    "use a longer conduit or move the mark",
                     new Figure("over the far end", free.minus(length)));
         }
     }
@@ -147,13 +148,15 @@ public final class Piece {
                         FaultCode.ARC_OFF_CONDUIT,
                         position(next.number()),
                         "the arc of bend " + next.number() + " would begin " + missing.inWords()
-                                + " before the datum end; move its mark at least that much further",
+                                + " before the datum end",
+                        "move its mark at least that much further",
                         new Figure("before the datum end", missing))
                 : impossible(
                         FaultCode.ARCS_OVERLAP,
                         position(next.number()),
                         "the arcs of bends " + previous + " and " + next.number() + " would overlap by "
-                                + missing.inWords() + "; move their marks at least that much apart",
+                                + missing.inWords(),
+                        "move their marks at least that much apart",
                         new Figure("overlap", missing));
     }
 
@@ -161,8 +164,8 @@ public final class Piece {
         return "bends/" + (bendNumber - 1) + "/positionIn";
     }
 
-    private static Refused impossible(FaultCode code, String input, String reason, Figure... figures) {
-        return Refused.impossible(new Fault(code, input, reason, figures));
+    private static Refused impossible(FaultCode code, String input, String reason, String advice, Figure... figures) {
+        return Refused.impossible(new Fault(code, input, reason, figures).advising(advice));
     }
 
     public Tooling tooling() {

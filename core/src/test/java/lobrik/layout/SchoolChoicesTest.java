@@ -94,6 +94,7 @@ class SchoolChoicesTest {
                 .steps();
         assertThat(centreFirst).extracting(step -> step.mark().number()).containsExactly(2, 3, 1);
         assertThat(centreFirst).extracting(BendingStep::endForEnd).containsExactly(false, false, true);
+        assertThat(centreFirst).extracting(BendingStep::turn).containsExactly(Angle.ZERO, Angle.HALF_TURN, Angle.ZERO);
         List<BendingStep> pushed = layout(chart(), saddle(Saddle3.Spacing.FACTOR, Saddle3.Order.PUSH_THROUGH))
                 .steps();
         assertThat(pushed).extracting(step -> step.mark().number()).containsExactly(1, 2, 3);
@@ -146,6 +147,7 @@ class SchoolChoicesTest {
         Layout layout = layout(School.of(Method.EXACT, TapeDivision.NONE), rolling);
         // 3-4-5: atan2(4, 3) = 53.1301°
         assertThat(layout.marks().getFirst().roll().degrees()).isCloseTo(53.1301, within(1e-4));
+        assertThat(layout.steps().getFirst().turn().degrees()).isCloseTo(53.1301, within(1e-4));
         assertThat(layout.steps().get(1).turn()).isEqualTo(Angle.HALF_TURN);
         assertThat(predicted(layout, FeatureId.RISE)).isCloseTo(3, within(1e-6));
         assertThat(predicted(layout, FeatureId.ROLL)).isCloseTo(4, within(1e-6));

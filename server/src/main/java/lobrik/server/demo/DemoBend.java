@@ -26,7 +26,8 @@ import lobrik.shop.Tooling;
 record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
 
     private static final double READING_SPREAD_IN = 0.035;
-    private static final double TWIST_SPREAD_DEG = 0.9;
+    private static final double TWIST_SPREAD_DEG = 0.7;
+    private static final double PARALLEL_SPREAD_DEG = 0.12;
     private static final double SPREADS_AT_MOST = 2.5;
 
     /** Readings of every feature that was asked for, in the order in which they are taken. */
@@ -37,7 +38,11 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
                 .plus(slip(layout, left));
         List<BendMade> bends = new ArrayList<>();
         for (Mark mark : layout.marks()) {
-            bends.add(bend(mark, off, left));
+            double missed = left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
+            bends.add(bend(mark, mark.angle().plus(Angle.ofDegrees(missed)), off, left));
+        }
+        if (endsParallel(layout)) {
+            bends.add(untilParallel(bends.removeLast(), bends));
         }
         Piece piece = Piece.simulate(asItReallyIs, layout.cutLength().orElseThrow(), bends);
         Map<FeatureId, Quantity> readings = new LinkedHashMap<>();
@@ -49,16 +54,38 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         return readings;
     }
 
-    private BendMade bend(Mark mark, Length off, double left) {
-        double degrees = mark.angle().degrees() + left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
+    private BendMade bend(Mark mark, Angle angle, Length off, double left) {
         double twist = mark.number() == 1 ? 0 : left * TWIST_SPREAD_DEG * gaussian();
         Length ringed = mark.number() == 1 ? off : off.plus(Length.ofInches(left * READING_SPREAD_IN * gaussian()));
         return new BendMade(
                 mark.position().plus(ringed).nearest(TapeDivision.SIXTEENTH),
                 mark.reference(),
                 mark.hookTowards(),
-                Angle.ofDegrees(degrees),
+                angle,
                 mark.roll().plus(Angle.ofDegrees(twist)));
+    }
+
+    /** Offsets and saddles leave as they came: bends one way and the other add up to nothing. */
+    private static boolean endsParallel(Layout layout) {
+        Angle sum = Angle.ZERO;
+        for (Mark mark : layout.marks()) {
+            sum = turnsBack(mark.roll()) ? sum.minus(mark.angle()) : sum.plus(mark.angle());
+        }
+        return sum.equals(Angle.ZERO);
+    }
+
+    /** The last bend is pulled by eye until the legs are parallel (handbook 5), whatever the others came to. */
+    private BendMade untilParallel(BendMade last, List<BendMade> others) {
+        Angle missing = Angle.ofDegrees(PARALLEL_SPREAD_DEG * gaussian());
+        for (BendMade other : others) {
+            boolean sameWay = turnsBack(other.roll()) == turnsBack(last.roll());
+            missing = sameWay ? missing.minus(other.angle()) : missing.plus(other.angle());
+        }
+        return new BendMade(last.position(), last.reference(), last.hookTowards(), missing, last.roll());
+    }
+
+    private static boolean turnsBack(Angle roll) {
+        return Math.abs(roll.withinHalfTurn().degrees()) > 90;
     }
 
     /** The take-up of a stub by the arrow, or the shrink of a bend that has one, is forgotten now and then. */

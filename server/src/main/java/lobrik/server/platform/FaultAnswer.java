@@ -26,7 +26,7 @@ public record FaultAnswer(
     /** A named figure. */
     public record FigureAnswer(String name, Unit unit, double value) {}
 
-    /** What to change: an input's size, in its unit, or which of its options to choose. */
+    /** What to change: an input's size, in its unit, or which of its options to choose; or advice in words. */
     public record CureAnswer(
             String pointer,
             String text,
@@ -40,6 +40,7 @@ public record FaultAnswer(
                 case Cure.Size size ->
                     new CureAnswer(pointer, size.text(), Unit.of(size.value()), Numbers.of(size.value()), null);
                 case Cure.Choice choice -> new CureAnswer(pointer, choice.text(), null, null, choice.option());
+                case Cure.Advice advice -> new CureAnswer(pointer, advice.text(), null, null, null);
             };
         }
     }
