@@ -29,6 +29,12 @@ class AccessibilityTest {
         page.navigate(base + "/set");
         page.getByText("comes out").waitFor();
         check(page, "set");
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
+        page.getByTestId("elevation").getByText("Angle 4").waitFor();
+        check(page, "set, a saddle");
+        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Order of bending").waitFor();
+        check(page, "set, its bending");
         page.navigate(base + "/floor");
         page.getByLabel("Verdict:").first().click();
         page.getByTestId("score").waitFor();
@@ -41,7 +47,20 @@ class AccessibilityTest {
         page.getByText("Kezia Mallow").click();
         page.getByText("Attempts, the newest first").waitFor();
         check(page, "progress");
+        saddle(room, width, height, theme, errors);
         assertThat(errors).isEmpty();
+    }
+
+    /** A piece with many readings, while it is measured and once it is judged. */
+    private static void saddle(School.Room room, int width, int height, String theme, List<String> errors) {
+        Page page = room.signedIn("dessa", room.screen(1280, 800, theme, errors));
+        page.getByLabel("Verdict:").first().click();
+        page.getByTestId("score").waitFor();
+        page.setViewportSize(width, height);
+        check(page, "verdict of a saddle");
+        page.getByText("Another try").click();
+        page.getByLabel("Number pad").waitFor();
+        check(page, "measuring a saddle");
     }
 
     private static void check(Page page, String view) {

@@ -54,10 +54,10 @@ class WholePathTest {
                 .fill("14 3/8");
         assertThat(page.getByTestId("strip").getByRole(AriaRole.IMG))
                 .hasAttribute("aria-label", Pattern.compile("Ring 1 at 8 3/8: arrow.*"));
-        page.getByText("By the star").click();
+        page.getByLabel("Placed by").selectOption("star");
         assertThat(page.getByTestId("strip").getByRole(AriaRole.IMG))
                 .hasAttribute("aria-label", Pattern.compile("Ring 1 at 14 3/8: star.*far end.*"));
-        page.getByText("By the arrow").click();
+        page.getByLabel("Placed by").selectOption("arrow");
         page.getByLabel("Title").fill("Up to the fan switch");
         page.getByLabel("Give to").selectOption("Lorcan Veigh");
         button(page, "Give").click();

@@ -1,0 +1,117 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** Every kind of bend is set, given, measured and judged on its own drawing. */
+@ExtendWith(School.class)
+class EveryBendTest {
+
+    private final List<String> errors = new ArrayList<>();
+
+    private static Page setDesk(School.Room room, List<String> errors, String kind) {
+        Page page = room.signedIn("dessa", errors);
+        page.navigate(room.lobrik().base() + "/set");
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption(kind);
+        return page;
+    }
+
+    private static Locator field(Page page, String name) {
+        return page.getByTestId("elevation").getByLabel(Pattern.compile("^" + name + "\\b.*"));
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "backToBack90, Back-to-back ninety, 2, 8",
+        "boxOffset, Box offset, 2, 7",
+        "offset, Offset, 2, 7",
+        "rollingOffset, Rolling offset, 2, 8",
+        "kick, Kick, 1, 3",
+        "saddle3, Three-point saddle, 3, 10",
+        "saddle4, Four-point saddle, 4, 13"
+    })
+    void bend_isSetGivenMeasuredAndJudged(String kind, String name, int rings, int readings, School.Room room) {
+        Page page = setDesk(room, errors, kind);
+        assertThat(page.getByLabel("Title")).hasValue(name);
+        assertThat(page.getByTestId("strip").getByRole(AriaRole.IMG))
+                .hasAttribute("aria-label", Pattern.compile(".*Ring " + rings + " at.*"));
+        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByLabel("Order of bending").getByRole(AriaRole.LISTITEM))
+                .hasCount(rings);
+        String title = name + " of this test";
+        page.getByLabel("Title").fill(title);
+        page.getByLabel("Give to").selectOption("Ulf Brackenby");
+        page.getByRole(
+                        AriaRole.BUTTON,
+                        new Page.GetByRoleOptions().setName("Give").setExact(true))
+                .click();
+        page.getByText("Given to one trainee").waitFor();
+
+        page.navigate(room.lobrik().base() + "/floor");
+        Locator bench =
+                page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Ulf Brackenby"));
+        assertThat(bench).containsText(title);
+        bench.getByRole(AriaRole.BUTTON).first().click();
+        Locator rows = page.getByLabel("Readings", new Page.GetByLabelOptions().setExact(true))
+                .locator("tbody tr");
+        assertThat(rows).hasCount(readings);
+        for (int i = 0; i < readings; i++) {
+            Locator row = rows.nth(i);
+            String asked = row.locator("td").first().innerText();
+            page.locator("[data-place] input:focus").waitFor();
+            page.keyboard().type(asked);
+            page.keyboard().press("Enter");
+            row.locator("[data-band=close]").waitFor();
+        }
+        page.getByText("See the verdict").click();
+        assertThat(page.getByTestId("score")).containsText("100");
+        assertThat(page.getByTestId("elevation").locator("[data-band=close]")).hasCount(readings);
+        Assertions.assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void riseThatCannotBeBent_isCuredByOnePress(School.Room room) {
+        Page page = setDesk(room, errors, "offset");
+        field(page, "Rise").fill("1");
+        page.getByText("Cannot be laid out.").waitFor();
+        assertThat(field(page, "Rise")).hasAttribute("aria-invalid", "true");
+        page.getByText("Make the angle").click();
+        assertThat(page.getByText("Cannot be laid out.")).isHidden();
+        assertThat(field(page, "Rise")).hasValue("1");
+        assertThat(field(page, "Angle")).not().hasValue("30");
+    }
+
+    @Test
+    void saddleOffItsCentre_isWarned_andExactLayoutCuresIt(School.Room room) {
+        Page page = setDesk(room, errors, "saddle3");
+        field(page, "Outer angle").fill("15");
+        page.getByText("the notch is the middle of a 45° bend").waitFor();
+        page.getByText("Lay it out exactly").click();
+        assertThat(page.getByText("the notch is the middle of a 45° bend")).isHidden();
+        assertThat(page.getByLabel("Method")).hasValue("exact");
+        page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByText("by chart")).isVisible();
+        assertThat(page.getByText("Gap to the obstacle")).isVisible();
+    }
+
+    @Test
+    void chartAndExact_areShownSideBySide(School.Room room) {
+        Page page = setDesk(room, errors, "saddle4");
+        page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
+        Locator height = page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Height"));
+        assertThat(height.locator("td")).hasCount(3);
+        assertThat(page.getByTestId("elevation").locator("[data-obstacle=rectangular]"))
+                .hasCount(1);
+    }
+}
