@@ -8,7 +8,7 @@ import { ObstacleShape } from './ObstacleShape';
 import { poseOf } from './pose';
 import { type Measure, roomForRun, runSpots, type RunSpot } from './runSpots';
 import { Tube } from './Tube';
-import { useSize } from './useSize';
+import { Sized } from './Sized';
 
 export interface ElevationProps {
   kind: Kind;
@@ -24,12 +24,7 @@ export interface ElevationProps {
 
 /** A run in its place, to scale: on its surface, over its obstacle, with its dimensions around it. */
 export function RunElevation(props: ElevationProps) {
-  const { ref, width, height } = useSize<HTMLDivElement>();
-  return (
-    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="elevation">
-      {width > 0 && height > 0 && <Drawing {...props} width={width} height={height} />}
-    </div>
-  );
+  return <Sized name="elevation">{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>;
 }
 
 function Drawing({

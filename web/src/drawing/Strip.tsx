@@ -5,7 +5,7 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
 import { spread } from './runSpots';
 import { tapeLines } from './tape';
-import { useSize } from './useSize';
+import { Sized } from './Sized';
 
 interface StripProps {
   plan: LayoutAnswer;
@@ -20,10 +20,9 @@ const NARROW_PX = 600;
 
 /** The straight conduit with its rings, the tape beneath it, and what goes on each ring. */
 export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: StripProps) {
-  const { ref, width, height } = useSize<HTMLDivElement>();
   return (
-    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="strip">
-      {width > 0 && (
+    <Sized name="strip">
+      {(width, height) => (
         <StripDrawing
           plan={plan}
           outsideDiameter={outsideDiameter}
@@ -33,7 +32,7 @@ export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: Str
           height={height}
         />
       )}
-    </div>
+    </Sized>
   );
 }
 

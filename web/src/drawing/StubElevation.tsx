@@ -14,7 +14,7 @@ import {
 } from './geometry';
 import { roomAround, type StubPlace, stubSpots } from './stubSpots';
 import { Tube } from './Tube';
-import { useSize } from './useSize';
+import { Sized } from './Sized';
 
 interface StubElevationProps {
   asked: Centreline;
@@ -31,12 +31,7 @@ interface StubElevationProps {
 
 /** A stub ninety in its place, to scale: standing on the floor, with its dimensions around it. */
 export function StubElevation(props: StubElevationProps) {
-  const { ref, width, height } = useSize<HTMLDivElement>();
-  return (
-    <div ref={ref} className="relative h-full min-h-0 w-full overflow-hidden" data-testid="elevation">
-      {width > 0 && height > 0 && <Drawing {...props} width={width} height={height} />}
-    </div>
-  );
+  return <Sized name="elevation">{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>;
 }
 
 function Drawing({

@@ -108,22 +108,30 @@ final class Checks {
         return job.bend() instanceof Saddle3 ? "bend/outerAngleDeg" : "bend/angleDeg";
     }
 
-    /** Marks nearer than the profile's least spacing run into the first bend (handbook 4.4). */
+    /**
+     * Bends too close together: the shoe would run into the bend before. What is left straight between them decides
+     * (handbook 4, checks); for a box offset the distance of its marks, as small offsets are taught (handbook 4.4).
+     */
     private void spacing() {
         Length least = tooling.bender().minSpacing();
+        boolean byMarks = job.bend() instanceof BoxOffset;
         for (int i = 1; i < layout.marks().size(); i++) {
-            Length apart = layout.marks()
-                    .get(i)
-                    .position()
-                    .minus(layout.marks().get(i - 1).position());
-            if (apart.isLessThan(least)) {
+            Length between = byMarks
+                    ? layout.marks()
+                            .get(i)
+                            .position()
+                            .minus(layout.marks().get(i - 1).position())
+                    : layout.predicted().straights().get(i).length();
+            if (between.isLessThan(least)) {
                 warnings.add(
                         FaultCode.MARKS_TOO_CLOSE,
                         InputsConcerned.size(job.bend().kind()),
-                        "rings " + i + " and " + (i + 1) + " are " + apart.inWords()
-                                + " apart; this bender needs " + least.inWords()
-                                + " or it runs into the bend before",
-                        new Figure("apart", apart),
+                        (byMarks
+                                        ? "rings " + i + " and " + (i + 1) + " are " + between.inWords() + " apart"
+                                        : "bends " + i + " and " + (i + 1) + " leave " + between.inWords()
+                                                + " of straight conduit between them")
+                                + "; this bender needs " + least.inWords() + ", or it runs into the bend before",
+                        new Figure(byMarks ? "apart" : "straight between", between),
                         new Figure("least spacing", least));
                 return;
             }

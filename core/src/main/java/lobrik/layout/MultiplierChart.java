@@ -96,7 +96,12 @@ public record MultiplierChart(List<Row> rows) {
 
     /** Spacing of marks per inch of rise: from the card, else {@code csc θ}. Formula {@code multiplier}, handbook 3. */
     public double multiplier(Angle angle) {
-        return row(angle).map(Row::multiplier).orElseGet(() -> 1 / Math.sin(angle.radians()));
+        return row(angle).map(Row::multiplier).orElseGet(() -> cosecant(angle));
+    }
+
+    /** {@code csc θ}: what a multiplier rounds. Formula {@code cosecant}, handbook 3. */
+    static double cosecant(Angle angle) {
+        return 1 / Math.sin(angle.radians());
     }
 
     /** Shrink per inch of rise: from the card, else {@code tan(θ/2)}. Formula {@code shrink-per-inch}, handbook 3. */

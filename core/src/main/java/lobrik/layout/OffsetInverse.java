@@ -89,7 +89,7 @@ public record OffsetInverse(Tooling tooling, School school) {
 
     private Length spacingAt(Length rise, Angle angle) {
         return switch (school.method()) {
-            case CHART -> rise.times(1 / Math.sin(angle.radians()));
+            case CHART -> rise.times(MultiplierChart.cosecant(angle));
             case EXACT -> ExactOffset.of(tooling, rise, angle).spacing();
         };
     }

@@ -23,8 +23,8 @@ public record Clearance(Length gap, Length at) {
      * Measures the gap.
      *
      * <p>On a straight the distance to a convex obstacle has one least place; arcs are sampled finely first. The obstacle
-     * reaches without end to both sides, so only x and y count. Formula {@code least-gap}: least centreline distance less
-     * {@code d/2}.
+     * reaches without end to both sides, so only x and y count. Formula {@code least-gap}, handbook 4 (checks): least
+     * centreline distance less {@code d/2}.
      */
     public static Clearance of(Piece piece, Obstacle obstacle) {
         return new Search(piece, obstacle).run();

@@ -10,7 +10,7 @@ import lobrik.measure.Length;
  *
  * @param takeUp {@code T}: arrow to the back of a 90, more than 0
  * @param radius {@code R}: radius of the centreline, more than 0
- * @param minSpacing least straight conduit between two bends
+ * @param minSpacing least straight conduit between two bends; of a box offset, least distance of its marks
  * @param minStub least conduit on the hook's side of the arrow that the shoe can hold
  * @param minStanding least straight conduit beyond the bend that must remain to stand on
  * @param springback how far a bend opens when the lever is let go, 0° to 45°

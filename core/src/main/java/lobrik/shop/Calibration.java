@@ -108,7 +108,7 @@ public record Calibration(
         return new Equation(-1, 1 - theta + backOfRadius(theta), test.otherLeg().inches() - known);
     }
 
-    /** The part of {@code back} that goes with the radius: {@code (1 − cos θ) / sin θ}. */
+    /** The part of {@link Tooling#backOfBend(Angle)} that goes with the radius: {@code (1 − cos θ) / sin θ}. */
     private static double backOfRadius(double theta) {
         return (1 - Math.cos(theta)) / Math.sin(theta);
     }

@@ -160,6 +160,17 @@ class ReviewTest {
         assertThat(warnings(usual)).isEmpty();
     }
 
+    /** Marks 5 in apart at 30° leave 5 − 2.68 in of straight: less than the 3 in of the profile. */
+    @Test
+    void bendsThatLeaveLittleStraightBetweenThem_areWarned_withARiseThatFits() {
+        Job job = job(Method.CHART, offset(2.5, 30, 40, null));
+        Fault fault = warnings(job).getFirst();
+        assertThat(fault.code()).isEqualTo(FaultCode.MARKS_TOO_CLOSE);
+        assertThat(fault.reason()).contains("2 5/16 in of straight", "needs 3 in");
+        assertCured(job, fault);
+        assertThat(warnings(job(Method.CHART, offset(3, 30, 40, null)))).isEmpty();
+    }
+
     @Test
     void angleThatIsNotOnTheCard_isWarnedAndUsesItsCosecant() {
         Job job = job(Method.CHART, offset(6, 20, 60, null));

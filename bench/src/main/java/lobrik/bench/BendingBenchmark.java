@@ -1,0 +1,132 @@
+package lobrik.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.TimeUnit;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lobrik.bend.Bend;
+import lobrik.bend.Placement;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
+import lobrik.layout.Job;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.layout.Method;
+import lobrik.layout.PlannedFeature;
+import lobrik.layout.Review;
+import lobrik.layout.School;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.BendMade;
+import lobrik.shape.Clearance;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Obstacle;
+import lobrik.shape.Piece;
+import lobrik.shop.Bender;
+import lobrik.shop.Conduit;
+import lobrik.shop.Tooling;
+import lobrik.verdict.AsMeasured;
+import org.openjdk.jmh.annotations.Benchmark;
+import org.openjdk.jmh.annotations.BenchmarkMode;
+import org.openjdk.jmh.annotations.Fork;
+import org.openjdk.jmh.annotations.Measurement;
+import org.openjdk.jmh.annotations.Mode;
+import org.openjdk.jmh.annotations.OutputTimeUnit;
+import org.openjdk.jmh.annotations.Param;
+import org.openjdk.jmh.annotations.Scope;
+import org.openjdk.jmh.annotations.Setup;
+import org.openjdk.jmh.annotations.State;
+import org.openjdk.jmh.annotations.Warmup;
+
+/** One bend and four bends through layout, simulation, features, clearance, review and the fit of what was measured. */
+@State(Scope.Benchmark)
+@BenchmarkMode(Mode.SampleTime)
+@OutputTimeUnit(TimeUnit.MICROSECONDS)
+@Warmup(iterations = 4, time = 2)
+@Measurement(iterations = 5, time = 2)
+@Fork(2)
+public class BendingBenchmark {
+
+    @Param({"stub", "fourPointSaddle"})
+    public String bend = "";
+
+    private Job job;
+    private Layout layout;
+    private List<BendMade> bends;
+    private Obstacle obstacle;
+    private Map<FeatureId, Quantity> readings;
+
+    @Setup
+    public void lay() {
+        Tooling tooling =
+                new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+        Bend asked = bend.equals("stub") ? stub() : saddle();
+        job = new Job(asked, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH));
+        layout = Layout.of(job);
+        bends = layout.marks().stream().map(Mark::asMarked).toList();
+        obstacle = new Obstacle.Rectangular(Length.ofInches(38), Length.ofInches(11.5), Length.ofInches(2.5));
+        readings = layout.features().stream().collect(Collectors.toMap(PlannedFeature::id, this::misread));
+    }
+
+    private static Bend stub() {
+        return new Stub90(Length.ofInches(17.625), Optional.of(Length.ofInches(22)), Placement.ARROW);
+    }
+
+    private static Bend saddle() {
+        return new Saddle4(
+                Length.ofInches(2.5),
+                Length.ofInches(0.75),
+                Angle.ofDegrees(30),
+                Length.ofInches(11.5),
+                Length.ofInches(0.5),
+                Saddle4.MeasuredTo.NEAR_EDGE,
+                Length.ofInches(38),
+                Placement.ARROW,
+                Optional.of(Length.ofInches(96)));
+    }
+
+    /** A little off in every reading, as pieces are. */
+    private Quantity misread(PlannedFeature feature) {
+        return switch (feature.predicted()) {
+            case Length length -> length.plus(Length.ofFraction(0, 1, 16));
+            case Angle angle -> angle.plus(Angle.ofDegrees(0.5));
+        };
+    }
+
+    /** Marks, rounded; their simulation; every feature asked for and predicted. */
+    @Benchmark
+    public Layout layoutSimulationAndFeatures() {
+        return Layout.of(job);
+    }
+
+    @Benchmark
+    public List<Feature> simulationAndFeatures() {
+        Function<List<BendMade>, Piece> bent =
+                made -> Piece.simulate(job.tooling(), layout.predicted().length(), made);
+        return Features.of(job.bend(), bent.apply(bends));
+    }
+
+    /** The least gap to a duct. */
+    @Benchmark
+    public Clearance clearance() {
+        return Clearance.of(layout.predicted(), obstacle);
+    }
+
+    /** Layout by both methods with all checks. */
+    @Benchmark
+    public Review review() {
+        return Review.of(job, Optional.empty());
+    }
+
+    /** The piece that a full set of readings describes. */
+    @Benchmark
+    public Optional<Piece> asMeasured() {
+        return AsMeasured.of(layout, readings);
+    }
+}
