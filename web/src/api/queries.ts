@@ -79,6 +79,16 @@ export function useLayout(request: LayoutRequest | undefined) {
   });
 }
 
+/** Conduits side by side, bent alike. */
+export function useParallelRuns(request: Schemas['ParallelRunsRequest'] | undefined) {
+  return useQuery<Schemas['Run'][], Problem>({
+    queryKey: ['parallel-runs', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/parallel-runs', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 export function useAttempt(id: string | undefined) {
   return useQuery<Attempt, Problem>({
     queryKey: ['attempt', id],

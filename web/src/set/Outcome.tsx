@@ -5,7 +5,7 @@ import { Figure } from '../entry/Figure';
 
 /** What the marks come to: asked, predicted by the simulation of the rounded marks, and what the other method gives. */
 export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderView'] | undefined }) {
-  const other = plan.otherMethod ?? undefined;
+  const other = plan.otherMethod?.impossible == null ? (plan.otherMethod ?? undefined) : undefined;
   return (
     <>
       <table className="w-full leading-[1.3]">
@@ -41,6 +41,12 @@ export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas[
           ))}
         </tbody>
       </table>
+      {plan.otherMethod?.impossible != null && (
+        <p className="leading-snug">
+          {plan.otherMethod.method === 'exact' ? 'Exactly' : 'By the chart'} it cannot be laid out:{' '}
+          {plan.otherMethod.impossible}.
+        </p>
+      )}
       <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t-2 border-base-content/40 pt-1 leading-snug">
         <Line name="Shrink, one side" value={plan.shrinkIn} />
         {plan.cutLengthIn != null && <Line name="Cut length" value={plan.cutLengthIn} />}

@@ -118,7 +118,15 @@ function Desk({ shed }: { shed: Schemas['Shed'] }) {
             }}
           />
         </div>
-        <SetPanel shed={shed} draft={draft} change={change} plan={plan} problem={layout.error} fields={fields} />
+        <SetPanel
+          shed={shed}
+          draft={draft}
+          change={change}
+          plan={plan}
+          problem={layout.error}
+          request={request}
+          fields={fields}
+        />
       </div>
       <div className="h-[8.6rem] shrink-0 border-t border-base-300 bg-base-100">
         {plan !== undefined && <Strip plan={plan} outsideDiameter={diameter} divisionIn={draft.divisionIn} />}

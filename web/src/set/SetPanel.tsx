@@ -1,10 +1,11 @@
 import { type ComponentProps, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
-import type { LayoutAnswer } from '../api/queries';
+import type { LayoutAnswer, LayoutRequest } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { bendersFor, chosen, DIVISIONS, type Draft } from './draft';
+import { Alongside } from './Alongside';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
 
@@ -16,6 +17,8 @@ interface SetPanelProps {
   change: (part: Partial<Draft>) => void;
   plan: LayoutAnswer | undefined;
   problem: Problem | null;
+  /** What is asked of the core; undefined while an input is no size. */
+  request: LayoutRequest | undefined;
   /** The kind's inputs by name, as they also stand on the drawing. */
   fields: ReadonlyMap<string, FieldProps>;
 }
@@ -27,7 +30,7 @@ const SIDES = [
 ] as const;
 
 /** The same inputs as on the drawing, as a list; what they come to; and how it is bent. */
-export function SetPanel({ shed, draft, change, plan, problem, fields }: SetPanelProps) {
+export function SetPanel({ shed, draft, change, plan, problem, request, fields }: SetPanelProps) {
   const [side, setSide] = useState<(typeof SIDES)[number]['value']>('inputs');
   const shown = problem === null ? plan : undefined;
   return (
@@ -41,6 +44,9 @@ export function SetPanel({ shed, draft, change, plan, problem, fields }: SetPane
         <Outcome plan={shown} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
       )}
       {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
+      {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (
+        <Alongside first={request} />
+      )}
       {side !== 'inputs' && shown === undefined && <p className="text-lg">It cannot be laid out like this.</p>}
       <Cautions cautions={shed.cautions} />
     </aside>

@@ -4,26 +4,40 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BendKind;
+import lobrik.fault.Fault;
 import lobrik.fault.Refused;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 
-/**
- * What the other method gives for the same bend (handbook 4): the product always shows both.
- *
- * @param layout by the other method
- * @param differences of the finished piece, for every feature of which they predict something else
- */
-public record Comparison(Layout layout, List<Difference> differences) {
+/** What the other method gives for the same bend (handbook 4): the product always shows both. */
+public sealed interface Comparison {
+
+    /** The other method. */
+    Method method();
+
+    /**
+     * It can be laid out by the other method, too.
+     *
+     * @param differences of the finished piece, for every feature of which the methods predict something else
+     */
+    record Both(Layout layout, List<Difference> differences) implements Comparison {
+        @Override
+        public Method method() {
+            return layout.job().school().method();
+        }
+    }
+
+    /** It cannot be laid out by the other method. */
+    record Impossible(Method method, Fault fault) implements Comparison {}
 
     /**
      * A feature of which the methods predict different sizes.
      *
      * @param difference what the other method predicts less what this one predicts
      */
-    public record Difference(FeatureId id, Quantity predictedByOther, Quantity difference) {}
+    record Difference(FeatureId id, Quantity predictedByOther, Quantity difference) {}
 
-    /** Empty for nineties, where take-up and gain are exact, and where the other method cannot lay the bend out. */
+    /** Compares a layout with the other method's; empty for nineties, where take-up and gain are exact. */
     static Optional<Comparison> of(Layout layout) {
         BendKind kind = layout.job().bend().kind();
         if (kind == BendKind.STUB_90 || kind == BendKind.BACK_TO_BACK_90) {
@@ -32,8 +46,8 @@ public record Comparison(Layout layout, List<Difference> differences) {
         Method other = layout.job().school().method() == Method.CHART ? Method.EXACT : Method.CHART;
         try {
             return Optional.of(between(layout, Layout.of(layout.job().by(other))));
-        } catch (Refused impossibleByTheOther) {
-            return Optional.empty();
+        } catch (Refused impossible) {
+            return Optional.of(new Impossible(other, impossible.faults().getFirst()));
         }
     }
 
@@ -46,6 +60,6 @@ public record Comparison(Layout layout, List<Difference> differences) {
                 differences.add(new Difference(one.features().get(i).id(), there, there.minus(here)));
             }
         }
-        return new Comparison(other, List.copyOf(differences));
+        return new Both(other, List.copyOf(differences));
     }
 }

@@ -246,8 +246,9 @@ class ReviewTest {
     @Test
     void otherMethod_isShownWithTheDifferenceInTheFinishedPiece() {
         Job job = job(Method.CHART, offset(9, 45, 60, null));
-        Comparison other = Review.of(job, Optional.empty()).otherMethod().orElseThrow();
-        assertThat(other.layout().job().school().method()).isEqualTo(Method.EXACT);
+        Comparison.Both other =
+                (Comparison.Both) Review.of(job, Optional.empty()).otherMethod().orElseThrow();
+        assertThat(other.method()).isEqualTo(Method.EXACT);
         Comparison.Difference rise = other.differences().stream()
                 .filter(difference -> difference.id() == FeatureId.RISE)
                 .findFirst()
@@ -264,6 +265,17 @@ class ReviewTest {
                 .map(feature -> ((Length) feature.predicted()).inches())
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** At 30° on R 5.125 the arcs alone rise 1.3732 in; the card's marks for 1.36 just do not overlap. */
+    @Test
+    void bendThatOnlyTheCardCanLayOut_saysWhyTheExactMethodCannot() {
+        Job job = new Job(offset(1.36, 30, 40, null), Jobs.threeQuarters(), School.of(Method.CHART, TapeDivision.NONE));
+        Comparison other = Review.of(job, Optional.empty()).otherMethod().orElseThrow();
+        assertThat(other).isInstanceOfSatisfying(Comparison.Impossible.class, impossible -> {
+            assertThat(impossible.method()).isEqualTo(Method.EXACT);
+            assertThat(impossible.fault().code()).isEqualTo(FaultCode.SPACING_IMPOSSIBLE);
+        });
     }
 
     @Test

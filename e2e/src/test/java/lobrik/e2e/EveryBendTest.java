@@ -114,4 +114,16 @@ class EveryBendTest {
         assertThat(page.getByTestId("elevation").locator("[data-obstacle=rectangular]"))
                 .hasCount(1);
     }
+
+    /** 2 in apart at 30°: each next conduit starts 2·tan 15°, a little over half an inch, further on. */
+    @Test
+    void conduitsAlongside_haveTheirRingsFurtherOn(School.Room room) {
+        Page page = setDesk(room, errors, "offset");
+        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
+        Locator runs = page.getByLabel("Rings of each conduit").getByRole(AriaRole.LISTITEM);
+        assertThat(runs).hasCount(3);
+        assertThat(runs.nth(0)).containsText("27 1/4");
+        assertThat(runs.nth(1)).containsText("27 13/16");
+        assertThat(runs.nth(2)).containsText("28 5/16");
+    }
 }

@@ -11,6 +11,7 @@ import lobrik.layout.Method;
 import lobrik.layout.MultiplierChart;
 import lobrik.layout.OffsetInverse;
 import lobrik.layout.ParallelRuns;
+import lobrik.layout.RunLimits;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -54,13 +55,14 @@ final class Inverses {
         Optional<Length> rise =
                 request.riseIn() == null ? Optional.empty() : translation.length("riseIn", request.riseIn());
         Method method = SchoolTranslation.method(request.method());
+        MultiplierChart chart = new SchoolTranslation(translation).chart(request.multipliers());
         Tooling with = translation.finish(tooling);
-        OffsetInverse inverse = new OffsetInverse(with, School.of(method, TapeDivision.NONE));
+        OffsetInverse inverse = new OffsetInverse(with, new School(method, chart, TapeDivision.NONE, RunLimits.USUAL));
         Length apart = translation.finish(spacing);
         Angle foundAngle = angle.orElseGet(() -> inverse.angle(apart, rise.orElseThrow()));
         Length foundRise = rise.orElseGet(() -> inverse.rise(apart, foundAngle));
         Length shrink = method == Method.CHART
-                ? MultiplierChart.USUAL.shrink(foundRise, foundAngle)
+                ? chart.shrink(foundRise, foundAngle)
                 : ExactOffset.ofSpacing(with, apart, foundAngle).shrink();
         return new OffsetOfMarks.Answer(foundRise.inches(), foundAngle.degrees(), shrink.inches());
     }

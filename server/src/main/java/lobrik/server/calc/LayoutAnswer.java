@@ -140,22 +140,36 @@ public record LayoutAnswer(
         }
     }
 
-    /** What the other method gives, and by how much the finished piece would differ. */
+    /**
+     * What the other method gives, and by how much the finished piece would differ.
+     *
+     * @param impossible why it cannot be laid out by the other method, if it cannot; it then has no marks
+     */
     public record OtherMethod(
             LayoutRequest.Method method,
+            @Nullable String impossible,
             List<MarkAnswer> marks,
-            double shrinkIn,
+            @Nullable Double shrinkIn,
             @Nullable Double cutLengthIn,
             List<DifferenceAnswer> differences) {
 
         static OtherMethod of(Comparison other) {
-            Layout layout = other.layout();
-            return new OtherMethod(
-                    LayoutRequest.Method.valueOf(layout.job().school().method().name()),
-                    layout.marks().stream().map(MarkAnswer::of).toList(),
-                    layout.shrink().inches(),
-                    layout.cutLength().map(Length::inches).orElse(null),
-                    other.differences().stream().map(DifferenceAnswer::of).toList());
+            LayoutRequest.Method method =
+                    LayoutRequest.Method.valueOf(other.method().name());
+            return switch (other) {
+                case Comparison.Impossible impossible ->
+                    new OtherMethod(method, impossible.fault().reason(), List.of(), null, null, List.of());
+                case Comparison.Both both ->
+                    new OtherMethod(
+                            method,
+                            null,
+                            both.layout().marks().stream().map(MarkAnswer::of).toList(),
+                            both.layout().shrink().inches(),
+                            both.layout().cutLength().map(Length::inches).orElse(null),
+                            both.differences().stream()
+                                    .map(DifferenceAnswer::of)
+                                    .toList());
+            };
         }
     }
 
