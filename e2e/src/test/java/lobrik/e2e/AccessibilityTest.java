@@ -27,7 +27,7 @@ class AccessibilityTest {
         check(page, "floor");
         String base = room.lobrik().base();
         page.navigate(base + "/set");
-        page.getByText("comes out").waitFor();
+        page.getByLabel("Ring 1 at").waitFor();
         check(page, "set");
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
         page.getByTestId("elevation").getByText("Angle 4").waitFor();

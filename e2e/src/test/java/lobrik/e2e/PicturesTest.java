@@ -30,11 +30,12 @@ class PicturesTest {
         take(page, "floor");
         String floor = page.url();
         page.navigate(room.lobrik().base() + "/set");
-        page.getByText("comes out").waitFor();
+        page.getByLabel("Ring 1 at").waitFor();
         take(page, "set");
         page.getByTestId("elevation").getByLabel("Leg", exact()).fill("7");
         page.getByText("the shoe holds").waitFor();
         take(page, "set-warning");
+        bends(page);
         page.navigate(floor);
         page.getByLabel("not passed").first().click();
         page.getByTestId("score").waitFor();
@@ -59,6 +60,7 @@ class PicturesTest {
         dim.getByRole(AriaRole.MAIN).getByLabel("Verdict:").first().click();
         dim.getByTestId("score").waitFor();
         take(dim, "verdict-shed");
+        saddle(room.signedIn("dessa", room.screen(1280, 800, "film", new ArrayList<>())));
 
         Page phone = room.signedIn("runa", room.screen(390, 800, "film", new ArrayList<>()));
         phone.navigate(attempt);
@@ -67,6 +69,41 @@ class PicturesTest {
         try (var taken = Files.list(FOLDER)) {
             assertThat(taken).hasSizeBetween(9, 19);
         }
+    }
+
+    /** The setting desk with bends of several rings. */
+    private static void bends(Page page) {
+        Locator kind = page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true));
+        kind.selectOption("saddle4");
+        page.getByTestId("elevation").getByText("Angle 4").waitFor();
+        page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
+        take(page, "set-saddle");
+        kind.selectOption("rollingOffset");
+        page.getByTestId("elevation").getByText("from above").waitFor();
+        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
+        take(page, "set-rolling");
+        kind.selectOption("offset");
+        page.getByText("Inputs", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByTestId("elevation").getByLabel("Rise", exact()).waitFor();
+        page.getByTestId("strip").waitFor();
+        page.getByTestId("elevation").getByLabel("Rise", exact()).fill("2 1/4");
+        page.getByText("of straight conduit between them").waitFor();
+        take(page, "set-cure");
+    }
+
+    /** A saddle half measured. */
+    private static void saddle(Page page) {
+        page.getByLabel("Measure another try").first().click();
+        for (String reading : new String[] {"26 1/2", "34 9/16", "47", "55 1/16", "4 1/16", "12 1/2"}) {
+            Locator field = page.locator("[data-place] input:focus");
+            field.waitFor();
+            String place = (String) field.evaluate("input => input.closest('[data-place]').dataset.place");
+            field.fill(reading);
+            page.keyboard().press("Enter");
+            page.locator("[data-place=" + place + "] [data-band]").waitFor();
+        }
+        page.locator("[data-place=landing] input:focus").waitFor();
+        take(page, "measure-saddle");
     }
 
     private static Locator.GetByLabelOptions exact() {
