@@ -4,7 +4,8 @@ import { quantityParts, quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
 import { spread } from './runSpots';
-import { tapeLines } from './tape';
+import { flagWidth, NARROW_PX, Ring } from './StripRing';
+import { TapeRule } from './TapeRule';
 import { Sized } from './Sized';
 
 interface StripProps {
@@ -16,7 +17,6 @@ interface StripProps {
 }
 
 const SIDE = 34;
-const NARROW_PX = 600;
 
 /** The straight conduit with its rings, the tape beneath it, and what goes on each ring. */
 export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: StripProps) {
@@ -122,7 +122,7 @@ function StripDrawing({
           )
         );
       })}
-      <Tape
+      <TapeRule
         lengthIn={lengthIn}
         divisionIn={divisionIn}
         scale={scale}
@@ -166,163 +166,10 @@ function StripDrawing({
   );
 }
 
-function Ring({
-  mark,
-  x,
-  top,
-  tube,
-  width,
-  flagX,
-}: {
-  mark: LayoutAnswer['marks'][number];
-  x: number;
-  top: number;
-  tube: number;
-  width: number;
-  /** Middle of its flag, where several share the strip. */
-  flagX: number | undefined;
-}) {
-  const display = useDisplayUnit();
-  const towards = mark.hookTowards === 'datum' ? -1 : 1;
-  // The flag flies to the side that has room for it.
-  const narrow = width < NARROW_PX;
-  const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
-  const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
-  return (
-    <g>
-      <line
-        x1={x}
-        x2={x}
-        y1={top - 20}
-        y2={top + tube + 4}
-        stroke="var(--color-base-content)"
-        className="line-medium"
-      />
-      <HookSign x={x} y={top + tube / 2} towards={towards} />
-      {flagX === undefined ? (
-        <>
-          <RingNumber x={x} y={top - 29} number={mark.number} />
-          <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
-            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
-            <tspan fontSize={15} dx={10} fontWeight={500}>
-              {narrow
-                ? `${mark.reference} ${arrow}`
-                : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
-            </tspan>
-          </Label>
-        </>
-      ) : (
-        <>
-          <line
-            x1={x}
-            y1={top - 18}
-            x2={flagX - flagWidth(width) / 2 + 14}
-            y2={top - 30}
-            stroke="var(--color-base-content)"
-            className="line-thin"
-          />
-          <RingNumber x={flagX - flagWidth(width) / 2 + 14} y={top - 38} number={mark.number} />
-          <Label at={{ x: flagX - flagWidth(width) / 2 + 29, y: top - 38 }} size={narrow ? 17 : 27} anchor="start">
-            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
-            {!narrow && (
-              <tspan fontSize={15} dx={7} fontWeight={500}>
-                {mark.reference} {arrow}
-              </tspan>
-            )}
-          </Label>
-        </>
-      )}
-    </g>
-  );
-}
-
-function RingNumber({ x, y, number }: { x: number; y: number; number: number }) {
-  return (
-    <>
-      <circle cx={x} cy={y} r={12} fill="var(--color-base-content)" />
-      <text
-        x={x}
-        y={y + 1}
-        fontSize={15}
-        textAnchor="middle"
-        dominantBaseline="central"
-        fill="var(--halo)"
-        className="figures"
-      >
-        {number}
-      </text>
-    </>
-  );
-}
-
-/** Room for the flag of one of several rings. */
-function flagWidth(width: number): number {
-  return width < NARROW_PX ? 84 : 196;
-}
-
 /** The middle of the larger part of an arc that its ring leaves free. */
 function freeMiddle({ startIn, endIn }: { startIn: number; endIn: number }, ringIn: number): number {
   if (ringIn <= startIn || ringIn >= endIn) {
     return (startIn + endIn) / 2;
   }
   return ringIn - startIn > endIn - ringIn ? (startIn + ringIn) / 2 : (ringIn + endIn) / 2;
-}
-
-/** A small hook at the ring, open to the side that the lip of the shoe points to. */
-function HookSign({ x, y, towards }: { x: number; y: number; towards: 1 | -1 }) {
-  return (
-    <path
-      d={`M${String(x)} ${String(y - 7)} h${String(13 * towards)} a7 7 0 0 ${towards > 0 ? '1' : '0'} 0 14 h${String(-4 * towards)}`}
-      fill="none"
-      stroke="var(--color-base-content)"
-      className="line-medium"
-    />
-  );
-}
-
-function Tape({
-  lengthIn,
-  divisionIn,
-  scale,
-  x,
-  top,
-  height,
-}: {
-  lengthIn: number;
-  divisionIn: number;
-  scale: number;
-  x: (inches: number) => number;
-  top: number;
-  height: number;
-}) {
-  const longest = Math.min(17, height - 18);
-  return (
-    <g stroke="var(--line)" aria-hidden="true">
-      <line x1={x(0)} x2={x(lengthIn)} y1={top} y2={top} className="line-thin" />
-      {tapeLines(lengthIn, divisionIn, scale).map(({ inches, level, label, foot }) => (
-        <g key={inches}>
-          <line
-            x1={x(inches)}
-            x2={x(inches)}
-            y1={top}
-            y2={top + longest * 0.78 ** (level * 1.6)}
-            className={foot === true ? 'line-bold' : 'line-thin'}
-          />
-          {label !== undefined && (
-            <text
-              x={x(inches)}
-              y={top + longest + 10}
-              fontSize={14}
-              textAnchor="middle"
-              stroke="none"
-              fill="var(--color-base-content)"
-              className="figures"
-            >
-              {label}
-            </text>
-          )}
-        </g>
-      ))}
-    </g>
-  );
 }

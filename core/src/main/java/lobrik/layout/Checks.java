@@ -26,8 +26,8 @@ final class Checks {
     /** The angle that the notch is the middle of (handbook 2). */
     private static final Angle NOTCH_ANGLE = Angle.ofDegrees(45);
 
-    /** Conduit may lie on what it passes: only more than this counts as touched. */
-    private static final Length TOUCHING = Length.ofFraction(0, -1, 64);
+    /** Conduit may lie on what it passes, and rounded marks may be half a line low: only more than this is touched. */
+    private static final Length TOUCHING = Length.ofFraction(0, -1, 32);
 
     private final Layout layout;
     private final Job job;

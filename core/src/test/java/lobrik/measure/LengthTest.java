@@ -210,4 +210,15 @@ class LengthTest {
             }
         }
     }
+
+    @Test
+    void signedLength_isReadWithEitherMinus_andAnOrdinaryOneIsNot() {
+        assertThat(Length.parseSigned("−1/8", INCH)).isEqualTo(Length.ofInches(-0.125));
+        assertThat(Length.parseSigned(" - 3/16", INCH)).isEqualTo(Length.ofInches(-0.1875));
+        assertThat(Length.parseSigned("1/8", INCH)).isEqualTo(Length.ofInches(0.125));
+        assertThat(catchThrowableOfType(RefusedText.class, () -> Length.parseSigned("--1", INCH)))
+                .isNotNull();
+        assertThat(catchThrowableOfType(RefusedText.class, () -> Length.parse("−1/8", INCH)))
+                .isNotNull();
+    }
 }

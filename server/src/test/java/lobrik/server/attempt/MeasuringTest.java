@@ -2,6 +2,7 @@ package lobrik.server.attempt;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
@@ -18,6 +19,7 @@ import lobrik.server.RunningServer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 
 /** From a set exercise to a judged piece, over HTTP and in the real database. */
 @ExtendWith(RunningServer.class)
@@ -73,6 +75,40 @@ class MeasuringTest {
         return runa.put(
                 "/api/attempts/" + attempt + "/readings/" + key,
                 "{\"feature\":\"" + feature + "\",\"text\":\"" + text + "\"}");
+    }
+
+    /** A piece of many readings; its tail lies below the datum leg's line, which only this feature may say. */
+    @Test
+    void saddle_isMeasuredReadingByReading_andItsShapeIsFound() {
+        String saddle = """
+                {"method":"exact","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                 "bender":{"takeUpIn":6,"radiusIn":5.125},
+                 "bend":{"kind":"saddle3","heightIn":2.375,"clearanceIn":1,"centreIn":30,"overallIn":64}}""";
+        assertThat(runa.put(
+                                "/api/exercises/" + UUID.randomUUID(),
+                                exercise(saddle, "{\"traineeId\":\"" + trainees.getFirst() + "\"}"))
+                        .status())
+                .isEqualTo(200);
+        String attempt = openAttempt(trainees.getFirst());
+        String[][] readings = {
+            {"mark1", "22 1/4"}, {"mark2", "30 5/8"}, {"mark3", "39"}, {"height", "3 3/8"}, {"centre", "30"},
+            {"angle1", "22 1/2"}, {"angle2", "46"}, {"angle3", "22 1/2"}, {"dogLeg", "1"}, {"overall", "64"}
+        };
+        for (String[] reading : readings) {
+            assertThat(read(attempt, reading[0], reading[1]).status())
+                    .as(reading[0])
+                    .isEqualTo(200);
+        }
+        assertThat(read(attempt, "height", "−1").status()).isEqualTo(400);
+        Answer last = read(attempt, "tailLift", "−7/8");
+        assertThat(last.at("/features/8/deviation").asDouble()).isEqualTo(-0.875);
+        assertThat(last.at("/features/8/band").asString()).isEqualTo("outside");
+        assertThat(last.at("/score/passed").asBoolean()).isFalse();
+        JsonNode end =
+                last.at("/made/centreline").get(last.at("/made/centreline").size() - 1);
+        assertThat(end.get(1).asDouble())
+                .as("the tail is drawn where it was read")
+                .isCloseTo(-0.875, within(0.1));
     }
 
     private String givenAndOpened() {

@@ -105,6 +105,7 @@ class CalcInterfaceTest {
                 "length | 1' 2     | 14",
                 "length | 254mm    | 10",
                 "angle  | 22 1/2   | 22.5",
+                "signedLength | −1/8 | -0.125",
             })
     void quantity_isRead(String kind, String text, double value) {
         Answer answer = client.post("/api/calc/quantity", "{\"kind\":\"" + kind + "\",\"text\":\"" + text + "\"}");

@@ -1,0 +1,115 @@
+import type { LayoutAnswer } from '../api/queries';
+import { FigureSpans } from '../entry/Figure';
+import { quantityParts } from '../entry/figures';
+import { useDisplayUnit } from '../frame/signedIn';
+import { Label } from './Dimension';
+
+/** Below this width flags have only room for figures. */
+export const NARROW_PX = 600;
+
+/** A ring on the straight conduit, with its flag: what of the shoe goes on it, and which way the hook points. */
+export function Ring({
+  mark,
+  x,
+  top,
+  tube,
+  width,
+  flagX,
+}: {
+  mark: LayoutAnswer['marks'][number];
+  x: number;
+  top: number;
+  tube: number;
+  width: number;
+  /** Middle of its flag, where several share the strip. */
+  flagX: number | undefined;
+}) {
+  const display = useDisplayUnit();
+  const towards = mark.hookTowards === 'datum' ? -1 : 1;
+  // The flag flies to the side that has room for it.
+  const narrow = width < NARROW_PX;
+  const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
+  const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
+  return (
+    <g>
+      <line
+        x1={x}
+        x2={x}
+        y1={top - 20}
+        y2={top + tube + 4}
+        stroke="var(--color-base-content)"
+        className="line-medium"
+      />
+      <HookSign x={x} y={top + tube / 2} towards={towards} />
+      {flagX === undefined ? (
+        <>
+          <RingNumber x={x} y={top - 29} number={mark.number} />
+          <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
+            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+            <tspan fontSize={15} dx={10} fontWeight={500}>
+              {narrow
+                ? `${mark.reference} ${arrow}`
+                : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
+            </tspan>
+          </Label>
+        </>
+      ) : (
+        <>
+          <line
+            x1={x}
+            y1={top - 18}
+            x2={flagX - flagWidth(width) / 2 + 14}
+            y2={top - 30}
+            stroke="var(--color-base-content)"
+            className="line-thin"
+          />
+          <RingNumber x={flagX - flagWidth(width) / 2 + 14} y={top - 38} number={mark.number} />
+          <Label at={{ x: flagX - flagWidth(width) / 2 + 29, y: top - 38 }} size={narrow ? 17 : 27} anchor="start">
+            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+            {!narrow && (
+              <tspan fontSize={15} dx={7} fontWeight={500}>
+                {mark.reference} {arrow}
+              </tspan>
+            )}
+          </Label>
+        </>
+      )}
+    </g>
+  );
+}
+
+function RingNumber({ x, y, number }: { x: number; y: number; number: number }) {
+  return (
+    <>
+      <circle cx={x} cy={y} r={12} fill="var(--color-base-content)" />
+      <text
+        x={x}
+        y={y + 1}
+        fontSize={15}
+        textAnchor="middle"
+        dominantBaseline="central"
+        fill="var(--halo)"
+        className="figures"
+      >
+        {number}
+      </text>
+    </>
+  );
+}
+
+/** Room for the flag of one of several rings. */
+export function flagWidth(width: number): number {
+  return width < NARROW_PX ? 84 : 196;
+}
+
+/** A small hook at the ring, open to the side that the lip of the shoe points to. */
+function HookSign({ x, y, towards }: { x: number; y: number; towards: 1 | -1 }) {
+  return (
+    <path
+      d={`M${String(x)} ${String(y - 7)} h${String(13 * towards)} a7 7 0 0 ${towards > 0 ? '1' : '0'} 0 14 h${String(-4 * towards)}`}
+      fill="none"
+      stroke="var(--color-base-content)"
+      className="line-medium"
+    />
+  );
+}
