@@ -3,6 +3,7 @@ import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Floor } from './floor/Floor';
+import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
 import { Measure } from './measure/Measure';
@@ -21,6 +22,7 @@ const later = (screen: React.ReactNode) => <Suspense fallback={<p className="p-8
 const router = createBrowserRouter([
   {
     element: <Frame />,
+    errorElement: <Failed />,
     children: [
       { path: '/floor', element: <Floor /> },
       { path: '/set', element: later(<SetDesk />) },

@@ -17,6 +17,8 @@ export interface ElevationProps {
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
   exaggeration?: number;
+  /** Pixels to leave free at the foot of the drawing. */
+  footroom?: number;
   /** What stands at each feature's place: an input or a figure; where there is nothing, there is no place. */
   at: Partial<Record<string, ReactNode>>;
   description: string;
@@ -33,6 +35,7 @@ function Drawing({
   outsideDiameter,
   made,
   exaggeration = 1,
+  footroom = 0,
   at: places,
   description,
   width,
@@ -55,8 +58,9 @@ function Drawing({
   const half = outsideDiameter / 2;
   const inner = boxAround([...asked, ...(madePiece ?? []), ...(above ?? []), ...(madeAbove ?? [])]);
   const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
-  const view = fit(box, width, height, roomForRun(measures, width));
-  const spots = runSpots(measures, view, box, width, height);
+  const free = height - footroom;
+  const view = fit(box, width, free, roomForRun(measures, width));
+  const spots = runSpots(measures, view, box, width, free);
   return (
     <>
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">

@@ -5,6 +5,8 @@ import { Figure } from '../entry/Figure';
 
 interface FeatureTagProps {
   feature: Feature;
+  /** How many bends the piece has. */
+  bends: number;
   active: boolean;
   /** What is typed already but not entered. */
   text: string;
@@ -12,7 +14,7 @@ interface FeatureTagProps {
 }
 
 /** A feature on a drawing that has many: its name until it is read, then what was read and how far off. */
-export function FeatureTag({ feature, active, text, onActivate }: FeatureTagProps) {
+export function FeatureTag({ feature, bends, active, text, onActivate }: FeatureTagProps) {
   return (
     <button
       type="button"
@@ -24,12 +26,13 @@ export function FeatureTag({ feature, active, text, onActivate }: FeatureTagProp
     >
       {feature.reading == null ? (
         <>
-          {featureName(feature.id)} <span className="figures text-lg">{text}</span>
+          {featureName(feature.id, bends)} <span className="figures text-lg">{text}</span>
         </>
       ) : (
         <>
           <span className="block text-sm leading-none">
-            {featureName(feature.id)} <Figure value={feature.reading.value} unit={feature.unit} className="text-base" />
+            {featureName(feature.id, bends)}{' '}
+            <Figure value={feature.reading.value} unit={feature.unit} className="text-base" />
           </span>
           <span className={active ? 'rounded-field bg-base-100 px-1' : ''}>
             <Deviation feature={feature} />

@@ -76,6 +76,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
       <ReadingPlace
         feature={feature}
         bends={bends}
+        crowded={kind !== 'stub90'}
         text={texts[id] ?? ''}
         active={active === id}
         problem={active === id ? keep.error : null}
@@ -110,7 +111,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
         </Link>
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
-        <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${bends === 1 ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
+        <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${kind === 'stub90' ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
           <Elevation
             kind={kind}
             plan={attempt.plan}

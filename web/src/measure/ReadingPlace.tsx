@@ -10,8 +10,10 @@ import { FeatureTag } from './FeatureTag';
 
 interface ReadingPlaceProps {
   feature: Feature;
-  /** How many bends the piece has: with more than one, only the reading in hand has a field on the drawing. */
+  /** How many bends the piece has. */
   bends: number;
+  /** The drawing has little room: only the reading in hand has a field on it. */
+  crowded: boolean;
   text: string;
   active: boolean;
   problem: Problem | null;
@@ -24,6 +26,7 @@ interface ReadingPlaceProps {
 export function ReadingPlace({
   feature,
   bends,
+  crowded,
   text,
   active,
   problem,
@@ -39,8 +42,8 @@ export function ReadingPlace({
     }
   }, [active]);
   const narrow = useNarrow();
-  if (bends > 1 && (narrow || !active || feature.reading != null)) {
-    return <FeatureTag feature={feature} active={active} text={text} onActivate={onActivate} />;
+  if (crowded && (narrow || !active || feature.reading != null)) {
+    return <FeatureTag feature={feature} bends={bends} active={active} text={text} onActivate={onActivate} />;
   }
   if (narrow && feature.reading == null) {
     return <PlaceButton feature={feature} active={active} text={text} onActivate={onActivate} />;
@@ -97,7 +100,7 @@ function PlaceButton({
   );
 }
 
-type ReadingFieldProps = Omit<ReadingPlaceProps, 'active'> & {
+type ReadingFieldProps = Omit<ReadingPlaceProps, 'active' | 'crowded'> & {
   inputRef?: Ref<HTMLInputElement>;
   place: 'drawing' | 'list';
 };

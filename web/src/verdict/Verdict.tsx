@@ -36,8 +36,8 @@ function Judged({ attempt }: { attempt: Attempt }) {
   const bends = attempt.plan.marks.length;
   const place = (feature: Feature) => {
     const { id } = feature;
-    return bends > 1 ? (
-      <MadeTag feature={feature} />
+    return kind !== 'stub90' ? (
+      <MadeTag feature={feature} bends={bends} />
     ) : (
       <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
         <span className="block text-sm">
@@ -80,11 +80,12 @@ function Judged({ attempt }: { attempt: Attempt }) {
             plan={attempt.plan}
             made={attempt.made?.centreline}
             exaggeration={factor}
+            footroom={44}
             outsideDiameter={diameter}
             description={`What was made over what was asked for. ${described}.`}
             at={Object.fromEntries(attempt.features.map((feature) => [feature.id, place(feature)]))}
           />
-          <Exaggeration factor={factor} onChange={setFactor} corner={bends === 1 ? 'top' : 'bottom'} />
+          <Exaggeration factor={factor} onChange={setFactor} corner={kind === 'stub90' ? 'top' : 'bottom'} />
         </div>
         <VerdictPanel attempt={attempt} />
       </div>
@@ -101,11 +102,11 @@ function Judged({ attempt }: { attempt: Attempt }) {
 }
 
 /** On a drawing with many dimensions: the name and how far off; the list beside it has the rest. */
-function MadeTag({ feature }: { feature: Feature }) {
+function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
   return (
     <div className="rounded-field bg-base-100/85 px-1.5 text-center leading-tight whitespace-nowrap">
       <span className="block text-sm leading-none">
-        {featureName(feature.id)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+        {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
       </span>
       {feature.reading == null ? <span className="text-base">not read yet</span> : <Deviation feature={feature} />}
     </div>

@@ -62,6 +62,7 @@ final class Cures {
             case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT ->
                 EnumSet.of(Lever.Role.PLACE, Lever.Role.FAR_END, Lever.Role.SIZE);
             case LONGER_THAN_STICK -> EnumSet.of(Lever.Role.FAR_END, Lever.Role.PLACE);
+            case OUT_OF_RANGE -> EnumSet.of(Lever.Role.ANGLE, Lever.Role.SIZE, Lever.Role.FAR_END);
             case DEGREES_OVER_LIMIT -> EnumSet.of(Lever.Role.ANGLE);
             case OBSTACLE_TOUCHED -> EnumSet.of(Lever.Role.CLEARANCE);
             default -> EnumSet.noneOf(Lever.Role.class);

@@ -11,6 +11,9 @@ import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Figure;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -74,9 +77,22 @@ public record Layout(
         }
         Optional<Length> cutLength =
                 plan.cutLength().map(length -> length.nearest(job.school().division()));
-        Piece predicted =
-                Piece.simulate(job.tooling(), cutLength.orElseGet(() -> drawnLength(job.tooling(), marks)), bends);
+        Length length = cutLength.orElseGet(() -> drawnLength(job.tooling(), marks));
+        requireBendable(job, length);
+        Piece predicted = Piece.simulate(job.tooling(), length, bends);
         return new Layout(job, List.copyOf(marks), plan.shrink(), cutLength, planned(job, plan, predicted), predicted);
+    }
+
+    private static void requireBendable(Job job, Length length) {
+        if (!length.isPositive() || length.isMoreThan(Piece.LONGEST_PIECE)) {
+            throw Refused.impossible(new Fault(
+                    FaultCode.OUT_OF_RANGE,
+                    InputsConcerned.size(job.bend().kind()),
+                    "the piece would take " + length.inWords() + " of conduit; it must be more than 0 and at most "
+                            + Piece.LONGEST_PIECE.inWords(),
+                    new Figure("length", length),
+                    new Figure("longest", Piece.LONGEST_PIECE)));
+        }
     }
 
     private static List<PlannedFeature> planned(Job job, Plan plan, Piece predicted) {

@@ -24,7 +24,7 @@ public record MultiplierChart(List<Row> rows) {
      */
     public record Row(Angle angle, double multiplier, double shrinkPerInch) {
 
-        private static final double LARGEST = 1000;
+        private static final double LARGEST = 100;
 
         /** @throws lobrik.fault.Refused with every figure that is outside its range */
         public Row {
@@ -34,13 +34,13 @@ public record MultiplierChart(List<Row> rows) {
                 faults.add(
                         FaultCode.OUT_OF_RANGE,
                         "multiplier",
-                        "the multiplier is " + multiplier + "; it must be more than 0 and at most 1000");
+                        "the multiplier is " + multiplier + "; it must be more than 0 and at most 100");
             }
             if (!(shrinkPerInch >= 0 && shrinkPerInch <= LARGEST)) {
                 faults.add(
                         FaultCode.OUT_OF_RANGE,
                         "shrinkPerInch",
-                        "the shrink per inch is " + shrinkPerInch + "; it must be from 0 to 1000");
+                        "the shrink per inch is " + shrinkPerInch + "; it must be from 0 to 100");
             }
             faults.refuseIfAny();
         }

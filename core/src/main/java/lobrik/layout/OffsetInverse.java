@@ -18,6 +18,9 @@ public record OffsetInverse(Tooling tooling, School school) {
 
     private static final int HALVINGS = 60;
 
+    /** Less is no offset; and its angle would be none that a number can say. */
+    private static final Length LEAST_RISE = Length.ofFraction(0, 1, 64);
+
     /**
      * The rise that marks give: {@code L / multiplier}, or exactly by {@link ExactOffset#rise}. Formula
      * {@code rise-of-marks}, handbook 4.3.
@@ -54,7 +57,7 @@ public record OffsetInverse(Tooling tooling, School school) {
     public Angle angle(Length spacing, Length rise) {
         Faults faults = new Faults();
         faults.requirePositive("spacingIn", "the spacing of the marks", spacing, Length.LONGEST_ENTRY);
-        faults.requirePositive("riseIn", "the rise", rise, Length.LONGEST_ENTRY);
+        faults.requireWithin("riseIn", "the rise", rise, LEAST_RISE, Length.LONGEST_ENTRY);
         faults.refuseIfAny();
         Angle steepest = school.method() == Method.EXACT ? ExactOffset.largestAngle(tooling, rise) : Angle.RIGHT;
         Length least = spacingAt(rise, steepest);

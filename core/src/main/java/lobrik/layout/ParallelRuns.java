@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import lobrik.bend.Bend;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
@@ -46,10 +47,19 @@ public final class ParallelRuns {
         List<Layout> layouts = new ArrayList<>();
         for (int i = 0; i < count; i++) {
             int place = i;
-            Bend next = further(first.bend(), angle -> step(spacing, angle).times(place));
-            layouts.add(Layout.of(first.with(next)));
+            layouts.add(Layout.of(first.with(inRange(
+                    () -> further(first.bend(), angle -> step(spacing, angle).times(place))))));
         }
         return List.copyOf(layouts);
+    }
+
+    /** Conduits that would start too far on are too far apart or too many. */
+    private static Bend inRange(Supplier<Bend> bend) {
+        try {
+            return bend.get();
+        } catch (Refused refused) {
+            throw refused.with(fault -> fault.input().equals("distanceIn") ? fault.at("centreSpacingIn") : fault);
+        }
     }
 
     /** {@code p·tan(θ/2)}: how much further on each next conduit starts. Formula {@code parallel-step}, handbook 4.5. */

@@ -19,7 +19,8 @@ import lobrik.shop.Tooling;
  */
 public final class Piece {
 
-    private static final Length LONGEST_PIECE = Length.ofInches(1200);
+    /** The longest conduit that is simulated: 100 ft. */
+    public static final Length LONGEST_PIECE = Length.ofInches(1200);
 
     /** An arc may run over an end or another arc by no more than the rounding of calculated marks. */
     private static final Length ROUNDING = Length.ofInches(1e-9);

@@ -49,7 +49,7 @@ class HostileInputsTest {
             } catch (Refused refused) {
                 assertThat(refused.faults()).isNotEmpty().allSatisfy(fault -> {
                     assertThat(fault.message()).isNotBlank().doesNotContain("NaN", "Infinity");
-                    assertThat(fault.input()).doesNotContain("bends/");
+                    assertThat(fault.input()).doesNotContain("bends/", "lengthIn");
                 });
             }
         }

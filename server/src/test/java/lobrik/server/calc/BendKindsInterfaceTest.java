@@ -214,4 +214,47 @@ class BendKindsInterfaceTest {
             assertThat(answer.body().toString()).doesNotContain("NaN", "Infinity");
         }
     }
+
+    @Test
+    void hostileNumbers_neverBreakTheOtherQuestions() {
+        Random random = new Random(18);
+        String[] numbers = {"0", "-1", "1e-12", "1e300", "45", "89.999", "1e6", "null", "0.02", "4", "12", "480"};
+        for (int i = 0; i < 300; i++) {
+            String[] n = new String[8];
+            for (int k = 0; k < n.length; k++) {
+                n[k] = numbers[random.nextInt(numbers.length)];
+            }
+            String[][] calls = {
+                {"offset-of-marks", ",\"method\":\"exact\",\"spacingIn\":" + n[0] + ",\"riseIn\":" + n[1]},
+                {"offset-of-marks", ",\"spacingIn\":" + n[0] + ",\"angleDeg\":" + n[1]},
+                {
+                    "clearance",
+                    ",\"lengthIn\":" + n[0] + ",\"bends\":[{\"positionIn\":" + n[1]
+                            + ",\"reference\":\"star\",\"hookTowards\":\"far\",\"angleDeg\":" + n[2]
+                            + "}],\"obstacle\":{\"shape\":\"rectangular\",\"fromIn\":" + n[3] + ",\"widthIn\":" + n[4]
+                            + ",\"heightIn\":" + n[5] + "}"
+                },
+                {
+                    "parallel-runs",
+                    ",\"count\":" + (i % 30) + ",\"centreSpacingIn\":" + n[0] + ",\"first\":{" + TOOLS
+                            + ",\"bend\":{\"kind\":\"kick\",\"riseIn\":" + n[1] + ",\"angleDeg\":" + n[2]
+                            + ",\"distanceIn\":" + n[3] + "}}"
+                },
+                {
+                    "calibration",
+                    ",\"tests\":[{\"straightIn\":" + n[0] + ",\"markIn\":" + n[1] + ",\"markedLegIn\":" + n[2]
+                            + ",\"otherLegIn\":" + n[3] + ",\"angleDeg\":" + n[4] + "}]"
+                }
+            };
+            String[] call = calls[random.nextInt(calls.length)];
+            String tools = switch (call[0]) {
+                case "parallel-runs" -> "";
+                case "calibration" -> "\"conduit\":{\"outsideDiameterIn\":0.922}";
+                default -> TOOLS;
+            };
+            String body = tools.isEmpty() ? call[1].substring(1) : tools + call[1];
+            Answer answer = client.post("/api/calc/" + call[0], "{" + body + "}");
+            assertThat(answer.status()).as(call[0] + " " + body).isIn(200, 400, 422, 429);
+        }
+    }
 }
