@@ -18,9 +18,6 @@ const NAMES: Record<string, { name: string; hint: string }> = {
   overall: { name: 'Overall', hint: 'End face to end face along the datum leg' },
 };
 
-/** Features that can be less than nothing. */
-const SIGNED = new Set(['tailLift']);
-
 function parts(id: string): { family: string; number: string } {
   const [, family = id, number = ''] = /^(mark|angle)(\d)$/.exec(id) ?? [];
   return { family, number };
@@ -40,8 +37,4 @@ export function featureName(id: string, bends = 2): string {
 /** Where to hold the tape or the level. */
 export function featureHint(id: string): string {
   return NAMES[parts(id).family]?.hint ?? '';
-}
-
-export function isSigned(id: string): boolean {
-  return SIGNED.has(id);
 }

@@ -99,6 +99,16 @@ describe('the pad', () => {
     expect(onEnter).toHaveBeenCalledOnce();
   });
 
+  it('has a minus only where a reading can be less than nothing', () => {
+    const onText = vi.fn();
+    at('in', <Pad kind="length" signed text="1/8" onText={onText} onEnter={vi.fn()} />);
+    fireEvent.click(screen.getByRole('button', { name: '−' }));
+    expect(onText).toHaveBeenCalledWith('−1/8');
+    cleanup();
+    at('in', <Pad kind="length" text="1/8" onText={onText} onEnter={vi.fn()} />);
+    expect(screen.queryByRole('button', { name: '−' })).toBeNull();
+  });
+
   it('has no fractions where there are none to be read', () => {
     at('in', <Pad kind="angle" text="" onText={vi.fn()} onEnter={vi.fn()} />);
     expect(screen.queryByRole('button', { name: '3/8' })).toBeNull();
@@ -116,6 +126,7 @@ describe('a deviation', () => {
     target: 17.625,
     tolerance: 0.125,
     critical: true,
+    signed: false,
     history: [],
     deviation: -0.1875,
     credit: 0.5,

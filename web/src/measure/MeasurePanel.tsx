@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
-import { featureHint, featureName, isSigned } from '../entry/features';
+import { featureHint, featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { Pad } from '../entry/Pad';
 
@@ -76,7 +76,7 @@ export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnte
           {field}
           <Pad
             kind={active.unit === 'deg' ? 'angle' : 'length'}
-            signed={isSigned(active.id)}
+            signed={active.signed}
             text={text}
             onText={onText}
             onEnter={onEnter}

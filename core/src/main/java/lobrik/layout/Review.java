@@ -31,11 +31,15 @@ public record Review(
      * @throws Refused as impossible where no marks can give what is asked, with what to change
      */
     public static Review of(Job job, Optional<Obstacle> obstacle) {
-        Layout layout = laidOut(job, obstacle);
+        return of(laidOut(job, obstacle), obstacle);
+    }
+
+    /** Reviews what is laid out already. */
+    public static Review of(Layout layout, Optional<Obstacle> obstacle) {
         Optional<Obstacle> cleared = obstacle.or(() -> ObstacleAsked.of(layout));
         Optional<Clearance> clearance = cleared.map(o -> Clearance.of(layout.predicted(), o));
         List<Fault> warnings = Checks.of(layout, clearance).stream()
-                .map(fault -> fault.curedBy(cures(job, obstacle, fault)))
+                .map(fault -> fault.curedBy(cures(layout.job(), obstacle, fault)))
                 .toList();
         return new Review(layout, warnings, cleared, clearance, Comparison.of(layout));
     }

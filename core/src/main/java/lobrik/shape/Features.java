@@ -2,8 +2,16 @@ package lobrik.shape;
 
 import java.util.ArrayList;
 import java.util.List;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -44,14 +52,14 @@ public final class Features {
         }
         Features features = new Features(piece);
         switch (bend) {
-            case lobrik.bend.Stub90 _ -> features.stub();
-            case lobrik.bend.BackToBack90 _ -> features.backToBack();
-            case lobrik.bend.Offset offset -> features.offset(offset.layout());
-            case lobrik.bend.BoxOffset _ -> features.offset(OffsetLayout.FROM_EDGE);
-            case lobrik.bend.RollingOffset rolling -> features.rollingOffset(rolling.layout());
-            case lobrik.bend.Kick _ -> features.kick();
-            case lobrik.bend.Saddle3 _ -> features.saddle3();
-            case lobrik.bend.Saddle4 _ -> features.saddle4();
+            case Stub90 _ -> features.stub();
+            case BackToBack90 _ -> features.backToBack();
+            case Offset offset -> features.offset(offset.layout());
+            case BoxOffset _ -> features.offset(OffsetLayout.FROM_EDGE);
+            case RollingOffset rolling -> features.rollingOffset(rolling.layout());
+            case Kick _ -> features.kick();
+            case Saddle3 _ -> features.saddle3();
+            case Saddle4 _ -> features.saddle4();
         }
         return List.copyOf(features.found);
     }

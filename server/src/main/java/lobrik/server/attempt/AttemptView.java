@@ -39,13 +39,19 @@ public record AttemptView(
     public record ExerciseView(
             UUID id, String title, String conduitLabel, String benderLabel, LayoutRequest definition) {}
 
-    /** A feature with its target and, once measured, its reading, deviation and credit; history from the oldest. */
+    /**
+     * A feature with its target and, once measured, its reading, deviation and credit.
+     *
+     * @param signed whether a reading of it can be less than nothing
+     * @param history of its readings, from the oldest
+     */
     public record FeatureView(
             String id,
             Unit unit,
             double target,
             double tolerance,
             boolean critical,
+            boolean signed,
             @Nullable ReadingView reading,
             @Nullable Double deviation,
             @Nullable Double credit,
@@ -120,6 +126,7 @@ public record AttemptView(
                 Numbers.of(feature.target()),
                 Numbers.of(feature.tolerance()),
                 feature.critical(),
+                feature.id().isSigned(),
                 history.isEmpty() ? null : history.getLast(),
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : judged.credit(),

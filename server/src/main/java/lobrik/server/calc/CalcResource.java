@@ -7,10 +7,12 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.server.platform.Unit;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The calculation interface, served without an account. */
@@ -94,7 +96,7 @@ final class CalcResource {
 
     @Operation(summary = "The tables that a school chooses from: card of multipliers, saddle factor, clearances")
     @GetMapping("/tables")
-    TablesAnswer tables() {
-        return TablesAnswer.usual();
+    TablesAnswer tables(@RequestParam(required = false) @Nullable Double measuredIn) {
+        return inverses.tables(measuredIn);
     }
 }

@@ -44,7 +44,7 @@ public final class Calculations {
 
     /** A question's answer as the interface writes it. */
     public LayoutAnswer plan(Question question) {
-        return LayoutAnswer.of(Review.of(question.layout().job(), question.obstacle()));
+        return LayoutAnswer.of(Review.of(question.layout(), question.obstacle()));
     }
 
     /**
@@ -60,7 +60,7 @@ public final class Calculations {
     SimulateAnswer simulate(SimulateRequest request) {
         Translation translation = new Translation();
         Optional<Tooling> tooling = translation.tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = translation.bend(request.bend(), request.bender());
+        Optional<Bend> bend = translation.bend(request.bend(), translation.firstMark(request.bender(), tooling));
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
         Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
         if (request.bends() != null) {

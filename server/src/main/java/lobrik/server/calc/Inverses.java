@@ -24,6 +24,7 @@ import lobrik.shop.Calibration;
 import lobrik.shop.Calibration.TestBend;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Asks the core the other questions of the bench: what marks give, what test bends say, what a piece clears. */
@@ -115,5 +116,18 @@ final class Inverses {
         return IntStream.range(0, runs.size())
                 .mapToObj(i -> ParallelRunsRequest.Run.of(i + 1, runs.get(i)))
                 .toList();
+    }
+
+    TablesAnswer tables(@Nullable Double measuredIn) {
+        if (measuredIn == null) {
+            return TablesAnswer.usual(Optional.empty());
+        }
+        Translation translation = new Translation();
+        Optional<Length> measured = translation.length("measuredIn", measuredIn);
+        if (measured.filter(length -> length.isNegative() || length.isMoreThan(Length.LONGEST_ENTRY))
+                .isPresent()) {
+            translation.fault(FaultCode.OUT_OF_RANGE, "measuredIn", "a measured height or rise is from 0 to 480 in");
+        }
+        return TablesAnswer.usual(Optional.of(translation.finish(measured)));
     }
 }

@@ -2,6 +2,7 @@ package lobrik.server.calc;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import lobrik.bend.ClearancePreset;
 import lobrik.layout.MultiplierChart;
@@ -17,7 +18,7 @@ import org.jspecify.annotations.Nullable;
 public record TablesAnswer(
         List<LayoutRequest.MultiplierRow> multipliers, double saddleFactor, List<ClearanceChoice> clearances) {
 
-    /** A usual clearance; without a size where it depends on what was measured. */
+    /** A usual clearance; without a size where it depends on a height or rise that the request did not give. */
     public record ClearanceChoice(
             ClearanceName name, @Nullable Double clearanceIn) {}
 
@@ -33,20 +34,28 @@ public record TablesAnswer(
         WHOLE_INCH
     }
 
-    static TablesAnswer usual() {
+    /**
+     * The usual tables.
+     *
+     * @param measured height or rise that a clearance is chosen for
+     */
+    static TablesAnswer usual(Optional<Length> measured) {
         return new TablesAnswer(
                 MultiplierChart.USUAL.rows().stream()
                         .map(row -> new LayoutRequest.MultiplierRow(
                                 row.angle().degrees(), row.multiplier(), row.shrinkPerInch()))
                         .toList(),
                 MultiplierChart.SADDLE_FACTOR,
-                Stream.of(ClearancePreset.values()).map(TablesAnswer::choice).toList());
+                Stream.of(ClearancePreset.values())
+                        .map(preset -> choice(preset, measured))
+                        .toList());
     }
 
-    private static ClearanceChoice choice(ClearancePreset preset) {
-        Double size = preset == ClearancePreset.WHOLE_INCH
-                ? null
-                : preset.over(Length.ZERO).inches();
-        return new ClearanceChoice(ClearanceName.valueOf(preset.name()), size);
+    private static ClearanceChoice choice(ClearancePreset preset, Optional<Length> measured) {
+        Optional<Length> over =
+                preset == ClearancePreset.WHOLE_INCH ? measured : Optional.of(measured.orElse(Length.ZERO));
+        return new ClearanceChoice(
+                ClearanceName.valueOf(preset.name()),
+                over.map(preset::over).map(Length::inches).orElse(null));
     }
 }

@@ -134,12 +134,14 @@ final class Translation {
                         takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
     }
 
-    /** A bend; the first mark of a box offset that names none is at the bender's least grip, if it names that. */
-    Optional<Bend> bend(@Nullable BendInput bend, @Nullable BenderInput bender) {
-        Length firstMark = bender == null || bender.minStubIn() == null
+    /** Where a box offset that names no first mark has it: at the bender's least grip, if a request names that. */
+    Length firstMark(@Nullable BenderInput named, Optional<Tooling> tooling) {
+        return named == null || named.minStubIn() == null
                 ? BoxOffset.USUAL_FIRST_MARK
-                : lengthOr("bender/minStubIn", bender.minStubIn(), BoxOffset.USUAL_FIRST_MARK)
-                        .orElse(BoxOffset.USUAL_FIRST_MARK);
+                : tooling.map(known -> known.bender().minStub()).orElse(BoxOffset.USUAL_FIRST_MARK);
+    }
+
+    Optional<Bend> bend(@Nullable BendInput bend, Length firstMark) {
         return required("bend", bend).flatMap(input -> new BendTranslation(this, firstMark).of(input));
     }
 
@@ -177,7 +179,7 @@ final class Translation {
     LayoutQuestion layoutQuestion(LayoutRequest request) {
         School school = new SchoolTranslation(this).school(request);
         Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = bend(request.bend(), request.bender());
+        Optional<Bend> bend = bend(request.bend(), firstMark(request.bender(), tooling));
         Optional<Obstacle> obstacle = new SchoolTranslation(this).obstacle(request.obstacle());
         return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle))));
     }

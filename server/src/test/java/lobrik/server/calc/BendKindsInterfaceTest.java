@@ -129,6 +129,20 @@ class BendKindsInterfaceTest {
                 .containsExactly("/bend/heightIn", "/bend/angleDeg", "/bend/widthIn", "/bend/distanceIn");
     }
 
+    /** The first mark of a box offset follows the bender's least grip; a bad grip is told once, not twice. */
+    @Test
+    void boxOffsetWithoutAFirstMark_hasItAtTheLeastGrip() {
+        String box = "{\"kind\":\"boxOffset\"}";
+        assertThat(layout("chart", box).at("/marks/0/positionIn").asDouble()).isEqualTo(2.5);
+        String bender = "\"conduit\":{\"outsideDiameterIn\":0.922},\"bender\":"
+                + "{\"takeUpIn\":6,\"radiusIn\":5.125,\"minStubIn\":%s},\"bend\":" + box + "}";
+        Answer own = client.post("/api/calc/layout", "{" + bender.formatted("3.25"));
+        assertThat(own.at("/marks/0/positionIn").asDouble()).isEqualTo(3.25);
+        Answer bad = client.post("/api/calc/layout", "{" + bender.formatted("1e300"));
+        assertThat(bad.at("/errors").valueStream().map(e -> e.at("/pointer").asString()))
+                .containsExactly("/bender/minStubIn");
+    }
+
     @Test
     void schoolsOwnCard_limitsAndObstacle_areTakenIntoAccount() {
         Answer answer = client.post("/api/calc/layout", "{\"tapeDivisionIn\":0," + TOOLS + """
@@ -184,6 +198,16 @@ class BendKindsInterfaceTest {
         Answer tables = client.get("/api/calc/tables");
         assertThat(tables.at("/multipliers/3/multiplier").asDouble()).isEqualTo(2);
         assertThat(tables.at("/saddleFactor").asDouble()).isEqualTo(2.5);
+        assertThat(tables.at("/clearances/3/clearanceIn").isNull()).isTrue();
+        // what is missing from 3 3/8 in to the next whole inch
+        Answer measured = client.get("/api/calc/tables?measuredIn=3.375");
+        assertThat(measured.at("/clearances/3/clearanceIn").asDouble()).isEqualTo(0.625);
+        assertThat(measured.at("/clearances/1/clearanceIn").asDouble()).isEqualTo(0.75);
+        for (String bad : new String[] {"-1", "1e300", "NaN", "tall"}) {
+            assertThat(client.get("/api/calc/tables?measuredIn=" + bad).status())
+                    .as(bad)
+                    .isEqualTo(400);
+        }
         Answer runs = client.post("/api/calc/parallel-runs", "{\"first\":{\"tapeDivisionIn\":0," + TOOLS + """
                 ,"bend":{"kind":"offset","riseIn":4,"angleDeg":30,"distanceIn":40,"layout":"fromEdge"}}
                 ,"centreSpacingIn":2,"count":3}""");
