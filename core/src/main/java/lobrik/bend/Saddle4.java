@@ -60,4 +60,9 @@ public record Saddle4(
     public Length flat() {
         return width.plus(edgeClearance.times(2));
     }
+
+    /** The same saddle with its marks set the other way on the shoe. */
+    public Saddle4 placedBy(Placement other) {
+        return new Saddle4(height, clearance, angle, width, edgeClearance, measuredTo, distance, other, overall);
+    }
 }

@@ -25,7 +25,8 @@ public enum FaultCode {
     ANGLE_NOT_ON_CHART("angle-not-on-chart"),
     NOTCH_OFF_CENTRE("notch-off-centre"),
     OBSTACLE_TOUCHED("obstacle-touched"),
-    NOT_DETERMINED("not-determined");
+    NOT_DETERMINED("not-determined"),
+    TOO_FEW_VARIANTS("too-few-variants");
 
     private final String id;
 

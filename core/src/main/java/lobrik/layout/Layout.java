@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -54,7 +56,7 @@ public record Layout(
         }
     }
 
-    private static Plan plan(Job job) {
+    static Plan plan(Job job) {
         return switch (job.bend()) {
             case Stub90 stub -> NinetyPlans.of(stub, job.tooling());
             case BackToBack90 u -> NinetyPlans.of(u, job.tooling());
@@ -118,6 +120,23 @@ public record Layout(
         return furthest.plus(tooling.bender().takeUp())
                 .plus(tooling.bender().minStub())
                 .plus(tooling.bender().minStanding());
+    }
+
+    /**
+     * The piece that the exercise asks for: bent exactly, with nothing rounded. Its points correspond to those of the
+     * predicted piece.
+     *
+     * @return empty where no exact layout exists
+     */
+    public Optional<Piece> wanted() {
+        Bend asked = job.bend() instanceof Saddle4 saddle ? saddle.placedBy(Placement.ARROW) : job.bend();
+        try {
+            Plan plan = plan(job.with(asked).by(Method.EXACT));
+            List<BendMade> bends = plan.marks().stream().map(Mark::asMarked).toList();
+            return Optional.of(Piece.simulate(job.tooling(), plan.cutLength().orElse(predicted.length()), bends));
+        } catch (Refused onlyByTheChart) {
+            return Optional.empty();
+        }
     }
 
     /** How the piece is bent, step by step. */

@@ -1,7 +1,9 @@
 package lobrik.layout;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import lobrik.fault.Cure;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -19,7 +21,7 @@ import lobrik.shape.Obstacle;
  */
 public record Review(
         Layout layout,
-        List<Fault> warnings,
+        List<Warning> warnings,
         Optional<Obstacle> obstacle,
         Optional<Clearance> clearance,
         Optional<Comparison> otherMethod) {
@@ -38,10 +40,19 @@ public record Review(
     public static Review of(Layout layout, Optional<Obstacle> obstacle) {
         Optional<Obstacle> cleared = obstacle.or(() -> ObstacleAsked.of(layout));
         Optional<Clearance> clearance = cleared.map(o -> Clearance.of(layout.predicted(), o));
-        List<Fault> warnings = Checks.of(layout, clearance).stream()
-                .map(fault -> fault.curedBy(cures(layout.job(), obstacle, fault)))
+        List<Warning> warnings = Checks.of(layout, clearance).stream()
+                .map(fault -> Warning.of(fault, layout, clearance).curedBy(cures(layout.job(), obstacle, fault)))
                 .toList();
         return new Review(layout, warnings, cleared, clearance, Comparison.of(layout));
+    }
+
+    /** Codes of a layout's warnings, without looking for cures. */
+    public static Set<FaultCode> concerns(Layout layout, Optional<Obstacle> obstacle) {
+        Optional<Clearance> clearance =
+                obstacle.or(() -> ObstacleAsked.of(layout)).map(o -> Clearance.of(layout.predicted(), o));
+        Set<FaultCode> codes = EnumSet.noneOf(FaultCode.class);
+        Checks.of(layout, clearance).forEach(fault -> codes.add(fault.code()));
+        return codes;
     }
 
     private static Layout laidOut(Job job, Optional<Obstacle> obstacle) {

@@ -45,7 +45,8 @@ class HostileInputsTest {
                         .centreline(4)
                         .forEach(point -> assertThat(point.norm()).isFinite());
                 assertThat(review.warnings())
-                        .allSatisfy(fault -> assertThat(fault.message()).isNotBlank());
+                        .allSatisfy(
+                                warning -> assertThat(warning.fault().message()).isNotBlank());
             } catch (Refused refused) {
                 assertThat(refused.faults()).isNotEmpty().allSatisfy(fault -> {
                     assertThat(fault.message()).isNotBlank().doesNotContain("NaN", "Infinity");

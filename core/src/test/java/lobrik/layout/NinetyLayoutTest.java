@@ -39,7 +39,9 @@ class NinetyLayoutTest {
     }
 
     private static List<Fault> review(Layout layout) {
-        return Review.of(layout.job(), Optional.empty()).warnings();
+        return Review.of(layout.job(), Optional.empty()).warnings().stream()
+                .map(Warning::fault)
+                .toList();
     }
 
     private static PlannedFeature feature(Layout layout, FeatureId id) {

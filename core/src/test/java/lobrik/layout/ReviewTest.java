@@ -69,7 +69,9 @@ class ReviewTest {
     }
 
     private static List<Fault> warnings(Job job) {
-        return Review.of(job, Optional.empty()).warnings();
+        return Review.of(job, Optional.empty()).warnings().stream()
+                .map(Warning::fault)
+                .toList();
     }
 
     private static Fault impossible(Job job) {
@@ -226,8 +228,11 @@ class ReviewTest {
     void schoolThatUsesTheStar_seesWhereTheBendsThenLand() {
         Job job = job(Method.EXACT, saddle4(3, 0.25, Placement.STAR, Saddle4.MeasuredTo.NEAR_EDGE));
         Review review = Review.of(job, Optional.empty());
-        assertThat(review.warnings()).extracting(Fault::code).contains(FaultCode.OBSTACLE_TOUCHED);
+        assertThat(review.warnings())
+                .extracting(warning -> warning.fault().code())
+                .contains(FaultCode.OBSTACLE_TOUCHED);
         Fault touched = review.warnings().stream()
+                .map(Warning::fault)
                 .filter(fault -> fault.code() == FaultCode.OBSTACLE_TOUCHED)
                 .findFirst()
                 .orElseThrow();
@@ -240,7 +245,9 @@ class ReviewTest {
         Review review = Review.of(job(Method.EXACT, offset(4, 30, 40, null)), Optional.of(pipe));
         assertThat(review.obstacle()).contains(pipe);
         assertThat(review.clearance().orElseThrow().gap().isNegative()).isTrue();
-        assertThat(review.warnings()).extracting(Fault::code).contains(FaultCode.OBSTACLE_TOUCHED);
+        assertThat(review.warnings())
+                .extracting(warning -> warning.fault().code())
+                .contains(FaultCode.OBSTACLE_TOUCHED);
     }
 
     @Test

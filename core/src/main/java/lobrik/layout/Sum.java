@@ -1,0 +1,46 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.measure.Quantity;
+
+/** Writes the sum of an explanation, term by term. */
+final class Sum {
+
+    private final List<Explanation.Term> terms = new ArrayList<>();
+
+    static Sum of(String name, Quantity value) {
+        return new Sum().and("", name, value);
+    }
+
+    Sum and(String before, String name, Quantity value) {
+        terms.add(new Explanation.Term.Of(before, name, value));
+        return this;
+    }
+
+    Sum plus(String name, Quantity value) {
+        return and("+", name, value);
+    }
+
+    Sum minus(String name, Quantity value) {
+        return and("−", name, value);
+    }
+
+    Sum by(String before, String name, double factor) {
+        terms.add(new Explanation.Term.Factor(before, name, factor));
+        return this;
+    }
+
+    Sum times(String name, double factor) {
+        return by("×", name, factor);
+    }
+
+    Explanation gives(String about, String name, String formula, String words, Quantity result) {
+        return new Explanation(about, name, formula, words, List.copyOf(terms), result, Optional.empty());
+    }
+
+    Explanation marked(String about, String name, String formula, String words, Quantity result, Quantity rounded) {
+        return new Explanation(about, name, formula, words, List.copyOf(terms), result, Optional.of(rounded));
+    }
+}

@@ -1,0 +1,408 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.OffsetLayout;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.shop.Tooling;
+
+/**
+ * Explains a layout's numbers one after the other, in the order in which they are worked out. The numbers are the layout's
+ * own, before rounding; nothing is worked out a second way here.
+ */
+public final class Why {
+
+    private final Layout layout;
+    private final Job job;
+    private final Tooling tooling;
+    private final Plan plan;
+    private final List<Explanation> all = new ArrayList<>();
+
+    private Why(Layout layout) {
+        this.layout = layout;
+        this.job = layout.job();
+        this.tooling = job.tooling();
+        this.plan = Layout.plan(job);
+    }
+
+    /** Explanations of all marks, of what they rest on, of the cut length, and of each predicted feature. */
+    public static List<Explanation> of(Layout layout) {
+        Why why = new Why(layout);
+        switch (layout.job().bend()) {
+            case Stub90 stub -> why.stub(stub);
+            case BackToBack90 u -> why.backToBack(u);
+            case Offset offset -> why.offset(offset);
+            case BoxOffset box -> why.offset(box.asOffset());
+            case RollingOffset rolling -> why.rolling(rolling);
+            case Kick kick -> why.kick(kick);
+            case Saddle3 saddle -> why.saddle3(saddle);
+            case Saddle4 saddle -> why.saddle4(saddle);
+        }
+        why.all.addAll(WhyPredicted.of(layout, why.plan));
+        return List.copyOf(why.all);
+    }
+
+    private Length at(int number) {
+        return plan.marks().get(number - 1).position();
+    }
+
+    private void mark(int number, String formula, String words, Sum sum) {
+        Length rounded = layout.marks().get(number - 1).position();
+        all.add(sum.marked("mark" + number, name(number), formula, words, at(number), rounded));
+    }
+
+    private String name(int number) {
+        return plan.marks().size() == 1 ? "the mark" : "mark " + number;
+    }
+
+    private void stub(Stub90 stub) {
+        switch (stub.placement()) {
+            case ARROW -> legMark("leg", stub.leg());
+            case STAR ->
+                mark(
+                        1,
+                        "stub-mark",
+                        "The star shows where the back of a ninety comes to lie, so the mark is the leg itself.",
+                        Sum.of("leg", stub.leg()));
+        }
+        gain();
+        stub.otherLeg()
+                .ifPresent(other -> cutLength(
+                        "cut-length",
+                        "Both legs are measured to the back of the bend. The conduit takes the corner in a curve, which is"
+                                + " shorter by the gain.",
+                        Sum.of("leg", stub.leg()).plus("other leg", other).minus("gain", tooling.gain())));
+    }
+
+    private void legMark(String name, Length leg) {
+        mark(
+                1,
+                "stub-mark",
+                "The bend begins before the back of the leg. How much before is the bender's take-up: take it off the leg.",
+                Sum.of(name, leg).minus("take-up", tooling.bender().takeUp()));
+    }
+
+    private void gain() {
+        all.add(Sum.of("2 × radius", tooling.bender().radius().times(2))
+                .plus("diameter", tooling.conduit().outsideDiameter())
+                .minus("quarter circle", tooling.arcLength(Angle.RIGHT))
+                .gives(
+                        "gain",
+                        "gain",
+                        "gain",
+                        "Round the corner outside it is twice the radius and a diameter; the conduit itself only takes a"
+                                + " quarter circle. The difference is the gain.",
+                        tooling.gain()));
+    }
+
+    private void backToBack(BackToBack90 u) {
+        legMark("first leg", u.firstLeg());
+        gain();
+        mark(
+                2,
+                "u-second-mark",
+                "The star goes where the second back comes to lie. On the straight conduit the first corner is shorter by"
+                        + " one gain.",
+                Sum.of("first leg", u.firstLeg()).minus("gain", tooling.gain()).plus("back to back", u.between()));
+        cutLength(
+                "cut-length",
+                "All outside lengths, less one gain for each corner.",
+                Sum.of("first leg", u.firstLeg())
+                        .plus("back to back", u.between())
+                        .plus("second leg", u.secondLeg())
+                        .minus("2 × gain", tooling.gain().times(2)));
+    }
+
+    private void offset(Offset offset) {
+        raised("rise", offset.rise(), offset.clearance(), offset.height());
+        offsetMarks(offset.layout(), offset.distance(), offset.height(), offset.angle());
+        offset.overall().ifPresent(this::overall);
+    }
+
+    private void raised(String name, Length measured, Length clearance, Length raised) {
+        if (!clearance.equals(Length.ZERO)) {
+            all.add(Sum.of(name, measured)
+                    .plus("clearance", clearance)
+                    .gives(
+                            "raised",
+                            "height to bend",
+                            "clearance-added",
+                            "The conduit must not touch, so the clearance is added to what was measured.",
+                            raised));
+        }
+    }
+
+    private void rolling(RollingOffset rolling) {
+        all.add(new Sum()
+                .and("√ of", "rise squared", rolling.rise())
+                .and("² +", "roll squared", rolling.roll())
+                .by("²", "", 1)
+                .gives(
+                        "trueOffset",
+                        "true offset",
+                        "true-offset",
+                        "Up and across make the two short sides of a set square; the conduit takes its long side.",
+                        rolling.trueOffset()));
+        all.add(Sum.of("roll", rolling.roll())
+                .and("over", "rise", rolling.rise())
+                .gives(
+                        "turn",
+                        "turn of the conduit",
+                        "rolling-turn",
+                        "The angle whose tangent is roll over rise: so far the offset leans to the side.",
+                        rolling.turn()));
+        offsetMarks(rolling.layout(), rolling.distance(), rolling.trueOffset(), rolling.angle());
+        rolling.overall().ifPresent(this::overall);
+    }
+
+    private void offsetMarks(OffsetLayout order, Length distance, Length rise, Angle angle) {
+        Length spacing = at(2).minus(at(1));
+        spacing(rise, angle, spacing);
+        switch (order) {
+            case BEFORE_OBSTACLE -> {
+                shrink(rise, angle);
+                mark(
+                        2,
+                        "offset-marks",
+                        "The distance was measured to where the conduit must already be up. Bending draws the far end in"
+                                + " by the shrink, so the mark goes that much further on.",
+                        Sum.of("distance", distance).plus("shrink", plan.shrink()));
+                mark(
+                        1,
+                        "offset-marks",
+                        "The other mark lies one spacing nearer to the datum end.",
+                        Sum.of("mark 2", at(2)).minus("spacing", spacing));
+            }
+            case FROM_EDGE -> {
+                mark(
+                        1,
+                        "offset-marks",
+                        "The distance was measured to where the conduit leaves its surface. That mark stays where it is,"
+                                + " so there is no shrink to add.",
+                        Sum.of("distance", distance));
+                mark(
+                        2,
+                        "offset-marks",
+                        "The other mark lies one spacing further on.",
+                        Sum.of("mark 1", at(1)).plus("spacing", spacing));
+            }
+        }
+    }
+
+    private void spacing(Length rise, Angle angle, Length spacing) {
+        switch (job.school().method()) {
+            case CHART ->
+                all.add(Sum.of("rise", rise)
+                        .times(
+                                "multiplier for " + angle.text(),
+                                job.school().chart().multiplier(angle))
+                        .gives(
+                                "spacing",
+                                "spacing of the marks",
+                                "chart-spacing",
+                                "The slope is longer than the rise. How many times longer is the multiplier of the angle.",
+                                spacing));
+            case EXACT -> {
+                ExactOffset exact = ExactOffset.of(tooling, rise, angle);
+                Length arcs = ExactOffset.leastRise(tooling, angle);
+                all.add(Sum.of("rise", rise)
+                        .minus("rise of the two curves", arcs)
+                        .by(", ÷", "sine of " + angle.text(), Math.sin(angle.radians()))
+                        .gives(
+                                "straight",
+                                "straight between the bends",
+                                "offset-straight",
+                                "The two curves themselves rise a little. The rest is climbed by the straight between them.",
+                                exact.straight()));
+                all.add(Sum.of("straight", exact.straight())
+                        .plus("one curve", tooling.arcLength(angle))
+                        .gives(
+                                "spacing",
+                                "spacing of the marks",
+                                "offset-spacing",
+                                "From the start of one curve to the start of the other: one straight and one curve.",
+                                exact.spacing()));
+            }
+        }
+    }
+
+    private void shrink(Length rise, Angle angle) {
+        switch (job.school().method()) {
+            case CHART ->
+                all.add(Sum.of("rise", rise)
+                        .times("shrink per inch", job.school().chart().shrinkPerInch(angle))
+                        .gives(
+                                "shrink",
+                                "shrink",
+                                "chart-shrink",
+                                "Going up the slope uses more conduit than going straight on. The card says how much for"
+                                        + " each inch of rise.",
+                                plan.shrink()));
+            case EXACT -> {
+                ExactOffset exact = ExactOffset.of(tooling, rise, angle);
+                Length developed = exact.spacing().plus(tooling.arcLength(angle));
+                all.add(Sum.of("conduit in the offset", developed)
+                        .minus("distance it covers", developed.minus(plan.shrink()))
+                        .gives(
+                                "shrink",
+                                "shrink",
+                                "offset-shrink",
+                                "Two curves and the straight use more conduit than the distance they cover along the run.",
+                                plan.shrink()));
+            }
+        }
+    }
+
+    private void overall(Length overall) {
+        cutLength(
+                "offset-cut-length",
+                "The piece gets shorter by the shrink when it is bent, so it is cut that much longer.",
+                Sum.of("overall", overall).plus("shrink", plan.shrink()));
+    }
+
+    private void cutLength(String formula, String words, Sum sum) {
+        Optional<Length> unrounded = plan.cutLength();
+        Optional<Length> rounded = layout.cutLength();
+        if (unrounded.isPresent() && rounded.isPresent()) {
+            all.add(sum.marked("cutLength", "cut length", formula, words, unrounded.get(), rounded.get()));
+        }
+    }
+
+    private void kick(Kick kick) {
+        Length cut = plan.cutLength().orElseThrow();
+        Length beyond = cut.minus(at(1));
+        if (job.school().method() == Method.CHART) {
+            all.add(Sum.of("rise", kick.rise())
+                    .times(
+                            "multiplier for " + kick.angle().text(),
+                            job.school().chart().multiplier(kick.angle()))
+                    .gives(
+                            "spacing",
+                            "from the mark to the far end",
+                            "chart-spacing",
+                            "The kicked leg is the slope: the rise times the multiplier of the angle.",
+                            beyond));
+        }
+        switch (kick.layout()) {
+            case BEFORE_OBSTACLE -> {
+                if (job.school().method() == Method.CHART) {
+                    shrink(kick.rise(), kick.angle());
+                }
+                mark(
+                        1,
+                        "kick-leg",
+                        "The distance runs to the far end. Add the shrink, then go back by the kicked leg.",
+                        Sum.of("distance", kick.distance())
+                                .plus("shrink", plan.shrink())
+                                .minus("from the mark to the far end", beyond));
+            }
+            case FROM_EDGE ->
+                mark(1, "kick-leg", "The distance runs to the mark itself.", Sum.of("distance", kick.distance()));
+        }
+        cutLength(
+                "kick-leg",
+                "Up to the mark and from there to the far end.",
+                Sum.of("mark", at(1)).plus("from the mark to the far end", beyond));
+    }
+
+    private void saddle3(Saddle3 saddle) {
+        raised("height", saddle.height(), saddle.clearance(), saddle.raised());
+        shrink(saddle.raised(), saddle.outerAngle());
+        boolean exact = job.school().method() == Method.EXACT;
+        Length centre = saddle.centre().plus(plan.shrink());
+        String formula = exact ? "saddle3-exact-marks" : "saddle3-chart-marks";
+        Sum middle = Sum.of("centre", saddle.centre()).plus("shrink", plan.shrink());
+        if (!at(2).equals(centre)) {
+            middle.plus("so that the curve's middle lands there", at(2).minus(centre));
+        }
+        mark(
+                2,
+                formula,
+                "Bending the near side draws the middle back by the shrink, so the middle mark goes that much further on.",
+                middle);
+        if (!exact) {
+            Length k = at(3).minus(at(2));
+            all.add(Sum.of("height to bend", saddle.raised())
+                    .times("per inch of height", k.inches() / saddle.raised().inches())
+                    .gives(
+                            "spacing",
+                            "middle mark to an outer mark",
+                            "saddle3-chart-marks",
+                            "From the middle mark to each outer mark, for every inch of height.",
+                            k));
+        }
+        outer(1, formula, at(2).minus(at(1)), "−");
+        outer(3, formula, at(3).minus(at(2)), "+");
+        overallTwice(saddle.overall());
+    }
+
+    private void outer(int number, String formula, Length spacing, String sign) {
+        mark(
+                number,
+                formula,
+                sign.equals("−")
+                        ? "The near outer mark lies before the middle mark."
+                        : "The far outer mark lies beyond the middle mark.",
+                Sum.of("mark 2", at(2)).and(sign, "middle to outer mark", spacing));
+    }
+
+    private void saddle4(Saddle4 saddle) {
+        raised("height", saddle.height(), saddle.clearance(), saddle.raised());
+        Length spacing = at(2).minus(at(1));
+        spacing(saddle.raised(), saddle.angle(), spacing);
+        switch (saddle.measuredTo()) {
+            case NEAR_EDGE -> {
+                shrink(saddle.raised(), saddle.angle());
+                mark(
+                        2,
+                        "saddle4-marks",
+                        "The conduit must be up before the edge, by the edge clearance; bending draws it in by the shrink.",
+                        Sum.of("distance", saddle.distance())
+                                .minus("edge clearance", saddle.edgeClearance())
+                                .plus("shrink", plan.shrink()));
+            }
+            case CENTRED ->
+                mark(
+                        2,
+                        "saddle4-marks",
+                        "Half of the flat top lies before the middle. Both ends are free, so there is no shrink to add.",
+                        Sum.of("distance", saddle.distance())
+                                .minus("half the flat", saddle.flat().times(0.5)));
+        }
+        mark(
+                1,
+                "saddle4-marks",
+                "One spacing nearer to the datum end.",
+                Sum.of("mark 2", at(2)).minus("spacing", spacing));
+        mark(
+                3,
+                "saddle4-marks",
+                "The flat top is as wide as the obstacle, with the edge clearance on both sides.",
+                Sum.of("mark 2", at(2))
+                        .plus("width", saddle.width())
+                        .plus("2 × edge clearance", saddle.edgeClearance().times(2)));
+        mark(
+                4,
+                "saddle4-marks",
+                "One spacing further on.",
+                Sum.of("mark 3", at(3)).plus("spacing", spacing));
+        overallTwice(saddle.overall());
+    }
+
+    private void overallTwice(Optional<Length> overall) {
+        overall.ifPresent(length -> cutLength(
+                "saddle-cut-length",
+                "A saddle goes up and down again: it loses the shrink on both sides.",
+                Sum.of("overall", length).plus("2 × shrink", plan.shrink().times(2))));
+    }
+}

@@ -1,0 +1,79 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import lobrik.fault.Refused;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.BendMade;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Piece;
+
+/**
+ * Explains why a finished dimension comes out other than it was asked: what the method's own rounding does to it, and what
+ * rounding the marks to lines of the tape does. Both parts come from simulating the piece, once with the marks before
+ * rounding and once with those on the tape, so they add up to the whole difference.
+ */
+final class WhyPredicted {
+
+    private WhyPredicted() {}
+
+    static List<Explanation> of(Layout layout, Plan plan) {
+        Map<FeatureId, Quantity> unrounded = unrounded(layout, plan);
+        List<Explanation> explanations = new ArrayList<>();
+        for (PlannedFeature feature : layout.features()) {
+            Quantity exactMarks = unrounded.get(feature.id());
+            if (exactMarks != null && feature.id().isOfFinishedPiece()) {
+                explanations.add(one(feature, exactMarks));
+            }
+        }
+        return List.copyOf(explanations);
+    }
+
+    private static Map<FeatureId, Quantity> unrounded(Layout layout, Plan plan) {
+        List<BendMade> bends = plan.marks().stream().map(Mark::asMarked).toList();
+        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        try {
+            Length length = plan.cutLength().orElse(layout.predicted().length());
+            Piece piece = Piece.simulate(layout.job().tooling(), length, bends);
+            for (Feature feature : Features.of(layout.job().bend(), piece)) {
+                values.put(feature.id(), feature.value());
+            }
+        } catch (Refused onlyRoundedMarksFit) {
+            // An arc that ends at the far face by a hair: there is nothing to compare with.
+            return Map.of();
+        }
+        return values;
+    }
+
+    private static Explanation one(PlannedFeature feature, Quantity exactMarks) {
+        Quantity target = feature.target();
+        Quantity byMethod = difference(exactMarks, target);
+        Quantity byRounding = difference(feature.predicted(), exactMarks);
+        String words = isNothing(byMethod) && isNothing(byRounding)
+                ? "The piece was bent in the computer from these marks, on this bender's radius. It comes out as asked."
+                : "The piece was bent in the computer from these marks, on this bender's radius. What differs comes from"
+                        + " the method's rounded figures and from marking on a line of the tape.";
+        return Sum.of("asked", target)
+                .plus("from the method", byMethod)
+                .plus("from rounding the marks", byRounding)
+                .gives("predicted/" + feature.id().id(), "what comes out", "arc-step", words, feature.predicted());
+    }
+
+    private static boolean isNothing(Quantity quantity) {
+        // A thousandth of an inch or of a degree is nobody's concern.
+        return switch (quantity) {
+            case Length length -> Math.abs(length.inches()) < 1e-3;
+            case Angle angle -> Math.abs(angle.degrees()) < 1e-3;
+        };
+    }
+
+    private static Quantity difference(Quantity one, Quantity other) {
+        return one.withCount(one.count() - other.count());
+    }
+}

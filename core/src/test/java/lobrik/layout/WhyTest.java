@@ -1,0 +1,143 @@
+package lobrik.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.bend.Offset;
+import lobrik.bend.OffsetLayout;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.FeatureId;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/** Every number of a layout can be asked why, and the sum that is shown gives that number. */
+class WhyTest {
+
+    private static final int CASES = 60;
+
+    static Stream<Arguments> kindsAndMethods() {
+        return Stream.of(BendKind.values())
+                .flatMap(kind -> Stream.of(Method.values()).map(method -> Arguments.of(kind, method)));
+    }
+
+    private static double number(Quantity quantity) {
+        return quantity instanceof Length length ? length.inches() : ((Angle) quantity).degrees();
+    }
+
+    /** Works the sum from left to right, as it is written; only squares and roots are not of this form. */
+    private static double worked(Explanation explanation) {
+        double sum = 0;
+        for (Explanation.Term term : explanation.terms()) {
+            double value = switch (term) {
+                case Explanation.Term.Of of -> number(of.value());
+                case Explanation.Term.Factor factor -> factor.value();
+            };
+            sum = switch (term.before()) {
+                case "" -> value;
+                case "+" -> sum + value;
+                case "−" -> sum - value;
+                case "×" -> sum * value;
+                case ", ÷" -> sum / value;
+                default -> throw new AssertionError("unknown sign " + term.before());
+            };
+        }
+        return sum;
+    }
+
+    @ParameterizedTest
+    @MethodSource("kindsAndMethods")
+    void everySum_givesItsResult(BendKind kind, Method method) {
+        Jobs jobs = new Jobs(41);
+        for (int i = 0; i < CASES; i++) {
+            Layout layout = Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH));
+            for (Explanation explanation : Why.of(layout)) {
+                if (!List.of("true-offset", "rolling-turn").contains(explanation.formula())) {
+                    assertThat(worked(explanation))
+                            .as(explanation.about() + " of " + layout.job().bend())
+                            .isCloseTo(number(explanation.result()), within(1e-6));
+                }
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("kindsAndMethods")
+    void everyMarkCutLengthAndPredictedFeature_isExplained(BendKind kind, Method method) {
+        Jobs jobs = new Jobs(42);
+        for (int i = 0; i < CASES; i++) {
+            Layout layout = Layout.of(jobs.next(kind, method, TapeDivision.EIGHTH));
+            List<Explanation> why = Why.of(layout);
+            assertThat(why).allSatisfy(explanation -> {
+                assertThat(explanation.words()).endsWith(".").hasSizeLessThan(200);
+                assertThat(explanation.terms()).isNotEmpty();
+            });
+            for (Mark mark : layout.marks()) {
+                assertThat(rounded(why, "mark" + mark.number())).contains(mark.position());
+            }
+            assertThat(rounded(why, "cutLength")).isEqualTo(layout.cutLength());
+            layout.features().stream()
+                    .filter(feature -> feature.id().isOfFinishedPiece())
+                    .forEach(feature -> assertThat(
+                                    about(why, "predicted/" + feature.id().id())
+                                            .orElseThrow()
+                                            .result())
+                            .isEqualTo(feature.predicted()));
+        }
+    }
+
+    private static Optional<Explanation> about(List<Explanation> why, String about) {
+        return why.stream().filter(each -> each.about().equals(about)).findFirst();
+    }
+
+    private static Optional<Quantity> rounded(List<Explanation> why, String about) {
+        return about(why, about).flatMap(Explanation::rounded);
+    }
+
+    @Test
+    void stubMark_isTheLegLessTheTakeUp() {
+        Stub90 stub = new Stub90(Length.ofFraction(17, 5, 8), Optional.empty(), Placement.ARROW);
+        Explanation mark = Why.of(
+                        Layout.of(new Job(stub, Jobs.threeQuarters(), School.of(Method.CHART, TapeDivision.SIXTEENTH))))
+                .getFirst();
+        assertThat(mark.terms())
+                .containsExactly(
+                        new Explanation.Term.Of("", "leg", Length.ofFraction(17, 5, 8)),
+                        new Explanation.Term.Of("−", "take-up", Length.ofInches(6)));
+        assertThat(mark.result()).isEqualTo(Length.ofFraction(11, 5, 8));
+        assertThat(mark.words()).contains("take-up");
+    }
+
+    /** 5 in at 45° by the card: 1.4 for 1.4142 makes the marks stand closer, so the rise comes out low by the method. */
+    @Test
+    void differenceOfTheRise_isSharedBetweenMethodAndRounding() {
+        Offset offset = new Offset(
+                Length.ofInches(5),
+                Length.ZERO,
+                Angle.ofDegrees(45),
+                Length.ofInches(40),
+                OffsetLayout.BEFORE_OBSTACLE,
+                Optional.empty());
+        Job job = new Job(offset, Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.NONE));
+        Explanation exact = about(Why.of(Layout.of(job)), "predicted/rise").orElseThrow();
+        assertThat(exact.words()).contains("as asked");
+        Explanation chart = about(
+                        Why.of(Layout.of(new Job(
+                                offset, Jobs.threeQuarters(), School.of(Method.CHART, TapeDivision.SIXTEENTH)))),
+                        "predicted/rise")
+                .orElseThrow();
+        assertThat(chart.terms()).extracting(Explanation.Term::name).contains("from the method");
+        assertThat(number(((Explanation.Term.Of) chart.terms().get(2)).value())).isZero();
+        assertThat(chart.about()).isEqualTo("predicted/" + FeatureId.RISE.id());
+    }
+}
