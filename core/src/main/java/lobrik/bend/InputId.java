@@ -36,6 +36,11 @@ public enum InputId {
         return id;
     }
 
+    /** Whether its size is an angle; all others are lengths. */
+    public boolean isAngle() {
+        return this == ANGLE || this == OUTER_ANGLE;
+    }
+
     /** In a sentence: {@code the rise}. */
     public String words() {
         return words;

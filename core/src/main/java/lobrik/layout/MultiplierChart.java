@@ -100,7 +100,7 @@ public record MultiplierChart(List<Row> rows) {
     }
 
     /** {@code csc θ}: what a multiplier rounds. Formula {@code cosecant}, handbook 3. */
-    static double cosecant(Angle angle) {
+    public static double cosecant(Angle angle) {
         return 1 / Math.sin(angle.radians());
     }
 

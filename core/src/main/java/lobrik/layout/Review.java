@@ -26,6 +26,11 @@ public record Review(
         Optional<Clearance> clearance,
         Optional<Comparison> otherMethod) {
 
+    /** The sizes that the exercise gives, with where each is drawn. */
+    public List<GivenDimension> dimensions() {
+        return GivenDimension.of(layout, ObstacleAsked.of(layout));
+    }
+
     /**
      * Lays out and reviews.
      *

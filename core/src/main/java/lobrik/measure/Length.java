@@ -144,6 +144,18 @@ public record Length(long picometres) implements Quantity, Comparable<Length> {
         return TapeDivision.SIXTEENTH.text(this) + " in";
     }
 
+    /**
+     * As somebody would write it who loses nothing: an inch fraction down to 1/64 in lowest terms or else decimals of an
+     * inch, or millimetres with their unit.
+     */
+    public String exactly(LengthUnit unit) {
+        if (unit == LengthUnit.MILLIMETRE) {
+            return Decimals.text(picometres, PICOMETRES_PER_MILLIMETRE, 3) + " mm";
+        }
+        TapeDivision sixtyFourth = new TapeDivision(ofFraction(0, 1, 64));
+        return nearest(sixtyFourth).equals(this) ? sixtyFourth.text(this) : TapeDivision.NONE.text(this);
+    }
+
     @Override
     public int compareTo(Length other) {
         return Long.compare(picometres, other.picometres);

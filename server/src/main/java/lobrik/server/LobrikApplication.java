@@ -1,6 +1,8 @@
 package lobrik.server;
 
+import java.security.SecureRandom;
 import java.time.Clock;
+import java.util.random.RandomGenerator;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
@@ -18,5 +20,11 @@ public class LobrikApplication {
     @Bean
     Clock clock() {
         return Clock.systemUTC();
+    }
+
+    /** For what must not be guessed. */
+    @Bean
+    RandomGenerator chance() {
+        return new SecureRandom();
     }
 }

@@ -4,7 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
-import lobrik.server.exercise.Assignment;
+import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;

@@ -34,7 +34,8 @@ class AttemptResource {
 
     private static final int LONGEST_REASON = 200;
 
-    record OpenAttempt(@Nullable UUID traineeId) {}
+    /** At what a trainee was given; without an assignment, at what was given last. */
+    record OpenAttempt(@Nullable UUID traineeId, @Nullable UUID assignmentId) {}
 
     /** A reading as typed; with what it corrects and why, if it corrects one. */
     record NewReading(
@@ -67,7 +68,7 @@ class AttemptResource {
         if (request.traineeId() == null) {
             throw TurnedDown.badInput("/traineeId", "missing", "name the trainee");
         }
-        return view(who, attempts.open(who, id, request.traineeId()));
+        return view(who, attempts.open(who, id, request.traineeId(), request.assignmentId()));
     }
 
     @Operation(summary = "An attempt with its readings and its verdict")

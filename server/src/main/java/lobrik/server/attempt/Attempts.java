@@ -17,9 +17,11 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
-import lobrik.server.exercise.Assignment;
 import lobrik.server.exercise.Exercise;
-import lobrik.server.exercise.Exercises;
+import lobrik.server.exercise.Library;
+import lobrik.server.giving.Assignment;
+import lobrik.server.giving.Giving;
+import lobrik.server.giving.Givings;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.shape.FeatureId;
@@ -44,7 +46,8 @@ public class Attempts {
 
     private final EntityManager entities;
     private final Cohorts cohorts;
-    private final Exercises exercises;
+    private final Givings givings;
+    private final Library library;
     private final Calculations calculations;
     private final Turns turns;
     private final Clock clock;
@@ -52,13 +55,15 @@ public class Attempts {
     Attempts(
             EntityManager entities,
             Cohorts cohorts,
-            Exercises exercises,
+            Givings givings,
+            Library library,
             Calculations calculations,
             Turns turns,
             Clock clock) {
         this.entities = entities;
         this.cohorts = cohorts;
-        this.exercises = exercises;
+        this.givings = givings;
+        this.library = library;
         this.calculations = calculations;
         this.turns = turns;
         this.clock = clock;
@@ -68,19 +73,23 @@ public class Attempts {
      * Opens an attempt at what the trainee is on, or goes on with the one that is not complete yet.
      *
      * @param id made by the client; an attempt that exists is returned as it is
+     * @param assignmentId what was given to the trainee; whatever was given last if null
+     * @throws TurnedDown if nothing was given, or if all tries are used up
      */
     @Transactional
-    public Measured open(SignedIn who, UUID id, UUID traineeId) {
+    public Measured open(SignedIn who, UUID id, UUID traineeId, @Nullable UUID assignmentId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         turns.take(traineeId);
         Attempt already = entities.find(Attempt.class, id);
         if (already != null) {
             return get(who, id);
         }
-        Assignment assignment = exercises.currentOf(List.of(traineeId)).get(traineeId);
-        if (assignment == null) {
+        Assignment assignment = assignmentId == null
+                ? givings.currentOf(List.of(traineeId)).get(traineeId)
+                : givings.assignment(assignmentId);
+        if (assignment == null || !assignment.traineeId().equals(traineeId)) {
             throw TurnedDown.conflict(
-                    "nothing-given", trainee.fullName() + " has no exercise yet; set one and give it first");
+                    "nothing-given", trainee.fullName() + " has no such exercise yet; set one and give it first");
         }
         List<Attempt> before = attemptsAt(List.of(assignment.id()));
         if (!before.isEmpty()) {
@@ -89,13 +98,24 @@ public class Attempts {
                 return last;
             }
         }
-        Exercise exercise = exercises.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
+        requireTryLeft(trainee, before.size(), givings.terms(assignment));
+        Exercise exercise = library.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
         Attempt attempt = new Attempt(id, assignment, exercise.tolerances(), who.accountId(), clock.instant());
         entities.persist(attempt);
         return measured(List.of(attempt)).getFirst();
+    }
+
+    private static void requireTryLeft(Trainee trainee, int used, Giving.Terms terms) {
+        Integer tries = terms.tries();
+        if (tries != null && used >= tries) {
+            throw TurnedDown.conflict(
+                    "tries-used",
+                    trainee.fullName() + " has used " + (tries == 1 ? "the one try" : "all " + tries + " tries")
+                            + " at this exercise; give it again to go on");
+        }
     }
 
     /**
@@ -192,7 +212,7 @@ public class Attempts {
 
     private List<Measured> measured(List<Attempt> attempts) {
         Map<UUID, Exercise> byId =
-                exercises.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
+                library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
         Map<UUID, List<ReadingRow>> readings = readingsOf(
                         attempts.stream().map(Attempt::id).toList())
                 .stream()

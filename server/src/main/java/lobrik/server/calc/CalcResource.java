@@ -6,6 +6,7 @@ import java.util.List;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.TakeOff;
 import lobrik.server.platform.Unit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -35,6 +36,12 @@ final class CalcResource {
         return calculations.layout(request);
     }
 
+    @Operation(summary = "Why each number of a layout is what it is: sentence, formula and figures")
+    @PostMapping("/why")
+    List<ExplanationAnswer> why(@RequestBody LayoutRequest request) {
+        return calculations.why(request);
+    }
+
     @Operation(summary = "Simulate a piece as it was really bent: its features and its centreline")
     @PostMapping("/simulate")
     SimulateAnswer simulate(@RequestBody SimulateRequest request) {
@@ -59,6 +66,8 @@ final class CalcResource {
             case ANGLE -> new QuantityAnswer(Angle.parse(typed).degrees(), Unit.DEGREE);
             case SIGNED_LENGTH ->
                 new QuantityAnswer(Length.parseSigned(typed, bare).inches(), Unit.INCH);
+            case DISTANCE ->
+                new QuantityAnswer(TakeOff.parse(typed, bare).length().inches(), Unit.INCH);
             case LENGTH -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
             case null -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
         };

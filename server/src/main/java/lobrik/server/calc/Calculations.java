@@ -2,14 +2,18 @@ package lobrik.server.calc;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
+import lobrik.exercise.InputRange;
+import lobrik.exercise.Variants;
 import lobrik.fault.FaultCode;
 import lobrik.layout.Layout;
 import lobrik.layout.Review;
+import lobrik.layout.Why;
 import lobrik.measure.Length;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
@@ -17,6 +21,7 @@ import lobrik.shape.FeatureId;
 import lobrik.shape.Features;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
+import lobrik.shape.Surround;
 import lobrik.shop.Tooling;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Scheme;
@@ -29,8 +34,11 @@ import org.springframework.stereotype.Component;
 @Component
 public final class Calculations {
 
+    /** A variant: the bend that replaces the exercise's own, laid out, and how hard it is. */
+    public record DealtVariant(BendInput bend, Layout layout, double hardness) {}
+
     /** An exercise's definition as the core understands it, laid out. */
-    public record Question(Layout layout, Optional<Obstacle> obstacle) {}
+    public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround> around) {}
 
     /**
      * Translates a definition and lays it out.
@@ -39,12 +47,13 @@ public final class Calculations {
      */
     public Question question(LayoutRequest request) {
         Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
-        return new Question(Layout.of(question.job()), question.obstacle());
+        Layout layout = Layout.of(question.job());
+        return new Question(layout, question.obstacle(), question.around().apply(layout.predicted()));
     }
 
     /** A question's answer as the interface writes it. */
     public LayoutAnswer plan(Question question) {
-        return LayoutAnswer.of(Review.of(question.layout(), question.obstacle()));
+        return LayoutAnswer.of(Review.of(question.layout(), question.obstacle()), question.around());
     }
 
     /**
@@ -54,7 +63,46 @@ public final class Calculations {
      */
     public LayoutAnswer layout(LayoutRequest request) {
         Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
-        return LayoutAnswer.of(Review.of(question.job(), question.obstacle()));
+        Review review = Review.of(question.job(), question.obstacle());
+        return LayoutAnswer.of(review, question.around().apply(review.layout().predicted()));
+    }
+
+    /**
+     * Explains the numbers of a layout.
+     *
+     * @throws lobrik.fault.Refused if it is bad or impossible
+     */
+    List<ExplanationAnswer> why(LayoutRequest request) {
+        return Why.of(question(request).layout()).stream()
+                .map(ExplanationAnswer::of)
+                .toList();
+    }
+
+    /**
+     * Deals variants of a definition, bench after bench.
+     *
+     * @throws lobrik.fault.Refused if it is bad or impossible, or if there are too few variants
+     */
+    public List<DealtVariant> variants(LayoutRequest request, VariationInput variation, int count) {
+        Translation translation = new Translation();
+        Translation.LayoutQuestion question = translation.layoutQuestion(request);
+        List<InputRange> ranges = VariationTranslation.ranges(translation, variation);
+        BendInput base = Objects.requireNonNull(request.bend());
+        return Variants.deal(question.job(), question.obstacle(), ranges, variation.seed(), count).stream()
+                .map(variant -> new DealtVariant(
+                        VariationTranslation.varied(base, variant, ranges),
+                        variant.layout(),
+                        variant.hardness().points()))
+                .toList();
+    }
+
+    /**
+     * Checks that a variation has variants for a small class.
+     *
+     * @throws lobrik.fault.Refused if its ranges are bad or hold too little
+     */
+    public void requireVariation(LayoutRequest request, VariationInput variation) {
+        variants(request, variation, Variants.NEIGHBOURS + 1);
     }
 
     SimulateAnswer simulate(SimulateRequest request) {

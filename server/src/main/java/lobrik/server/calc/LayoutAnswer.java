@@ -1,18 +1,22 @@
 package lobrik.server.calc;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Comparison;
+import lobrik.layout.GivenDimension;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
 import lobrik.layout.Review;
+import lobrik.layout.Warning;
 import lobrik.measure.Length;
 import lobrik.server.platform.FaultAnswer;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.shape.Clearance;
 import lobrik.shape.Obstacle;
+import lobrik.shape.Surround;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -24,19 +28,42 @@ import org.jspecify.annotations.Nullable;
  * @param obstacle what it has to clear, if that is known
  * @param clearance the least gap to it
  * @param otherMethod what the other method gives, where the two differ
+ * @param wanted the shape that the exercise asks for, bent exactly; its points correspond to those of {@code shape}
+ * @param around boxes and walls of the place
+ * @param dimensions what the exercise gives, with where it is drawn
  */
 public record LayoutAnswer(
         List<MarkAnswer> marks,
         double shrinkIn,
         @Nullable Double cutLengthIn,
         List<FeatureAnswer> features,
-        List<FaultAnswer> warnings,
+        List<WarningAnswer> warnings,
         List<StepAnswer> steps,
         double totalBendDeg,
         @Nullable ObstacleAnswer obstacle,
         @Nullable ClearanceAnswer clearance,
         @Nullable OtherMethod otherMethod,
-        PieceShape shape) {
+        PieceShape shape,
+        @Nullable PieceShape wanted,
+        List<SurroundAnswer> around,
+        List<DimensionAnswer> dimensions) {
+
+    /**
+     * A size that the exercise gives, with where it is drawn.
+     *
+     * @param input its name in the bend
+     * @param at what it is the place of: a feature's id, or {@code clearance}
+     */
+    public record DimensionAnswer(String input, String at, List<Double> from, List<Double> to) {
+
+        static DimensionAnswer of(GivenDimension dimension) {
+            return new DimensionAnswer(
+                    dimension.input().id(),
+                    dimension.at(),
+                    PieceShape.point(dimension.from()),
+                    PieceShape.point(dimension.to()));
+        }
+    }
 
     /** A ring on the straight conduit and the bend made there. */
     public record MarkAnswer(
@@ -132,6 +159,52 @@ public record LayoutAnswer(
         }
     }
 
+    /**
+     * What should be thought about.
+     *
+     * @param atIn where on the straight conduit it shows; null for what concerns all of it
+     */
+    public record WarningAnswer(
+            String code,
+            String message,
+            String pointer,
+            String reason,
+            List<FaultAnswer.FigureAnswer> figures,
+            List<FaultAnswer.CureAnswer> cures,
+            @Nullable Double atIn) {
+
+        static WarningAnswer of(Warning warning) {
+            FaultAnswer fault = FaultAnswer.of(warning.fault());
+            return new WarningAnswer(
+                    fault.code(),
+                    fault.message(),
+                    fault.pointer(),
+                    fault.reason(),
+                    fault.figures(),
+                    fault.cures(),
+                    warning.at().map(Length::inches).orElse(null));
+        }
+    }
+
+    /** A box or a wall: a point of its surface, for a box where the conduit enters it, and the direction into it. */
+    public record SurroundAnswer(SurroundKind kind, List<Double> at, List<Double> into) {
+
+        static SurroundAnswer of(Surround surround) {
+            return new SurroundAnswer(
+                    SurroundKind.valueOf(surround.kind().name()),
+                    PieceShape.point(surround.at()),
+                    PieceShape.point(surround.into()));
+        }
+    }
+
+    /** What stands around a piece. */
+    public enum SurroundKind {
+        @JsonProperty("box")
+        BOX,
+        @JsonProperty("wall")
+        WALL
+    }
+
     /** The least gap, negative where the conduit would have to pass through; and where on the straight conduit. */
     public record ClearanceAnswer(double gapIn, double atIn) {
 
@@ -185,19 +258,22 @@ public record LayoutAnswer(
         }
     }
 
-    static LayoutAnswer of(Review review) {
+    static LayoutAnswer of(Review review, List<Surround> around) {
         Layout layout = review.layout();
         return new LayoutAnswer(
                 layout.marks().stream().map(MarkAnswer::of).toList(),
                 layout.shrink().inches(),
                 layout.cutLength().map(Length::inches).orElse(null),
                 layout.features().stream().map(FeatureAnswer::of).toList(),
-                review.warnings().stream().map(FaultAnswer::of).toList(),
+                review.warnings().stream().map(WarningAnswer::of).toList(),
                 layout.steps().stream().map(StepAnswer::of).toList(),
                 layout.totalBend().degrees(),
                 review.obstacle().map(ObstacleAnswer::of).orElse(null),
                 review.clearance().map(ClearanceAnswer::of).orElse(null),
                 review.otherMethod().map(OtherMethod::of).orElse(null),
-                PieceShape.of(layout.predicted()));
+                PieceShape.of(layout.predicted()),
+                layout.wanted().map(PieceShape::of).orElse(null),
+                around.stream().map(SurroundAnswer::of).toList(),
+                review.dimensions().stream().map(DimensionAnswer::of).toList());
     }
 }

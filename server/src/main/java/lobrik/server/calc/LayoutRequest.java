@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * @param multipliers rows of the school's card that differ from the usual one
  * @param limits stick, degrees and least radius, where they differ from the usual ones
  * @param obstacle what to clear, if it is not what the bend's own inputs say
+ * @param place where the conduit goes: drawn around the piece, without an effect on its marks
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record LayoutRequest(
@@ -22,7 +23,8 @@ public record LayoutRequest(
         @Nullable BendInput bend,
         @Nullable List<@Nullable MultiplierRow> multipliers,
         @Nullable LimitsInput limits,
-        @Nullable ObstacleInput obstacle) {
+        @Nullable ObstacleInput obstacle,
+        @Nullable PlaceInput place) {
 
     /** With the usual card and limits, and no obstacle but the bend's own. */
     public LayoutRequest(
@@ -31,7 +33,12 @@ public record LayoutRequest(
             @Nullable ConduitInput conduit,
             @Nullable BenderInput bender,
             @Nullable BendInput bend) {
-        this(method, tapeDivisionIn, conduit, bender, bend, null, null, null);
+        this(method, tapeDivisionIn, conduit, bender, bend, null, null, null, null);
+    }
+
+    /** The same with another bend: a variant. */
+    public LayoutRequest with(BendInput other) {
+        return new LayoutRequest(method, tapeDivisionIn, conduit, bender, other, multipliers, limits, obstacle, place);
     }
 
     /** How marks are found; by the chart if it is not given. */
@@ -65,6 +72,16 @@ public record LayoutRequest(
             @Nullable Double fromIn,
             @Nullable Double widthIn,
             @Nullable Double heightIn) {}
+
+    /**
+     * Where the conduit goes.
+     *
+     * @param situation id of a situation, see the tables
+     * @param insertionIn how far an end stands within its box
+     */
+    public record PlaceInput(
+            @Nullable String situation,
+            @Schema(defaultValue = "0.625") @Nullable Double insertionIn) {}
 
     /** What an obstacle looks like across the run. */
     public enum ObstacleShape {

@@ -16,6 +16,9 @@ public record QuantityRequest(
         /** A length that may be less than nothing. */
         @JsonProperty("signedLength")
         SIGNED_LENGTH,
+        /** A length, or two readings of a tape with play and insertion. */
+        @JsonProperty("distance")
+        DISTANCE,
         @JsonProperty("angle")
         ANGLE
     }

@@ -3,6 +3,11 @@ package lobrik.server.calc;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lobrik.bend.Situation;
+import lobrik.fault.FaultCode;
 import lobrik.layout.Method;
 import lobrik.layout.MultiplierChart;
 import lobrik.layout.RunLimits;
@@ -10,10 +15,14 @@ import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.shape.Obstacle;
+import lobrik.shape.Piece;
+import lobrik.shape.Surround;
 import org.jspecify.annotations.Nullable;
 
 /** Translates what a request says of the school and of the place: method, card, tape, limits, obstacle. */
 final class SchoolTranslation {
+
+    private static final Length MOST_INSERTION = Length.ofInches(6);
 
     private final Translation translation;
 
@@ -69,6 +78,40 @@ final class SchoolTranslation {
         return translation
                 .built("limits", () -> new RunLimits(stick, mostBends, leastRadius))
                 .orElse(RunLimits.USUAL);
+    }
+
+    /** What a place puts around a piece, once that is simulated. */
+    Function<Piece, List<Surround>> around(LayoutRequest.@Nullable PlaceInput input) {
+        if (input == null) {
+            return _ -> List.of();
+        }
+        Optional<Situation> situation = translation
+                .required("place/situation", input.situation())
+                .flatMap(id -> Situation.withId(id).or(() -> {
+                    translation.fault(
+                            FaultCode.UNKNOWN_VALUE,
+                            "place/situation",
+                            "this is not a situation; try "
+                                    + Stream.of(Situation.values())
+                                            .map(Situation::id)
+                                            .collect(Collectors.joining(", ")));
+                    return Optional.empty();
+                }));
+        Optional<Length> insertion = translation
+                .lengthOr("place/insertionIn", input.insertionIn(), Surround.USUAL_INSERTION)
+                .filter(length -> {
+                    boolean within = !length.isNegative() && !length.isMoreThan(MOST_INSERTION);
+                    if (!within) {
+                        translation.fault(
+                                FaultCode.OUT_OF_RANGE,
+                                "place/insertionIn",
+                                "an insertion is from 0 to " + MOST_INSERTION.inWords());
+                    }
+                    return within;
+                });
+        return piece -> situation
+                .flatMap(s -> insertion.map(length -> Surround.of(s, piece, length)))
+                .orElse(List.of());
     }
 
     Optional<Obstacle> obstacle(LayoutRequest.@Nullable ObstacleInput input) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lobrik.bend.ClearancePreset;
+import lobrik.bend.Situation;
 import lobrik.layout.MultiplierChart;
 import lobrik.measure.Length;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +17,19 @@ import org.jspecify.annotations.Nullable;
  * @param saddleFactor for the outer marks of a 22½–45–22½ saddle
  */
 public record TablesAnswer(
-        List<LayoutRequest.MultiplierRow> multipliers, double saddleFactor, List<ClearanceChoice> clearances) {
+        List<LayoutRequest.MultiplierRow> multipliers,
+        double saddleFactor,
+        List<ClearanceChoice> clearances,
+        List<SituationAnswer> situations) {
+
+    /** Where conduit has to go, and the kind of bend that is proposed for it. */
+    public record SituationAnswer(String id, String words, String kind) {
+
+        static SituationAnswer of(Situation situation) {
+            return new SituationAnswer(
+                    situation.id(), situation.words(), situation.kind().id());
+        }
+    }
 
     /** A usual clearance; without a size where it depends on a height or rise that the request did not give. */
     public record ClearanceChoice(
@@ -48,7 +61,8 @@ public record TablesAnswer(
                 MultiplierChart.SADDLE_FACTOR,
                 Stream.of(ClearancePreset.values())
                         .map(preset -> choice(preset, measured))
-                        .toList());
+                        .toList(),
+                Stream.of(Situation.values()).map(SituationAnswer::of).toList());
     }
 
     private static ClearanceChoice choice(ClearancePreset preset, Optional<Length> measured) {

@@ -3,6 +3,7 @@ package lobrik.server.calc;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
@@ -16,6 +17,8 @@ import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
 import lobrik.shape.Obstacle;
+import lobrik.shape.Piece;
+import lobrik.shape.Surround;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
@@ -181,9 +184,10 @@ final class Translation {
         Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
         Optional<Bend> bend = bend(request.bend(), firstMark(request.bender(), tooling));
         Optional<Obstacle> obstacle = new SchoolTranslation(this).obstacle(request.obstacle());
-        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle))));
+        Function<Piece, List<Surround>> around = new SchoolTranslation(this).around(request.place());
+        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle, around))));
     }
 
-    /** What the core needs to lay a bend out. */
-    record LayoutQuestion(Job job, Optional<Obstacle> obstacle) {}
+    /** What the core needs to lay a bend out; with what stands around the piece. */
+    record LayoutQuestion(Job job, Optional<Obstacle> obstacle, Function<Piece, List<Surround>> around) {}
 }

@@ -5,15 +5,19 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Cohorts and who is in them. */
@@ -26,8 +30,15 @@ class CohortResource {
 
     record NewCohort(@Nullable String name, @Nullable List<@Nullable String> trainees) {}
 
-    /** A cohort with its trainees by bench. */
-    record CohortView(UUID id, String name, List<TraineeView> trainees) {}
+    /** A cohort with its trainees by bench, and its groups by name. */
+    record CohortView(UUID id, String name, List<TraineeView> trainees, List<GroupView> groups) {}
+
+    record GroupView(UUID id, String name, List<UUID> traineeIds) {}
+
+    record NewGroup(
+            @Nullable UUID cohortId,
+            @Nullable String name,
+            @Nullable List<UUID> traineeIds) {}
 
     record TraineeView(UUID id, String fullName, int bench) {}
 
@@ -60,11 +71,40 @@ class CohortResource {
         return view(who, cohorts.start(who, id, name, trainees));
     }
 
+    @Operation(summary = "Make a group of trainees, or change it")
+    @PutMapping("/api/groups/{id}")
+    GroupView keepGroup(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody NewGroup request) {
+        String name = requireName("/name", "the group", request.name());
+        List<UUID> trainees = Objects.requireNonNullElse(request.traineeIds(), List.of());
+        if (request.cohortId() == null || trainees.isEmpty() || trainees.size() > LARGEST_COHORT) {
+            throw TurnedDown.badInput("/traineeIds", "missing", "name the cohort and some of its trainees");
+        }
+        return view(cohorts.keepGroup(who, id, request.cohortId(), name, Set.copyOf(trainees)));
+    }
+
+    @Operation(summary = "Dissolve a group")
+    @DeleteMapping("/api/groups/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void dissolve(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        cohorts.dissolve(who, id);
+    }
+
+    private static GroupView view(TraineeGroup group) {
+        return new GroupView(
+                group.id(), group.name(), group.trainees().stream().sorted().toList());
+    }
+
     private CohortView view(SignedIn who, Cohort cohort) {
         List<TraineeView> trainees = cohorts.trainees(who, cohort.id()).stream()
                 .map(trainee -> new TraineeView(trainee.id(), trainee.fullName(), trainee.bench()))
                 .toList();
-        return new CohortView(cohort.id(), cohort.name(), trainees);
+        List<GroupView> groups = cohorts.groups(who, cohort.id()).stream()
+                .map(CohortResource::view)
+                .toList();
+        return new CohortView(cohort.id(), cohort.name(), trainees, groups);
     }
 
     private static String requireName(String pointer, String whose, @Nullable String name) {

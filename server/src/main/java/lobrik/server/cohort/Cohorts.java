@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -98,5 +99,59 @@ public class Cohorts {
             entities.persist(new Trainee(UUID.randomUUID(), id, fullName, bench++));
         }
         return cohort;
+    }
+
+    /** The groups of a cohort, by name. */
+    @Transactional(readOnly = true)
+    public List<TraineeGroup> groups(SignedIn who, UUID cohortId) {
+        return entities.createQuery("from TraineeGroup where cohortId = :cohort order by name", TraineeGroup.class)
+                .setParameter("cohort", cohort(who, cohortId).id())
+                .getResultList();
+    }
+
+    /**
+     * The group with this id.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    @Transactional(readOnly = true)
+    public TraineeGroup group(SignedIn who, UUID id) {
+        TraineeGroup group = entities.find(TraineeGroup.class, id);
+        if (group == null) {
+            throw TurnedDown.notFound("group");
+        }
+        cohort(who, group.cohortId());
+        return group;
+    }
+
+    /** Makes a group, or changes its name and who is in it. */
+    @Transactional
+    public TraineeGroup keepGroup(SignedIn who, UUID id, UUID cohortId, String name, Set<UUID> traineeIds) {
+        turns.take(cohortId);
+        Set<UUID> known = trainees(who, cohortId).stream().map(Trainee::id).collect(Collectors.toSet());
+        if (!known.containsAll(traineeIds)) {
+            throw TurnedDown.notFound("trainee");
+        }
+        if (groups(who, cohortId).stream()
+                .anyMatch(group -> group.name().equals(name) && !group.id().equals(id))) {
+            throw TurnedDown.conflict("name-taken", "There is a group with this name already; choose another");
+        }
+        TraineeGroup already = entities.find(TraineeGroup.class, id);
+        if (already == null) {
+            TraineeGroup group = new TraineeGroup(id, cohortId, name, traineeIds);
+            entities.persist(group);
+            return group;
+        }
+        if (!already.cohortId().equals(cohortId)) {
+            throw TurnedDown.conflict("id-taken", "This id is taken; make a new one");
+        }
+        already.become(name, traineeIds);
+        return already;
+    }
+
+    /** Dissolves a group; its trainees keep what they were given. */
+    @Transactional
+    public void dissolve(SignedIn who, UUID id) {
+        entities.remove(group(who, id));
     }
 }

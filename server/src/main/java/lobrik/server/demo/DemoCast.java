@@ -4,13 +4,37 @@ import static lobrik.server.calc.BendInput.OffsetLayout.BEFORE_OBSTACLE;
 import static lobrik.server.demo.DemoPerson.steady;
 
 import java.util.List;
+import lobrik.bend.Situation;
 import lobrik.server.calc.BendInput;
+import lobrik.server.exercise.Level;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
 final class DemoCast {
 
     /** A session's exercise: where in the mocked-up cold store, and what is to be bent there. */
-    record DemoExercise(String place, BendInput bend) {}
+    record DemoExercise(String place, BendInput bend) {
+
+        Level level() {
+            return switch (bend) {
+                case BendInput.Stub90 _, BendInput.BackToBack90 _ -> Level.FIRST;
+                case BendInput.BoxOffset _, BendInput.Offset _, BendInput.Kick _ -> Level.STEADY;
+                case BendInput.RollingOffset _, BendInput.Saddle3 _, BendInput.Saddle4 _ -> Level.ADVANCED;
+            };
+        }
+
+        Situation situation() {
+            return switch (bend) {
+                case BendInput.Stub90 _ -> Situation.UP_FROM_BOX;
+                case BendInput.BackToBack90 _ -> Situation.BETWEEN_WALLS;
+                case BendInput.BoxOffset _ -> Situation.INTO_BOX;
+                case BendInput.Offset _ -> Situation.ONTO_PLINTH;
+                case BendInput.Kick _ -> Situation.UP_TO_LAMP;
+                case BendInput.RollingOffset _ -> Situation.UP_AND_ACROSS;
+                case BendInput.Saddle3 _ -> Situation.OVER_PIPE;
+                case BendInput.Saddle4 _ -> Situation.OVER_DUCT;
+            };
+        }
+    }
 
     private DemoCast() {}
 

@@ -5,11 +5,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import java.util.stream.Collectors;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -26,10 +29,15 @@ import lobrik.server.calc.LayoutRequest;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.cohort.TraineeGroup;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
-import lobrik.server.exercise.Assignment;
+import lobrik.server.exercise.Content;
 import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.LibraryEntry;
+import lobrik.server.giving.Assignment;
+import lobrik.server.giving.Giving;
+import lobrik.server.giving.SheetCode;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
@@ -44,6 +52,7 @@ final class DemoSchool {
 
     /** A cohort with its people, its instructor and how strictly it is judged from when on. */
     private record Taught(
+            String name,
             List<Trainee> trainees,
             List<DemoPerson> people,
             UUID instructor,
@@ -58,6 +67,8 @@ final class DemoSchool {
     private final Instant now;
     private final String passwordHash;
     private final UUID centreId;
+    private final Map<String, UUID> entries = new HashMap<>();
+    private final Map<String, Integer> versions = new HashMap<>();
 
     DemoSchool(
             EntityManager entities,
@@ -98,6 +109,11 @@ final class DemoSchool {
                 DemoCast.SECOND_YEAR_TERM,
                 TolerancePreset.SITE,
                 TolerancePreset.SITE);
+        entities.persist(new TraineeGroup(
+                ids.next(),
+                first.trainees().getFirst().cohortId(),
+                "Stubs once more",
+                first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
         term(first, rack, 2);
         term(second, rack, 1);
     }
@@ -124,7 +140,7 @@ final class DemoSchool {
             entities.persist(trainee);
             trainees.add(trainee);
         }
-        return new Taught(trainees, people, instructor, exercises, early, late);
+        return new Taught(name, trainees, people, instructor, exercises, early, late);
     }
 
     /** All sessions of a cohort, the last of them going on since this morning. */
@@ -142,7 +158,10 @@ final class DemoSchool {
     private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
         DemoExercise set = cohort.exercises().get(session % cohort.exercises().size());
         TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
-        Exercise exercise = exercise(set, bender, preset, cohort.instructor(), start);
+        Exercise exercise = exercise(set, bender, preset, cohort, start);
+        Giving giving =
+                new Giving(ids.next(), centreId, exercise.id(), cohort.instructor(), start, Giving.Terms.OPEN, false);
+        entities.persist(giving);
         Layout layout = calculations.question(exercise.definition()).layout();
         for (int i = 0; i < cohort.trainees().size(); i++) {
             boolean absent = !today && random.nextDouble() < ABSENT;
@@ -151,7 +170,8 @@ final class DemoSchool {
                 continue;
             }
             Trainee trainee = cohort.trainees().get(i);
-            Assignment assignment = new Assignment(ids.next(), exercise.id(), trainee.id(), cohort.instructor(), start);
+            Assignment assignment =
+                    new Assignment(ids.next(), giving, exercise.id(), trainee.id(), SheetCode.next(random));
             entities.persist(assignment);
             Instant measuredAt = start.plus(12 + 4L * i, ChronoUnit.MINUTES);
             if (today && measuredAt.isAfter(now)) {
@@ -163,7 +183,8 @@ final class DemoSchool {
         }
     }
 
-    private Exercise exercise(DemoExercise set, Racked bender, TolerancePreset preset, UUID instructor, Instant at) {
+    private Exercise exercise(DemoExercise set, Racked bender, TolerancePreset preset, Taught cohort, Instant at) {
+        UUID instructor = cohort.instructor();
         var figures = bender.profile().figures();
         LayoutRequest definition = new LayoutRequest(
                 LayoutRequest.Method.CHART,
@@ -176,19 +197,38 @@ final class DemoSchool {
                         figures.minStub().inches(),
                         figures.minStanding().inches(),
                         figures.springback().degrees()),
-                set.bend());
-        Exercise exercise = new Exercise(
-                ids.next(),
-                centreId,
+                set.bend(),
+                null,
+                null,
+                null,
+                new LayoutRequest.PlaceInput(set.situation().id(), null));
+        Content content = new Content(
                 set.place(),
+                set.level(),
+                List.of(cohort.name().toLowerCase(Locale.ROOT), bender.conduit().label()),
                 bender.conduit().label(),
                 bender.profile().label(),
                 definition,
+                null,
                 ToleranceFigures.of(preset),
-                instructor,
-                at);
+                null);
+        Exercise exercise = new Exercise(
+                ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
         entities.persist(exercise);
         return exercise;
+    }
+
+    /** The library's entry of what was set; the same exercise later in the term is a new version of it. */
+    private UUID entry(DemoExercise set, UUID instructor, Instant at) {
+        return entries.computeIfAbsent(set.place(), _ -> {
+            LibraryEntry entry = new LibraryEntry(ids.next(), centreId, instructor, at);
+            entities.persist(entry);
+            return entry.id();
+        });
+    }
+
+    private int nextVersion(DemoExercise set) {
+        return versions.merge(set.place(), 1, Integer::sum);
     }
 
     private void attempt(

@@ -1,15 +1,20 @@
 package lobrik.server.exercise;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.VariationInput;
 import lobrik.server.shed.ToleranceFigures;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
-/** A bend as an instructor set it. It does not change once it was given. */
+/** One version of an exercise, or a variant of one. It does not change once it was given. */
 @Entity
 public class Exercise {
 
@@ -17,7 +22,17 @@ public class Exercise {
     private UUID id;
 
     private UUID centreId;
+    private UUID entryId;
+    private int version;
+    private @Nullable UUID variantOf;
     private String title;
+    private String kind;
+    private String level;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    @Column(columnDefinition = "text[]")
+    private List<String> tags;
+
     private String conduitLabel;
     private String benderLabel;
 
@@ -25,7 +40,13 @@ public class Exercise {
     private LayoutRequest definition;
 
     @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable Entered entered;
+
+    @JdbcTypeCode(SqlTypes.JSON)
     private ToleranceFigures tolerances;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable VariationInput variation;
 
     private UUID createdBy;
     private Instant createdAt;
@@ -33,33 +54,77 @@ public class Exercise {
     @SuppressWarnings("NullAway.Init")
     protected Exercise() {}
 
+    /** A version of a library entry. */
+    @SuppressWarnings("NullAway.Init") // What it says is written by the method that also edits it.
     public Exercise(
-            UUID id,
-            UUID centreId,
-            String title,
-            String conduitLabel,
-            String benderLabel,
-            LayoutRequest definition,
-            ToleranceFigures tolerances,
-            UUID createdBy,
-            Instant createdAt) {
+            UUID id, UUID centreId, UUID entryId, int version, Content content, UUID createdBy, Instant createdAt) {
         this.id = id;
         this.centreId = centreId;
-        this.title = title;
-        this.conduitLabel = conduitLabel;
-        this.benderLabel = benderLabel;
-        this.definition = definition;
-        this.tolerances = tolerances;
+        this.entryId = entryId;
+        this.version = version;
         this.createdBy = createdBy;
         this.createdAt = createdAt;
+        say(content);
+    }
+
+    /** The same version with other sizes, for one trainee. */
+    public Exercise variant(UUID newId, LayoutRequest varied, UUID by, Instant at) {
+        Exercise variant =
+                new Exercise(newId, centreId, entryId, version, content().varied(varied), by, at);
+        variant.variantOf = id;
+        return variant;
+    }
+
+    /** Replaces what it says; the database refuses that once it was given out. */
+    final void say(Content content) {
+        this.title = content.title();
+        this.kind = content.kind();
+        this.level = content.level().id();
+        this.tags = content.tags();
+        this.conduitLabel = content.conduitLabel();
+        this.benderLabel = content.benderLabel();
+        this.definition = content.definition();
+        this.entered = content.entered();
+        this.tolerances = content.tolerances();
+        this.variation = content.variation();
+    }
+
+    /** What it says. */
+    public Content content() {
+        return new Content(
+                title,
+                Level.valueOf(level.toUpperCase(Locale.ROOT)),
+                List.copyOf(tags),
+                conduitLabel,
+                benderLabel,
+                definition,
+                entered,
+                tolerances,
+                variation);
     }
 
     public UUID id() {
         return id;
     }
 
-    UUID centreId() {
+    public UUID centreId() {
         return centreId;
+    }
+
+    public UUID entryId() {
+        return entryId;
+    }
+
+    public int version() {
+        return version;
+    }
+
+    public Instant createdAt() {
+        return createdAt;
+    }
+
+    public String kind() {
+        return kind;
     }
 
     public String title() {

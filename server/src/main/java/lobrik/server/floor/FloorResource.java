@@ -15,9 +15,10 @@ import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
-import lobrik.server.exercise.Assignment;
 import lobrik.server.exercise.Exercise;
-import lobrik.server.exercise.Exercises;
+import lobrik.server.exercise.Library;
+import lobrik.server.giving.Assignment;
+import lobrik.server.giving.Givings;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -62,12 +63,14 @@ class FloorResource {
     }
 
     private final Cohorts cohorts;
-    private final Exercises exercises;
+    private final Givings givings;
+    private final Library library;
     private final Attempts attempts;
 
-    FloorResource(Cohorts cohorts, Exercises exercises, Attempts attempts) {
+    FloorResource(Cohorts cohorts, Givings givings, Library library, Attempts attempts) {
         this.cohorts = cohorts;
-        this.exercises = exercises;
+        this.givings = givings;
+        this.library = library;
         this.attempts = attempts;
     }
 
@@ -77,8 +80,8 @@ class FloorResource {
         Cohort cohort = cohorts.cohort(who, cohortId);
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
         Map<UUID, Assignment> current =
-                exercises.currentOf(trainees.stream().map(Trainee::id).toList());
-        Map<UUID, Exercise> byId = exercises.byId(
+                givings.currentOf(trainees.stream().map(Trainee::id).toList());
+        Map<UUID, Exercise> byId = library.byId(
                 current.values().stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
         Map<UUID, Measured> last =
                 attempts.lastAt(current.values().stream().map(Assignment::id).toList());

@@ -15,16 +15,23 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimit extends OncePerRequestFilter {
 
     private static final long LARGEST_BYTES = 256 * 1024;
+    private static final long LARGEST_FILE_BYTES = 1024 * 1024;
+
+    /** Whoever is signed in may send a file of exercises, which is larger than any other request. */
+    private static long largest(HttpServletRequest request) {
+        return request.getRequestURI().equals("/api/library/file") ? LARGEST_FILE_BYTES : LARGEST_BYTES;
+    }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > LARGEST_BYTES) {
+        long largest = largest(request);
+        if (request.getContentLengthLong() > largest) {
             SecurityConfiguration.write(
                     response,
                     HttpStatus.CONTENT_TOO_LARGE,
                     "too-large",
-                    "This is larger than " + LARGEST_BYTES / 1024 + " KiB, the most that is read");
+                    "This is larger than " + largest / 1024 + " KiB, the most that is read");
         } else if (request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
             SecurityConfiguration.write(
                     response, HttpStatus.LENGTH_REQUIRED, "length-required", "Send the length of the body with it");

@@ -20,8 +20,6 @@ import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.exc.InvalidTypeIdException;
-import tools.jackson.databind.exc.MismatchedInputException;
 
 /**
  * Turns everything that can go wrong into {@code application/problem+json} (RFC 9457) with
@@ -58,7 +56,8 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail turnedDown(TurnedDown turnedDown) {
         ProblemDetail problem =
                 ProblemDetail.forStatusAndDetail(turnedDown.status(), String.valueOf(turnedDown.getMessage()));
-        problem.setProperty("errors", List.of(error(turnedDown.pointer(), turnedDown.code(), turnedDown.getMessage())));
+        problem.setProperty(
+                "errors", turnedDown.errors().stream().map(Problems::error).toList());
         return problem;
     }
 
@@ -92,32 +91,17 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     private static Map<String, Object> unreadable(@Nullable Throwable cause) {
-        return switch (cause) {
-            case InvalidTypeIdException unknown ->
-                error(
-                        pointer(unknown) + "/kind",
-                        "unknown-value",
-                        unknown.getTypeId() == null
-                                ? "the kind is missing"
-                                : "“" + unknown.getTypeId() + "” is not a kind that can be laid out");
-            case MismatchedInputException mismatch ->
-                error(
-                        pointer(mismatch),
-                        "wrong-type",
-                        "this is not of the right type or not one of the allowed values");
-            case JacksonException malformed ->
-                error(pointer(malformed), "not-json", "this is not JSON, or a number in it is no number");
-            case null, default -> error("", "not-json", "there is no readable body");
-        };
+        return cause instanceof JacksonException failure
+                ? error(UnreadableJson.of(failure))
+                : error("", "not-json", "there is no readable body");
     }
 
-    private static String pointer(JacksonException failure) {
-        StringBuilder pointer = new StringBuilder();
-        for (JacksonException.Reference step : failure.getPath()) {
-            pointer.append('/')
-                    .append(step.getPropertyName() == null ? String.valueOf(step.getIndex()) : step.getPropertyName());
+    private static Map<String, Object> error(InputError wrong) {
+        Map<String, Object> error = error(wrong.pointer(), wrong.code(), wrong.message());
+        if (wrong.line() != null) {
+            error.put("line", wrong.line());
         }
-        return pointer.toString();
+        return error;
     }
 
     private static Map<String, Object> error(String pointer, String code, @Nullable String message) {

@@ -1,5 +1,7 @@
 package lobrik.server.platform;
 
+import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 
 /** A request that is understood but not met, for a reason that a person can act on. */
@@ -8,14 +10,24 @@ public final class TurnedDown extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;
-    private final String pointer;
-    private final String code;
+    private final transient List<InputError> errors;
 
     private TurnedDown(HttpStatus status, String pointer, String code, String message) {
+        this(status, message, List.of(new InputError(pointer, code, message)));
+    }
+
+    private TurnedDown(HttpStatus status, String message, List<InputError> errors) {
         super(message);
         this.status = status;
-        this.pointer = pointer;
-        this.code = code;
+        this.errors = List.copyOf(errors);
+    }
+
+    /** Several things are missing or wrong; there is at least one. */
+    public static TurnedDown badInputs(List<InputError> errors) {
+        return new TurnedDown(
+                HttpStatus.BAD_REQUEST,
+                errors.stream().map(InputError::message).collect(Collectors.joining("; ")),
+                errors);
     }
 
     /** A field of the request is missing or wrong. */
@@ -47,11 +59,8 @@ public final class TurnedDown extends RuntimeException {
         return status;
     }
 
-    String pointer() {
-        return pointer;
-    }
-
-    String code() {
-        return code;
+    /** What is wrong, each by itself. */
+    public List<InputError> errors() {
+        return errors;
     }
 }

@@ -53,12 +53,13 @@ class MeasuringTest {
 
     private static String exercise(String definition, String giveTo) {
         return """
-                {"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
-                 "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70},"giveTo":%s}""".formatted(definition, giveTo);
+                {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
+                 "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
+                 "giveTo":%s}""".formatted(definition, giveTo);
     }
 
     private Answer give(Client who, String giveTo) {
-        return who.put("/api/exercises/" + UUID.randomUUID(), exercise(DEFINITION, giveTo));
+        return who.put("/api/givings/" + UUID.randomUUID(), exercise(DEFINITION, giveTo));
     }
 
     private String openAttempt(String trainee) {
@@ -85,8 +86,8 @@ class MeasuringTest {
                  "bender":{"takeUpIn":6,"radiusIn":5.125},
                  "bend":{"kind":"saddle3","heightIn":2.375,"clearanceIn":1,"centreIn":30,"overallIn":64}}""";
         assertThat(runa.put(
-                                "/api/exercises/" + UUID.randomUUID(),
-                                exercise(saddle, "{\"traineeId\":\"" + trainees.getFirst() + "\"}"))
+                                "/api/givings/" + UUID.randomUUID(),
+                                exercise(saddle, "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}"))
                         .status())
                 .isEqualTo(200);
         String attempt = openAttempt(trainees.getFirst());
@@ -112,9 +113,7 @@ class MeasuringTest {
     }
 
     private String givenAndOpened() {
-        assertThat(give(runa, "{\"cohortId\":\"" + cohort + "\"}")
-                        .at("/trainees")
-                        .asInt())
+        assertThat(give(runa, "{\"cohortId\":\"" + cohort + "\"}").at("/sheets").size())
                 .isEqualTo(2);
         return openAttempt(trainees.getFirst());
     }
@@ -257,7 +256,8 @@ class MeasuringTest {
     void anotherInstructorsTrainee_isAsIfThereWereNone() {
         String attempt = givenAndOpened();
         String trainee = trainees.getFirst();
-        assertThat(give(dessa, "{\"traineeId\":\"" + trainee + "\"}").status()).isEqualTo(404);
+        assertThat(give(dessa, "{\"traineeIds\":[\"" + trainee + "\"]}").status())
+                .isEqualTo(404);
         assertThat(give(dessa, "{\"cohortId\":\"" + cohort + "\"}").status()).isEqualTo(404);
         assertThat(dessa.get("/api/floor/" + cohort).status()).isEqualTo(404);
         assertThat(dessa.get("/api/trainees/" + trainee + "/progress").status()).isEqualTo(404);
@@ -285,26 +285,25 @@ class MeasuringTest {
 
     @Test
     void exerciseGivenTwice_isGivenOnce_andABadOneIsNotGiven() {
-        String path = "/api/exercises/" + UUID.randomUUID();
-        String giveTo = "{\"traineeId\":\"" + trainees.getFirst() + "\"}";
-        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/trainees").asInt())
+        String path = "/api/givings/" + UUID.randomUUID();
+        String giveTo = "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}";
+        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/sheets").size())
                 .isEqualTo(1);
-        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/trainees").asInt())
+        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/sheets").size())
                 .isEqualTo(1);
         assertThat(give(runa, "{}").status()).isEqualTo(400);
         String tooShort = DEFINITION.replace("17.625", "3");
-        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), exercise(tooShort, giveTo))
+        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), exercise(tooShort, giveTo))
                         .status())
                 .isEqualTo(422);
         String noLeg = DEFINITION.replace("17.625", "0");
-        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), exercise(noLeg, giveTo))
+        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), exercise(noLeg, giveTo))
                         .status())
                 .isEqualTo(400);
         String endless = exercise(DEFINITION, giveTo).replace("0.125", "1e999");
-        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), endless).status())
+        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), endless).status())
                 .isEqualTo(400);
-        assertThat(runa.put("/api/exercises/" + UUID.randomUUID(), "{}").status())
-                .isEqualTo(400);
+        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), "{}").status()).isEqualTo(400);
         assertThat(runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.get(1) + "\"}")
                         .at("/errors/0/code")
                         .asString())

@@ -30,7 +30,9 @@ class AccessTest {
             "POST /api/calc/calibration",
             "POST /api/calc/tooling",
             "POST /api/calc/parallel-runs",
-            "GET /api/calc/tables");
+            "GET /api/calc/tables",
+            "POST /api/calc/why",
+            "POST /api/calc/drawing");
 
     private static Set<String> endpoints(RunningServer.Address server) {
         Set<String> endpoints = new TreeSet<>();

@@ -1,0 +1,132 @@
+package lobrik.layout;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.bend.Bend;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.bend.Offset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.measure.Length;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Obstacle;
+import lobrik.shape.Vector3;
+
+/**
+ * A size that an exercise gives, with where it is drawn: on the piece, or on the obstacle that it is the size of.
+ *
+ * @param at what it is the place of: a feature's id, or {@code clearance}
+ * @param from in the piece's frame, inches; for an angle the same as {@code to}
+ */
+public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to) {
+
+    /** All given sizes of a laid out bend that have a place on its elevation. */
+    static List<GivenDimension> of(Layout layout, Optional<Obstacle> asked) {
+        List<GivenDimension> places = new ArrayList<>();
+        for (Input input : Input.of(layout.job().bend())) {
+            onObstacle(layout, input, asked).or(() -> onPiece(layout, input)).ifPresent(places::add);
+        }
+        return List.copyOf(places);
+    }
+
+    private static Optional<GivenDimension> onPiece(Layout layout, Input input) {
+        return feature(input.id())
+                .flatMap(id -> layout.features().stream()
+                        .map(PlannedFeature::onPredicted)
+                        .filter(feature -> feature.id() == id)
+                        .findFirst()
+                        .map(feature -> on(input, feature)));
+    }
+
+    private static GivenDimension on(Input input, Feature feature) {
+        return new GivenDimension(input.id(), feature.id().id(), feature.from(), feature.to());
+    }
+
+    private static Optional<FeatureId> feature(InputId input) {
+        return switch (input) {
+            case LEG, FIRST_LEG -> Optional.of(FeatureId.LEG);
+            case OTHER_LEG -> Optional.of(FeatureId.OTHER_LEG);
+            case BETWEEN -> Optional.of(FeatureId.BETWEEN);
+            case SECOND_LEG -> Optional.of(FeatureId.SECOND_LEG);
+            case RISE -> Optional.of(FeatureId.RISE);
+            case ROLL -> Optional.of(FeatureId.ROLL);
+            case HEIGHT -> Optional.of(FeatureId.HEIGHT);
+            case WIDTH -> Optional.of(FeatureId.FLAT);
+            case ANGLE, OUTER_ANGLE -> Optional.of(FeatureId.angle(1));
+            case DISTANCE, FIRST_MARK -> Optional.of(FeatureId.LANDING);
+            case CENTRE -> Optional.of(FeatureId.CENTRE);
+            case OVERALL -> Optional.of(FeatureId.OVERALL);
+            case CLEARANCE, EDGE_CLEARANCE -> Optional.empty();
+        };
+    }
+
+    /** What an obstacle's own size is, is drawn on it; the conduit passes at a distance, its clearance. */
+    private static Optional<GivenDimension> onObstacle(Layout layout, Input input, Optional<Obstacle> asked) {
+        if (asked.isEmpty() || !(input.current() instanceof Length size)) {
+            return Optional.empty();
+        }
+        Bend bend = layout.job().bend();
+        double surface = -layout.job().tooling().conduit().outsideDiameter().inches() / 2;
+        Span span = Span.of(asked.get());
+        return switch (input.id()) {
+            case RISE, HEIGHT ->
+                clearance(bend).isPresent()
+                        ? Optional.of(upright(input, span.at(bend), surface, size))
+                        : Optional.empty();
+            case CLEARANCE ->
+                size.isPositive()
+                        ? Optional.of(upright(input, span.at(bend), surface + span.height(), size))
+                        : Optional.empty();
+            case WIDTH -> Optional.of(level(input, span.from(), span.from() + size.inches(), surface));
+            case DISTANCE ->
+                bend instanceof Saddle4 ? Optional.of(level(input, 0, size.inches(), surface)) : Optional.empty();
+            default -> Optional.empty();
+        };
+    }
+
+    private static Optional<Length> clearance(Bend bend) {
+        return switch (bend) {
+            case Offset offset -> Optional.of(offset.clearance());
+            case Saddle3 saddle -> Optional.of(saddle.clearance());
+            case Saddle4 saddle -> Optional.of(saddle.clearance());
+            default -> Optional.empty();
+        };
+    }
+
+    private static GivenDimension upright(Input input, double x, double from, Length size) {
+        String at = feature(input.id()).map(FeatureId::id).orElse("clearance");
+        return new GivenDimension(input.id(), at, new Vector3(x, from, 0), new Vector3(x, from + size.inches(), 0));
+    }
+
+    private static GivenDimension level(Input input, double from, double to, double y) {
+        String at = feature(input.id()).map(FeatureId::id).orElseThrow();
+        return new GivenDimension(input.id(), at, new Vector3(from, y, 0), new Vector3(to, y, 0));
+    }
+
+    /** What an obstacle takes of the run, inches. */
+    private record Span(double from, double width, double height) {
+
+        static Span of(Obstacle obstacle) {
+            return switch (obstacle) {
+                case Obstacle.Round round ->
+                    new Span(
+                            round.centre().inches() - round.diameter().inches() / 2,
+                            round.diameter().inches(),
+                            round.diameter().inches());
+                case Obstacle.Rectangular block ->
+                    new Span(
+                            block.from().inches(),
+                            block.width().inches(),
+                            block.height().inches());
+            };
+        }
+
+        /** Where its height is drawn: in its middle, or at its edge where it goes on for ever. */
+        double at(Bend bend) {
+            return bend instanceof Offset ? from : from + width / 2;
+        }
+    }
+}

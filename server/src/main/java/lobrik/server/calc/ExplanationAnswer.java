@@ -1,0 +1,54 @@
+package lobrik.server.calc;
+
+import java.util.List;
+import lobrik.layout.Explanation;
+import lobrik.measure.Quantity;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Why a number is what it is.
+ *
+ * @param about what it explains, such as {@code mark1}, {@code cutLength} or {@code predicted/rise}
+ * @param formula id of the formula in the documentation
+ * @param terms of the sum, from left to right
+ * @param rounded to the tape's division, where that is what is marked
+ */
+public record ExplanationAnswer(
+        String about,
+        String name,
+        String formula,
+        String words,
+        List<TermAnswer> terms,
+        Unit unit,
+        double result,
+        @Nullable Double rounded) {
+
+    /** A term with what is written before it; without a unit it is a pure number. */
+    public record TermAnswer(
+            String before, String name, @Nullable Unit unit, double value) {
+
+        static TermAnswer of(Explanation.Term term) {
+            return switch (term) {
+                case Explanation.Term.Of of ->
+                    new TermAnswer(of.before(), of.name(), Unit.of(of.value()), Numbers.of(of.value()));
+                case Explanation.Term.Factor factor ->
+                    new TermAnswer(factor.before(), factor.name(), null, factor.value());
+            };
+        }
+    }
+
+    static ExplanationAnswer of(Explanation explanation) {
+        Quantity result = explanation.result();
+        return new ExplanationAnswer(
+                explanation.about(),
+                explanation.name(),
+                explanation.formula(),
+                explanation.words(),
+                explanation.terms().stream().map(TermAnswer::of).toList(),
+                Unit.of(result),
+                Numbers.of(result),
+                explanation.rounded().map(Numbers::of).orElse(null));
+    }
+}

@@ -1,0 +1,122 @@
+package lobrik.server.drawing;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.responses.ApiResponse;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.layout.Review;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.TapeDivision;
+import lobrik.server.calc.Calculations;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The drawings of a layout as files. */
+@RestController
+@Tag(name = "calc")
+final class DrawingResource {
+
+    private static final double STRIP_TEXT = 0.5;
+    private static final MediaType SVG = MediaType.valueOf("image/svg+xml");
+    private static final MediaType DXF = MediaType.valueOf("image/vnd.dxf");
+
+    record DrawingRequest(
+            @Nullable LayoutRequest definition,
+            @Nullable View view,
+            @Nullable Format format) {}
+
+    /** Which drawing. */
+    enum View {
+        @JsonProperty("strip")
+        STRIP,
+        @JsonProperty("elevation")
+        ELEVATION
+    }
+
+    /** For the eye, or for a plotter. */
+    enum Format {
+        @JsonProperty("svg")
+        SVG,
+        @JsonProperty("dxf")
+        DXF
+    }
+
+    private final Calculations calculations;
+
+    DrawingResource(Calculations calculations) {
+        this.calculations = calculations;
+    }
+
+    @Operation(summary = "The strip or the elevation of a layout at full size in inches, as SVG or DXF")
+    @ApiResponse(
+            responseCode = "200",
+            content =
+                    @Content(
+                            mediaType = "application/octet-stream",
+                            schema = @Schema(type = "string", format = "binary")))
+    @PostMapping("/api/calc/drawing")
+    ResponseEntity<byte[]> drawing(@RequestBody DrawingRequest request) {
+        if (request.definition() == null || request.view() == null || request.format() == null) {
+            throw TurnedDown.badInput("", "missing", "give a definition, a view and a format");
+        }
+        Calculations.Question question = calculations.question(request.definition());
+        Sketch sketch = switch (request.view()) {
+            case STRIP -> StripSketch.of(question.layout(), STRIP_TEXT, true);
+            case ELEVATION -> elevation(question);
+        };
+        String name = request.view().name().toLowerCase(Locale.ROOT) + "."
+                + request.format().name().toLowerCase(Locale.ROOT);
+        String written = switch (request.format()) {
+            case SVG -> SvgWriter.write(sketch, name);
+            case DXF -> DxfWriter.write(sketch);
+        };
+        return ResponseEntity.ok()
+                .contentType(request.format() == Format.SVG ? SVG : DXF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
+                .body(written.getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static Sketch elevation(Calculations.Question question) {
+        Review review = Review.of(question.layout(), question.obstacle());
+        double textSize = Math.max(0.5, question.layout().predicted().length().inches() / 90);
+        return ElevationSketch.of(
+                review, question.around(), new ElevationSketch.Style(textSize, true, words(question)::apply));
+    }
+
+    private static WordsOfInputs words(Calculations.Question question) {
+        return new WordsOfInputs(
+                Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, input -> input)),
+                question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
+                        ? LengthUnit.MILLIMETRE
+                        : LengthUnit.INCH);
+    }
+
+    /** Sizes as they are written at their dimension. */
+    record WordsOfInputs(Map<InputId, Input> inputs, LengthUnit unit) {
+
+        Optional<String> apply(InputId id) {
+            return Optional.ofNullable(inputs.get(id)).map(input -> switch (input.current()) {
+                case Length length -> length.exactly(unit);
+                case Angle angle -> angle.text();
+            });
+        }
+    }
+}

@@ -1,0 +1,43 @@
+package lobrik.server.exercise;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import java.util.List;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.VariationInput;
+import lobrik.server.shed.ToleranceFigures;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * An exercise as it is sent, and as it stands in a file.
+ *
+ * @param tags words to find it by
+ * @param definition the bend with its conduit, bender, method and place
+ * @param entered what was typed for its sizes
+ * @param variation how variants of it differ, if there are to be any
+ */
+@JsonInclude(JsonInclude.Include.NON_NULL)
+public record ExerciseInput(
+        @Nullable String title,
+        @Nullable Level level,
+        @Nullable List<@Nullable String> tags,
+        @Nullable String conduitLabel,
+        @Nullable String benderLabel,
+        @Nullable LayoutRequest definition,
+        @Nullable Entered entered,
+        @Nullable ToleranceInput tolerances,
+        @Nullable VariationInput variation) {
+
+    /** A set of tolerances in a request. */
+    public record ToleranceInput(
+            @Nullable String preset,
+            @Nullable Double lengthIn,
+            @Nullable Double angleDeg,
+            @Nullable Double dogLegDeg,
+            @Nullable Double passMark) {
+
+        static ToleranceInput of(ToleranceFigures figures) {
+            return new ToleranceInput(
+                    figures.preset(), figures.lengthIn(), figures.angleDeg(), figures.dogLegDeg(), figures.passMark());
+        }
+    }
+}

@@ -1,0 +1,151 @@
+package lobrik.server.exercise;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The library of exercises. */
+@RestController
+@Tag(name = "library")
+class LibraryResource {
+
+    /** An exercise on the shelf. */
+    record EntryView(
+            UUID id,
+            UUID exerciseId,
+            int version,
+            String title,
+            String kind,
+            Level level,
+            List<String> tags,
+            String conduitLabel,
+            String benderLabel,
+            boolean retired,
+            long given,
+            Instant changedAt) {}
+
+    /** One of its versions. */
+    record VersionView(UUID exerciseId, int version, Instant createdAt, ExerciseInput exercise) {}
+
+    record EntryDetail(EntryView entry, List<VersionView> versions) {}
+
+    /**
+     * An exercise to save.
+     *
+     * @param basedOn version that was edited; null for a new exercise
+     */
+    record SaveExercise(
+            @Nullable ExerciseInput exercise, @Nullable Integer basedOn) {}
+
+    record Retirement(boolean retired) {}
+
+    /** What an import added. */
+    record Imported(int exercises, List<String> titles) {}
+
+    private final Library library;
+    private final ExerciseFile files;
+
+    LibraryResource(Library library, ExerciseFile files) {
+        this.library = library;
+        this.files = files;
+    }
+
+    @Operation(summary = "The exercises of the library, also those put away, by title")
+    @GetMapping("/api/library")
+    List<EntryView> shelf(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return library.shelf(who).stream().map(LibraryResource::view).toList();
+    }
+
+    @Operation(summary = "An exercise with its versions, the newest first")
+    @GetMapping("/api/library/{id}")
+    EntryDetail entry(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return new EntryDetail(
+                view(library.shelved(who, id)),
+                library.versions(who, id).stream()
+                        .map(each -> new VersionView(
+                                each.id(),
+                                each.version(),
+                                each.createdAt(),
+                                each.content().toInput()))
+                        .toList());
+    }
+
+    @Operation(summary = "Save an exercise; one that was given out gets a new version")
+    @PutMapping("/api/library/{id}")
+    EntryView save(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody SaveExercise request) {
+        Content content = Content.of(request.exercise() == null ? EMPTY : request.exercise());
+        library.save(who, id, content, request.basedOn());
+        return view(library.shelved(who, id));
+    }
+
+    private static final ExerciseInput EMPTY = new ExerciseInput(null, null, null, null, null, null, null, null, null);
+
+    @Operation(summary = "Put an exercise away, or back on the shelf")
+    @PutMapping("/api/library/{id}/retirement")
+    EntryView retire(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody Retirement request) {
+        library.retire(who, id, request.retired());
+        return view(library.shelved(who, id));
+    }
+
+    @Operation(summary = "Exercises as a file: those named, or all that are not put away")
+    @GetMapping("/api/library/file")
+    ResponseEntity<ExerciseFile.Document> export(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Nullable List<UUID> ids) {
+        List<Exercise> chosen = library.newest(who, ids == null ? List.of() : ids);
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_JSON)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lobrik-exercises.json\"")
+                .body(ExerciseFile.document(chosen));
+    }
+
+    @Operation(summary = "Add the exercises of a file, all of them or none; the body is the file")
+    @PostMapping("/api/library/file")
+    Imported read(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestBody @io.swagger.v3.oas.annotations.media.Schema(type = "string") byte[] file) {
+        List<Content> contents = files.read(file);
+        int added = library.saveAll(who, contents);
+        return new Imported(added, contents.stream().map(Content::title).toList());
+    }
+
+    private static EntryView view(Library.Shelved shelved) {
+        Exercise latest = shelved.latest();
+        Content content = latest.content();
+        return new EntryView(
+                shelved.entry().id(),
+                latest.id(),
+                latest.version(),
+                content.title(),
+                latest.kind(),
+                content.level(),
+                content.tags(),
+                content.conduitLabel(),
+                content.benderLabel(),
+                shelved.entry().isRetired(),
+                shelved.given(),
+                latest.createdAt());
+    }
+}

@@ -1,0 +1,220 @@
+package lobrik.server.giving;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import lobrik.exercise.ConduitPlan;
+import lobrik.layout.Mark;
+import lobrik.measure.Length;
+import lobrik.server.account.SignedIn;
+import lobrik.server.calc.BendInput;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.VariationInput;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.Content;
+import lobrik.server.exercise.ExerciseInput;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Giving exercises out. */
+@RestController
+@Tag(name = "givings")
+class GivingResource {
+
+    private static final int MOST_TRIES = 20;
+
+    /**
+     * An exercise to give out.
+     *
+     * @param libraryId the entry that it is saved as; it may be a new one
+     * @param basedOn version of the entry that was opened, if one was
+     * @param varied whether each trainee gets a variant by the exercise's variation
+     */
+    record NewGiving(
+            @Nullable UUID libraryId,
+            @Nullable Integer basedOn,
+            @Nullable ExerciseInput exercise,
+            @Nullable Boolean varied,
+            Givings.@Nullable Receivers giveTo,
+            @Nullable LocalDate dueOn,
+            @Nullable Integer tries) {}
+
+    /** What was given. */
+    record GivenView(
+            UUID id,
+            UUID libraryId,
+            int version,
+            String title,
+            String kind,
+            boolean varied,
+            Instant givenAt,
+            @Nullable LocalDate dueOn,
+            @Nullable Integer tries,
+            List<SheetView> sheets) {}
+
+    /** One trainee's part of it; the code stands on the sheet. */
+    record SheetView(UUID assignmentId, String code, UUID traineeId, String fullName, int bench, UUID cohortId) {}
+
+    /** What would be given to whom. */
+    record PreviewRequest(
+            @Nullable LayoutRequest definition,
+            @Nullable VariationInput variation,
+            Givings.@Nullable Receivers giveTo,
+            @Nullable Double stickIn) {}
+
+    record Preview(List<DealtView> dealt, ConduitView conduit) {}
+
+    /** One trainee's bend with its marks, what is cut for it, and how hard it is. */
+    record DealtView(
+            UUID traineeId,
+            String fullName,
+            int bench,
+            BendInput bend,
+            List<Double> marksIn,
+            double conduitIn,
+            double hardness) {}
+
+    /** The sticks that it uses up; cuts name the place of the trainee among the dealt. */
+    record ConduitView(
+            double stickIn, double kerfIn, int fewest, double usedIn, double offcutsIn, List<StickView> sticks) {}
+
+    record StickView(List<CutView> cuts, double offcutIn) {}
+
+    record CutView(int owner, double lengthIn) {}
+
+    private final Givings givings;
+    private final Dealing dealing;
+
+    GivingResource(Givings givings, Dealing dealing) {
+        this.givings = givings;
+        this.dealing = dealing;
+    }
+
+    @Operation(summary = "What each of some trainees would be given, and the conduit that it takes; keeps nothing")
+    @PostMapping("/api/givings/preview")
+    Preview preview(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody PreviewRequest request) {
+        List<Trainee> trainees = givings.receivers(who, require("/giveTo", request.giveTo()));
+        LayoutRequest definition = require("/definition", request.definition());
+        List<Dealing.Dealt> dealt = dealing.deal(definition, request.variation(), trainees);
+        return new Preview(
+                dealt.stream().map(GivingResource::view).toList(), view(Dealing.conduit(dealt, request.stickIn())));
+    }
+
+    @Operation(summary = "Save an exercise and give it out; repeating the request changes nothing")
+    @PutMapping("/api/givings/{id}")
+    GivenView give(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody NewGiving request) {
+        Content content = Content.of(require("/exercise", request.exercise()));
+        boolean varied = Boolean.TRUE.equals(request.varied());
+        if (varied && content.variation() == null) {
+            throw TurnedDown.badInput("/exercise/variation", "missing", "say how the variants differ");
+        }
+        if (request.tries() != null && (request.tries() < 1 || request.tries() > MOST_TRIES)) {
+            throw TurnedDown.badInput("/tries", "out-of-range", "give from 1 to " + MOST_TRIES + " tries, or none");
+        }
+        return view(givings.give(
+                who,
+                new Givings.Order(
+                        id,
+                        request.libraryId() == null ? UUID.randomUUID() : request.libraryId(),
+                        request.basedOn(),
+                        content,
+                        varied,
+                        require("/giveTo", request.giveTo()),
+                        new Giving.Terms(request.dueOn(), request.tries()))));
+    }
+
+    @Operation(summary = "What was given out last, the newest first")
+    @GetMapping("/api/givings")
+    List<GivenView> recent(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return givings.recent(who).stream().map(GivingResource::view).toList();
+    }
+
+    @Operation(summary = "What was given out under an id")
+    @GetMapping("/api/givings/{id}")
+    GivenView given(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return view(givings.given(who, id));
+    }
+
+    @Operation(summary = "Whose sheet has this code")
+    @GetMapping("/api/sheets/{code}")
+    SheetView sheet(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable String code) {
+        return view(givings.sheet(who, code));
+    }
+
+    private static <T> T require(String pointer, @Nullable T value) {
+        if (value == null) {
+            throw TurnedDown.badInput(pointer, "missing", "this is missing");
+        }
+        return value;
+    }
+
+    private static GivenView view(Givings.Given given) {
+        return new GivenView(
+                given.giving().id(),
+                given.exercise().entryId(),
+                given.exercise().version(),
+                given.exercise().title(),
+                given.exercise().kind(),
+                given.giving().isVaried(),
+                given.giving().givenAt(),
+                given.giving().terms().dueOn(),
+                given.giving().terms().tries(),
+                given.sheets().stream().map(GivingResource::view).toList());
+    }
+
+    private static SheetView view(Givings.Sheet sheet) {
+        return new SheetView(
+                sheet.assignment().id(),
+                SheetCode.printed(sheet.assignment().code()),
+                sheet.trainee().id(),
+                sheet.trainee().fullName(),
+                sheet.trainee().bench(),
+                sheet.trainee().cohortId());
+    }
+
+    private static DealtView view(Dealing.Dealt dealt) {
+        return new DealtView(
+                dealt.trainee().id(),
+                dealt.trainee().fullName(),
+                dealt.trainee().bench(),
+                require("/definition/bend", dealt.definition().bend()),
+                dealt.layout().marks().stream()
+                        .map(Mark::position)
+                        .map(Length::inches)
+                        .toList(),
+                dealt.conduit().inches(),
+                dealt.hardness());
+    }
+
+    private static ConduitView view(ConduitPlan plan) {
+        return new ConduitView(
+                plan.stick().inches(),
+                plan.kerf().inches(),
+                plan.fewest(),
+                plan.used().inches(),
+                plan.offcuts().inches(),
+                plan.sticks().stream()
+                        .map(stick -> new StickView(
+                                stick.cuts().stream()
+                                        .map(cut -> new CutView(
+                                                cut.owner(), cut.length().inches()))
+                                        .toList(),
+                                stick.offcut().inches()))
+                        .toList());
+    }
+}

@@ -1,0 +1,266 @@
+package lobrik.server.giving;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.random.RandomGenerator;
+import java.util.stream.Collectors;
+import lobrik.server.account.SignedIn;
+import lobrik.server.calc.VariationInput;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.Content;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.Library;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Gives exercises out, and knows what was given. */
+@Service
+public class Givings {
+
+    /** A whole cohort, a group of it, or some trainees. */
+    public record Receivers(
+            @Nullable UUID cohortId,
+            @Nullable UUID groupId,
+            @Nullable List<UUID> traineeIds) {}
+
+    /**
+     * What is to be given.
+     *
+     * @param entryId of the library: a new one, or the one that was opened
+     * @param basedOn its version that was opened, if it was
+     * @param varied whether each trainee gets a variant
+     */
+    record Order(
+            UUID id,
+            UUID entryId,
+            @Nullable Integer basedOn,
+            Content content,
+            boolean varied,
+            Receivers to,
+            Giving.Terms terms) {
+
+        @Nullable
+        VariationInput variation() {
+            return varied ? content.variation() : null;
+        }
+    }
+
+    /** What was given, with each one's exercise. */
+    public record Given(Giving giving, Exercise exercise, List<Sheet> sheets) {}
+
+    /** One trainee's part of it. */
+    public record Sheet(Assignment assignment, Trainee trainee, Exercise exercise) {}
+
+    private static final int MOST_LISTED = 30;
+
+    private final EntityManager entities;
+    private final Cohorts cohorts;
+    private final Library library;
+    private final Dealing dealing;
+    private final Turns turns;
+    private final Clock clock;
+    private final RandomGenerator codes;
+
+    Givings(
+            EntityManager entities,
+            Cohorts cohorts,
+            Library library,
+            Dealing dealing,
+            Turns turns,
+            Clock clock,
+            RandomGenerator codes) {
+        this.entities = entities;
+        this.cohorts = cohorts;
+        this.library = library;
+        this.dealing = dealing;
+        this.turns = turns;
+        this.clock = clock;
+        this.codes = codes;
+    }
+
+    /**
+     * Saves an exercise in the library and gives it out. Repeating the request changes nothing.
+     *
+     * @throws lobrik.fault.Refused if it cannot be laid out, or not varied for so many
+     */
+    @Transactional
+    Given give(SignedIn who, Order order) {
+        List<Trainee> trainees = receivers(who, order.to());
+        turns.take(order.id());
+        Giving already = entities.find(Giving.class, order.id());
+        if (already != null) {
+            if (!already.centreId().equals(who.centreId())) {
+                throw TurnedDown.conflict("id-taken", "This id is taken; make a new one");
+            }
+            return given(who, order.id());
+        }
+        Exercise exercise = library.save(who, order.entryId(), order.content(), order.basedOn());
+        Giving giving = new Giving(
+                order.id(),
+                who.centreId(),
+                exercise.id(),
+                who.accountId(),
+                clock.instant(),
+                order.terms(),
+                order.varied());
+        entities.persist(giving);
+        List<Sheet> sheets = new ArrayList<>();
+        for (Dealing.Dealt dealt : dealing.deal(order.content().definition(), order.variation(), trainees)) {
+            Exercise own = exercise;
+            if (order.varied()) {
+                own = exercise.variant(UUID.randomUUID(), dealt.definition(), who.accountId(), clock.instant());
+                entities.persist(own);
+            }
+            Assignment assignment = new Assignment(
+                    UUID.randomUUID(), giving, own.id(), dealt.trainee().id(), SheetCode.next(codes));
+            entities.persist(assignment);
+            sheets.add(new Sheet(assignment, dealt.trainee(), own));
+        }
+        return new Given(giving, exercise, List.copyOf(sheets));
+    }
+
+    /** Who gets it, in the order of their benches; each once. */
+    @Transactional(readOnly = true)
+    List<Trainee> receivers(SignedIn who, Receivers to) {
+        if (to.cohortId() != null) {
+            return cohorts.trainees(who, to.cohortId());
+        }
+        Set<UUID> ids = to.groupId() != null
+                ? cohorts.group(who, to.groupId()).trainees()
+                : new LinkedHashSet<>(to.traineeIds() == null ? List.of() : to.traineeIds());
+        if (ids.isEmpty()) {
+            throw TurnedDown.badInput("/giveTo", "missing", "name a cohort, a group or a trainee to give it to");
+        }
+        return ids.stream()
+                .map(id -> cohorts.trainee(who, id))
+                .sorted(Comparator.comparingInt(Trainee::bench).thenComparing(Trainee::fullName))
+                .toList();
+    }
+
+    /**
+     * What was given under this id, with the sheets that the one who asks may see.
+     *
+     * @throws TurnedDown if there is none
+     */
+    @Transactional(readOnly = true)
+    public Given given(SignedIn who, UUID id) {
+        Giving giving = entities.find(Giving.class, id);
+        if (giving == null || !giving.centreId().equals(who.centreId())) {
+            throw TurnedDown.notFound("exercise given out");
+        }
+        Given given = given(giving, visible(who));
+        if (given.sheets().isEmpty()) {
+            throw TurnedDown.notFound("exercise given out");
+        }
+        return given;
+    }
+
+    private Given given(Giving giving, Map<UUID, Trainee> visible) {
+        List<Assignment> assignments = entities.createQuery("from Assignment where givingId = :id", Assignment.class)
+                .setParameter("id", giving.id())
+                .getResultList();
+        Map<UUID, Exercise> exercises = library.byId(exerciseIds(giving, assignments));
+        List<Sheet> sheets = assignments.stream()
+                .filter(assignment -> visible.containsKey(assignment.traineeId()))
+                .map(assignment -> new Sheet(
+                        assignment,
+                        require(visible, assignment.traineeId()),
+                        require(exercises, assignment.exerciseId())))
+                .sorted(Comparator.comparingInt((Sheet sheet) -> sheet.trainee().bench())
+                        .thenComparing(sheet -> sheet.trainee().fullName()))
+                .toList();
+        return new Given(giving, require(exercises, giving.exerciseId()), sheets);
+    }
+
+    private static Set<UUID> exerciseIds(Giving giving, List<Assignment> assignments) {
+        Set<UUID> ids = assignments.stream().map(Assignment::exerciseId).collect(Collectors.toSet());
+        ids.add(giving.exerciseId());
+        return ids;
+    }
+
+    private Map<UUID, Trainee> visible(SignedIn who) {
+        return cohorts.visibleTo(who).stream()
+                .flatMap(cohort -> cohorts.trainees(who, cohort.id()).stream())
+                .collect(Collectors.toMap(Trainee::id, Function.identity()));
+    }
+
+    private static <T> T require(Map<UUID, T> known, UUID id) {
+        T found = known.get(id);
+        if (found == null) {
+            throw TurnedDown.notFound("exercise given out");
+        }
+        return found;
+    }
+
+    /** What was given last to trainees that the one who asks may see, the newest first. */
+    @Transactional(readOnly = true)
+    List<Given> recent(SignedIn who) {
+        Map<UUID, Trainee> visible = visible(who);
+        return entities.createQuery("""
+                        from Giving g where g.centreId = :centre and exists
+                          (select 1 from Assignment a where a.givingId = g.id and a.traineeId in :trainees)
+                        order by g.givenAt desc""", Giving.class)
+                .setParameter("centre", who.centreId())
+                .setParameter("trainees", visible.keySet())
+                .setMaxResults(MOST_LISTED)
+                .getResultStream()
+                .map(giving -> given(giving, visible))
+                .toList();
+    }
+
+    /**
+     * The sheet with this code.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    @Transactional(readOnly = true)
+    Sheet sheet(SignedIn who, String typed) {
+        Assignment assignment = SheetCode.read(typed)
+                .flatMap(code -> entities.createQuery("from Assignment where code = :code", Assignment.class)
+                        .setParameter("code", code)
+                        .getResultStream()
+                        .findFirst())
+                .orElseThrow(() -> TurnedDown.notFound("sheet"));
+        Trainee trainee = cohorts.trainee(who, assignment.traineeId());
+        Exercise exercise = require(library.byId(List.of(assignment.exerciseId())), assignment.exerciseId());
+        return new Sheet(assignment, trainee, exercise);
+    }
+
+    /** The terms on which an assignment was given. */
+    @Transactional(readOnly = true)
+    public Giving.Terms terms(Assignment assignment) {
+        Giving giving = entities.find(Giving.class, assignment.givingId());
+        return giving == null ? Giving.Terms.OPEN : giving.terms();
+    }
+
+    /** The assignment with this id. */
+    @Transactional(readOnly = true)
+    public @Nullable Assignment assignment(UUID id) {
+        return entities.find(Assignment.class, id);
+    }
+
+    /** What each of these trainees was given last, by trainee; trainees without an exercise are left out. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Assignment> currentOf(Collection<UUID> traineeIds) {
+        return entities.createQuery("""
+                        from Assignment a where a.traineeId in :trainees
+                          and a.givenAt = (select max(b.givenAt) from Assignment b where b.traineeId = a.traineeId)
+                        """, Assignment.class)
+                .setParameter("trainees", traineeIds)
+                .getResultStream()
+                .collect(Collectors.toMap(Assignment::traineeId, Function.identity(), (one, other) -> one));
+    }
+}

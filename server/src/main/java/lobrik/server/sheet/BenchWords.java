@@ -1,0 +1,59 @@
+package lobrik.server.sheet;
+
+import java.util.Locale;
+import lobrik.bend.BendKind;
+import lobrik.bend.InputId;
+import lobrik.shape.FeatureId;
+import lobrik.shop.HookSide;
+
+/** What things are called on a sheet. */
+final class BenchWords {
+
+    private BenchWords() {}
+
+    static String of(BendKind kind) {
+        return switch (kind) {
+            case STUB_90 -> "Stub ninety";
+            case BACK_TO_BACK_90 -> "Back-to-back ninety";
+            case BOX_OFFSET -> "Box offset";
+            case OFFSET -> "Offset";
+            case ROLLING_OFFSET -> "Rolling offset";
+            case KICK -> "Kick";
+            case SADDLE_3 -> "Three-point saddle";
+            case SADDLE_4 -> "Four-point saddle";
+        };
+    }
+
+    /** {@code riseIn} as {@code Rise}. */
+    static String of(InputId input) {
+        return switch (input) {
+            case LEG -> "Leg";
+            case OTHER_LEG -> "Other leg";
+            case FIRST_LEG -> "First leg";
+            case BETWEEN -> "Back to back";
+            case SECOND_LEG -> "Second leg";
+            case RISE -> "Rise";
+            case ROLL -> "Roll";
+            case HEIGHT -> "Height";
+            case WIDTH -> "Width";
+            case ANGLE -> "Angle";
+            case OUTER_ANGLE -> "Outer angle";
+            case DISTANCE -> "Distance";
+            case CENTRE -> "Centre";
+            case FIRST_MARK -> "First mark";
+            case CLEARANCE -> "Clearance";
+            case EDGE_CLEARANCE -> "Edge clearance";
+            case OVERALL -> "Overall";
+        };
+    }
+
+    /** {@code mark2} as {@code Mark 2}; {@code tailLift} as {@code Tail lift}. */
+    static String of(FeatureId feature) {
+        String spaced = feature.id().replaceAll("([A-Z0-9])", " $1").toLowerCase(Locale.ROOT);
+        return Character.toUpperCase(spaced.charAt(0)) + spaced.substring(1);
+    }
+
+    static String of(HookSide side) {
+        return side == HookSide.DATUM ? "hook to the datum end" : "hook to the far end";
+    }
+}

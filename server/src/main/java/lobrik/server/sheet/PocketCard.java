@@ -1,0 +1,108 @@
+package lobrik.server.sheet;
+
+import java.io.ByteArrayOutputStream;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.List;
+import lobrik.layout.MultiplierChart;
+import lobrik.measure.Length;
+import lobrik.measure.TapeDivision;
+import lobrik.server.shed.Rack;
+import lobrik.shop.Tooling;
+import org.openpdf.text.Document;
+import org.openpdf.text.pdf.PdfWriter;
+
+/** The card that a trainee carries: what one bender takes, and the multipliers. Four of them fill a page. */
+final class PocketCard {
+
+    private static final float MARGIN = 36;
+    private static final float PADDING = 14;
+
+    private PocketCard() {}
+
+    static byte[] pdf(Rack.Racked racked, Paper paper) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Document document = new Document(paper.size())) {
+            PdfWriter writer = PdfWriter.getInstance(document, out);
+            document.addTitle("Card of " + racked.bender().label());
+            document.addCreator("Lobrik");
+            document.open();
+            Canvas canvas = new Canvas(writer.getDirectContent(), new Typeface.Set());
+            float width = (paper.width() - 2 * MARGIN) / 2;
+            float height = (paper.height() - 2 * MARGIN) / 2;
+            for (int row = 0; row < 2; row++) {
+                card(canvas, racked, MARGIN, MARGIN + row * height, width, height);
+                card(canvas, racked, MARGIN + width, MARGIN + row * height, width, height);
+            }
+        }
+        return out.toByteArray();
+    }
+
+    private static void card(Canvas canvas, Rack.Racked racked, float x, float y, float width, float height) {
+        canvas.box(x, y, width, height, 0.4f);
+        float left = x + PADDING;
+        float inner = width - 2 * PADDING;
+        float line = y + height - PADDING - 14;
+        canvas.fitted(Typeface.BOLD, 17, left, line, inner, racked.bender().label());
+        line -= 15;
+        canvas.fitted(Typeface.TEXT, 11, left, line, inner, racked.conduit().label());
+        line -= 12;
+        Tooling tooling = racked.tooling();
+        for (Row row : List.of(
+                new Row("Take-up", inches(tooling.bender().takeUp())),
+                new Row("Gain of a ninety", inches(tooling.gain())),
+                new Row("Centreline radius", inches(tooling.bender().radius())),
+                new Row("Arrow to star", inches(tooling.starOffset())),
+                new Row("Arrow to notch", inches(tooling.notchOffset())))) {
+            line -= 16;
+            canvas.text(Typeface.TEXT, 11, left, line, row.name());
+            canvas.text(Typeface.FIGURES, 13, left + inner, line, Canvas.Align.RIGHT, row.figure());
+        }
+        line -= 14;
+        canvas.line(left, line, left + inner, line, 0.8f);
+        line -= 14;
+        float[] columns = {left, left + inner * 0.5f, left + inner * 0.75f, left + inner};
+        canvas.text(Typeface.TEXT, 9, columns[0], line, "Angle");
+        canvas.text(Typeface.TEXT, 9, columns[1], line, Canvas.Align.RIGHT, "× rise");
+        canvas.text(Typeface.TEXT, 9, columns[2], line, Canvas.Align.RIGHT, "exactly");
+        canvas.text(Typeface.TEXT, 9, columns[3], line, Canvas.Align.RIGHT, "shrink an inch");
+        for (MultiplierChart.Row row : MultiplierChart.USUAL.rows()) {
+            line -= 17;
+            canvas.text(Typeface.FIGURES, 13, columns[0], line, row.angle().text());
+            canvas.text(Typeface.BOLD, 14, columns[1], line, Canvas.Align.RIGHT, decimal(row.multiplier(), 1));
+            canvas.text(
+                    Typeface.FIGURES,
+                    11,
+                    columns[2],
+                    line,
+                    Canvas.Align.RIGHT,
+                    decimal(MultiplierChart.cosecant(row.angle()), 3));
+            canvas.text(Typeface.FIGURES, 13, columns[3], line, Canvas.Align.RIGHT, fraction(row.shrinkPerInch()));
+        }
+        line -= 20;
+        canvas.fitted(
+                Typeface.TEXT,
+                9,
+                left,
+                line,
+                inner,
+                "Three-point saddle 22½–45–22½: outer marks " + decimal(MultiplierChart.SADDLE_FACTOR, 1)
+                        + " × height from the middle");
+        canvas.fitted(
+                Typeface.TEXT, 8, left, y + PADDING - 2, inner, "Local code and the licensed person in charge decide.");
+    }
+
+    private record Row(String name, String figure) {}
+
+    private static String inches(Length length) {
+        return TapeDivision.THIRTY_SECOND.text(length);
+    }
+
+    private static String fraction(double inches) {
+        return TapeDivision.SIXTEENTH.text(Length.ofInches(inches));
+    }
+
+    private static String decimal(double value, int places) {
+        return BigDecimal.valueOf(value).setScale(places, RoundingMode.HALF_UP).toPlainString();
+    }
+}

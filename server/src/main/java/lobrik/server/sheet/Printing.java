@@ -1,0 +1,105 @@
+package lobrik.server.sheet;
+
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import java.util.function.BooleanSupplier;
+import java.util.function.IntConsumer;
+import lobrik.server.calc.Calculations;
+import lobrik.server.exercise.Content;
+import lobrik.server.giving.Givings;
+import lobrik.server.giving.SheetCode;
+import org.openpdf.text.Document;
+import org.openpdf.text.pdf.PdfName;
+import org.openpdf.text.pdf.PdfString;
+import org.openpdf.text.pdf.PdfWriter;
+import org.springframework.stereotype.Component;
+
+/** Writes sheets as PDF. */
+@Component
+class Printing {
+
+    private final Calculations calculations;
+
+    Printing(Calculations calculations) {
+        this.calculations = calculations;
+    }
+
+    /** The sheet of an exercise that has no name on it. */
+    byte[] blank(Content exercise, Paper paper, boolean answers) {
+        return pdf(
+                exercise.title(),
+                paper,
+                List.of(SheetContent.of(exercise, calculations, null)),
+                answers,
+                _ -> {},
+                () -> false);
+    }
+
+    /**
+     * The sheets of what was given out, one page each.
+     *
+     * @param base address of the application, such as {@code https://bench.example}
+     * @param progress is told the number of pages that are done
+     * @param cancelled is asked before every page
+     * @throws CancellationException if it was
+     */
+    byte[] sheets(
+            Givings.Given given,
+            List<Givings.Sheet> chosen,
+            String base,
+            Paper paper,
+            boolean answers,
+            IntConsumer progress,
+            BooleanSupplier cancelled) {
+        List<SheetContent> contents = chosen.stream()
+                .map(sheet -> SheetContent.of(
+                        content(given, sheet),
+                        calculations,
+                        new SheetContent.Whose(
+                                sheet.trainee().fullName(),
+                                sheet.trainee().bench(),
+                                SheetCode.printed(sheet.assignment().code()),
+                                base + "/sheet/" + sheet.assignment().code(),
+                                given.giving().terms().dueOn(),
+                                given.giving().terms().tries())))
+                .toList();
+        return pdf(given.exercise().title(), paper, contents, answers, progress, cancelled);
+    }
+
+    /** A variant's sizes were dealt, not typed; everybody's own exercise says what was. */
+    private static Content content(Givings.Given given, Givings.Sheet sheet) {
+        return given.giving().isVaried()
+                ? sheet.exercise().content()
+                : given.exercise().content();
+    }
+
+    private static byte[] pdf(
+            String title,
+            Paper paper,
+            List<SheetContent> sheets,
+            boolean answers,
+            IntConsumer progress,
+            BooleanSupplier cancelled) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (Document document = new Document(paper.size())) {
+            PdfWriter writer = PdfWriter.getInstance(document, out);
+            document.addTitle(title);
+            document.addCreator("Lobrik");
+            writer.getExtraCatalog().put(PdfName.LANG, new PdfString("en"));
+            document.open();
+            Typeface.Set fonts = new Typeface.Set();
+            for (int i = 0; i < sheets.size(); i++) {
+                if (cancelled.getAsBoolean()) {
+                    throw new CancellationException();
+                }
+                if (i > 0) {
+                    document.newPage();
+                }
+                new SheetPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i), answers).draw();
+                progress.accept(i + 1);
+            }
+        }
+        return out.toByteArray();
+    }
+}

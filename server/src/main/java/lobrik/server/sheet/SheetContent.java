@@ -1,0 +1,89 @@
+package lobrik.server.sheet;
+
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.layout.Review;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.server.calc.Calculations;
+import lobrik.server.exercise.Content;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * All that stands on a sheet.
+ *
+ * @param whose whose it is; a sheet without a name has no code either
+ */
+record SheetContent(
+        Content exercise,
+        Calculations.Question question,
+        Review review,
+        @Nullable Whose whose) {
+
+    /**
+     * A trainee's part of a sheet.
+     *
+     * @param code as it is printed
+     * @param address that the code for cameras leads to
+     */
+    record Whose(
+            String fullName,
+            int bench,
+            String code,
+            String address,
+            @Nullable LocalDate dueOn,
+            @Nullable Integer tries) {}
+
+    static SheetContent of(Content exercise, Calculations calculations, @Nullable Whose whose) {
+        Calculations.Question question = calculations.question(exercise.definition());
+        return new SheetContent(exercise, question, Review.of(question.layout(), question.obstacle()), whose);
+    }
+
+    LengthUnit unit() {
+        return question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
+                ? LengthUnit.MILLIMETRE
+                : LengthUnit.INCH;
+    }
+
+    /** What was given, as it was typed where that says more. */
+    Map<InputId, Quantity> given() {
+        return Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, Input::current));
+    }
+
+    /** Two readings of a tape, as they were typed. */
+    Optional<String> takeOff(InputId input) {
+        if (exercise.entered() == null || exercise.entered().texts() == null) {
+            return Optional.empty();
+        }
+        return Optional.ofNullable(exercise.entered().texts().get(input.id()))
+                .filter(text -> text.contains(" − ") || text.contains(" - ") || text.contains(" + "));
+    }
+
+    /** A size without its rounding to a tape. */
+    String exactly(Quantity quantity) {
+        return switch (quantity) {
+            case Length length -> length.exactly(unit());
+            case Angle angle -> angle.text();
+        };
+    }
+
+    /** A size on the nearest line of the exercise's tape, or of a sixteenth where nothing is rounded. */
+    String onTape(Quantity quantity) {
+        return switch (quantity) {
+            case Length length -> division().text(length);
+            case Angle angle -> angle.text();
+        };
+    }
+
+    private TapeDivision division() {
+        TapeDivision division = question.layout().job().school().division();
+        return division.equals(TapeDivision.NONE) ? TapeDivision.SIXTEENTH : division;
+    }
+}

@@ -1,0 +1,318 @@
+package lobrik.server.sheet;
+
+import java.math.BigDecimal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.layout.BendingStep;
+import lobrik.layout.Caution;
+import lobrik.layout.Explanation;
+import lobrik.layout.Layout;
+import lobrik.layout.Method;
+import lobrik.layout.PlannedFeature;
+import lobrik.layout.Why;
+import lobrik.server.drawing.ElevationSketch;
+import lobrik.server.drawing.Sketch;
+import lobrik.server.drawing.StripSketch;
+
+/**
+ * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
+ * for the readings, the inspection, the cautions. With answers, the room shows how it is worked out.
+ */
+final class SheetPage {
+
+    private static final float MARGIN = 34;
+    private static final float CODE = 84;
+    private static final float DRAWING = 172;
+    private static final float STRIP = 62;
+    private static final float GIVEN_ROW = 37;
+    private static final float READING_ROW = 16;
+    private static final float INSPECTION_ROW = 13;
+    private static final float FIGURES = 10.5f;
+
+    private static final List<String> INSPECTION = List.of(
+            "Lies flat",
+            "Ends cut square",
+            "Ends reamed",
+            "No ripple",
+            "No kink",
+            "Not flattened",
+            "Marks wiped off",
+            "Enters the fitting straight",
+            "Clear of the obstacle");
+
+    private final Canvas canvas;
+    private final SheetContent sheet;
+    private final boolean answers;
+    private final float left;
+    private final float right;
+    private final float top;
+    private float y;
+
+    SheetPage(Canvas canvas, Paper paper, SheetContent sheet, boolean answers) {
+        this.canvas = canvas;
+        this.sheet = sheet;
+        this.answers = answers;
+        this.left = MARGIN;
+        this.right = paper.width() - MARGIN;
+        this.top = paper.height() - MARGIN;
+        this.y = top;
+    }
+
+    void draw() {
+        heading();
+        drawing();
+        given();
+        // From the foot upwards what has its size; what is left between is room to work things out.
+        float foot = cautions(inspection(readings(MARGIN)));
+        arithmetic(foot);
+    }
+
+    private Layout layout() {
+        return sheet.question().layout();
+    }
+
+    private void heading() {
+        float width = right - left - (sheet.whose() == null ? 0 : CODE + 10);
+        canvas.fitted(Typeface.BOLD, 21, left, y - 18, width, sheet.exercise().title());
+        String method = layout().job().school().method() == Method.CHART ? "by the chart" : "laid out exactly";
+        String what = Stream.of(
+                        BenchWords.of(layout().job().bend().kind()),
+                        sheet.exercise().conduitLabel(),
+                        sheet.exercise().benderLabel(),
+                        method,
+                        "judged at " + sheet.exercise().tolerances().preset())
+                .collect(Collectors.joining("  ·  "));
+        canvas.fitted(Typeface.TEXT, 11, left, y - 35, width, what + (answers ? "  ·  with answers" : ""));
+        SheetContent.Whose whose = sheet.whose();
+        if (whose == null) {
+            canvas.text(Typeface.TEXT, 9, left, y - 63, "Name");
+            canvas.line(left + 30, y - 65, left + 260, y - 65, 0.6f);
+            canvas.text(Typeface.TEXT, 9, left + 280, y - 63, "Date");
+            canvas.line(left + 306, y - 65, left + 420, y - 65, 0.6f);
+            y -= 78;
+            return;
+        }
+        canvas.fitted(Typeface.BOLD, 15, left, y - 60, width, whose.fullName() + ", bench " + whose.bench());
+        canvas.text(Typeface.TEXT, 10, left, y - 77, terms(whose));
+        canvas.code(whose.address(), right - CODE, y - CODE, CODE);
+        canvas.text(Typeface.FIGURES, 11, right - CODE / 2, y - CODE - 8, Canvas.Align.CENTRE, whose.code());
+        y -= CODE + 14;
+    }
+
+    private static String terms(SheetContent.Whose whose) {
+        String due = whose.dueOn() == null ? "" : "Due " + whose.dueOn() + ".  ";
+        String tries =
+                whose.tries() == null ? "" : whose.tries() == 1 ? "One try.  " : "Up to " + whose.tries() + " tries.  ";
+        return due + tries + "The code opens the measuring of this piece.";
+    }
+
+    /** As large as it fits; figures keep their size on paper whatever the scale. */
+    private void drawing() {
+        float width = right - left;
+        double textSize = 0.5;
+        Sketch sketch = elevation(textSize);
+        float scale = 1;
+        for (int round = 0; round < 4; round++) {
+            Sketch.Extent extent = sketch.extent();
+            scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
+            textSize = FIGURES / scale;
+            sketch = elevation(textSize);
+        }
+        Sketch.Extent extent = sketch.extent();
+        scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
+        float height = (float) extent.height() * scale;
+        canvas.sketch(sketch, left + (width - (float) extent.width() * scale) / 2, y - height, scale);
+        y -= DRAWING + 8;
+    }
+
+    private Sketch elevation(double textSize) {
+        return ElevationSketch.of(
+                sheet.review(), sheet.question().around(), new ElevationSketch.Style(textSize, answers, this::words));
+    }
+
+    private Optional<String> words(InputId input) {
+        return Optional.ofNullable(sheet.given().get(input)).map(sheet::exactly);
+    }
+
+    private void given() {
+        List<Input> inputs = Input.of(layout().job().bend());
+        float width = (right - left) / Math.max(4, inputs.size());
+        float x = left;
+        for (Input input : inputs) {
+            canvas.text(Typeface.TEXT, 8.5f, x, y - 8, BenchWords.of(input.id()));
+            canvas.fitted(Typeface.FIGURES, 15, x, y - 23, width - 6, sheet.exactly(input.current()));
+            float at = x;
+            sheet.takeOff(input.id())
+                    .ifPresent(text -> canvas.fitted(Typeface.TEXT, 8, at, y - 33, width - 4, "= " + text));
+            x += width;
+        }
+        y -= GIVEN_ROW;
+        canvas.line(left, y, right, y, 0.6f);
+    }
+
+    private void arithmetic(float foot) {
+        float stripTop = foot + STRIP;
+        strip(foot);
+        float boxes = answers ? 0 : markBoxes();
+        canvas.text(
+                Typeface.BOLD,
+                10,
+                left,
+                y - 13,
+                answers ? "How it is worked out" : "Work out your marks here, before you bend");
+        if (answers) {
+            worked(stripTop);
+            return;
+        }
+        for (float line = y - 36; line > stripTop + 6; line -= 20) {
+            canvas.rule(left, right - boxes - 8, line);
+        }
+    }
+
+    /** Boxes for the trainee's own marks; their width. */
+    private float markBoxes() {
+        float width = 150;
+        float boxTop = y - 16;
+        List<String> names = new ArrayList<>();
+        layout().marks().forEach(mark -> names.add("Mark " + mark.number()));
+        if (layout().cutLength().isPresent()) {
+            names.add("Cut length");
+        }
+        for (String name : names) {
+            canvas.text(Typeface.TEXT, 9, right - width, boxTop - 2, name);
+            canvas.box(right - 88, boxTop - 7, 88, 16, 0.7f);
+            boxTop -= 19;
+        }
+        return width;
+    }
+
+    private void worked(float foot) {
+        float line = y - 28;
+        List<Explanation> shown = Why.of(layout()).stream()
+                .filter(each -> !each.about().startsWith("predicted/"))
+                .toList();
+        for (Explanation each : shown) {
+            canvas.fitted(Typeface.TEXT, 9.5f, left, line, (right - left) * 0.62f, sum(each));
+            line -= 13;
+        }
+        float steps = y - 28;
+        int number = 1;
+        for (BendingStep step : layout().steps()) {
+            canvas.fitted(
+                    Typeface.TEXT,
+                    9.5f,
+                    left + (right - left) * 0.65f,
+                    steps,
+                    (right - left) * 0.35f,
+                    step(number++, step));
+            steps -= 13;
+        }
+        if (Math.min(line, steps) < foot - 14) {
+            throw new IllegalStateException("there is no room for the answers");
+        }
+    }
+
+    private String sum(Explanation each) {
+        StringBuilder sum = new StringBuilder(each.name()).append(" = ");
+        for (Explanation.Term term : each.terms()) {
+            String figure = switch (term) {
+                case Explanation.Term.Of of -> rounded(of);
+                case Explanation.Term.Factor factor -> decimal(factor.value());
+            };
+            sum.append(term.before().isEmpty() ? "" : term.before() + " ");
+            sum.append(term.name().isEmpty() ? "" : term.name() + " ")
+                    .append(figure)
+                    .append(' ');
+        }
+        sum.append("= ").append(sheet.onTape(each.result()));
+        return sum.toString();
+    }
+
+    private String rounded(Explanation.Term.Of term) {
+        String exact = sheet.exactly(term.value());
+        return exact.contains(".") && !exact.endsWith("°") ? sheet.onTape(term.value()) : exact;
+    }
+
+    private static String decimal(double value) {
+        return BigDecimal.valueOf(Math.round(value * 1e4) / 1e4)
+                .stripTrailingZeros()
+                .toPlainString();
+    }
+
+    private static String step(int number, BendingStep step) {
+        return number + ". ring " + step.mark().number() + ", "
+                + step.mark().reference().name().toLowerCase(Locale.ROOT) + ", "
+                + BenchWords.of(step.mark().hookTowards()) + ", to "
+                + step.lever().text();
+    }
+
+    private void strip(float foot) {
+        float width = right - left;
+        double length = layout().predicted().length().inches();
+        float scale = (float) (width / length);
+        Sketch sketch = StripSketch.of(layout(), 9.5 / scale, answers);
+        Sketch.Extent extent = sketch.extent();
+        float fitted = (float) Math.min(width / extent.width(), (STRIP - 6) / extent.height());
+        canvas.sketch(sketch, left, foot + 2, fitted);
+    }
+
+    /** The boxes for what is measured; returns their top. */
+    private float readings(float foot) {
+        List<PlannedFeature> features = layout().features();
+        int rows = (features.size() + 1) / 2;
+        float column = (right - left) / 2;
+        float tableTop = foot + rows * READING_ROW;
+        for (int i = 0; i < features.size(); i++) {
+            PlannedFeature feature = features.get(i);
+            float x = left + Math.floorDiv(i, rows) * column;
+            float base = tableTop - (i % rows + 1) * READING_ROW + 4;
+            canvas.text(Typeface.TEXT, 9.5f, x, base, BenchWords.of(feature.id()));
+            boolean shown = answers || feature.id().isOfFinishedPiece();
+            canvas.text(
+                    Typeface.FIGURES,
+                    9.5f,
+                    x + column * 0.54f,
+                    base,
+                    Canvas.Align.RIGHT,
+                    shown ? "asked " + sheet.onTape(feature.target()) : "your mark");
+            canvas.box(x + column * 0.58f, base - 4, column * 0.36f, READING_ROW - 1.5f, 0.6f);
+        }
+        canvas.text(Typeface.BOLD, 10, left, tableTop + 5, "Measured");
+        canvas.text(
+                Typeface.TEXT,
+                8.5f,
+                left + 56,
+                tableTop + 5,
+                "Fill in your own readings first; the instructor measures after you.");
+        return tableTop + 20;
+    }
+
+    private float inspection(float foot) {
+        int columns = 3;
+        int rows = (INSPECTION.size() + columns - 1) / columns;
+        float column = (right - left) / columns;
+        float listTop = foot + rows * INSPECTION_ROW;
+        for (int i = 0; i < INSPECTION.size(); i++) {
+            float x = left + (i % columns) * column;
+            float base = listTop - (Math.floorDiv(i, columns) + 1) * INSPECTION_ROW + 3;
+            canvas.box(x, base - 1, 8, 8, 0.6f);
+            canvas.text(Typeface.TEXT, 9.5f, x + 13, base, INSPECTION.get(i));
+        }
+        canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Look it over");
+        return listTop + 18;
+    }
+
+    private float cautions(float foot) {
+        String all = Stream.of(Caution.values()).map(Caution::text).collect(Collectors.joining("  "));
+        float height = 25;
+        canvas.text(Typeface.BOLD, 9, left, foot + height - 7, "Take care");
+        canvas.column(Typeface.TEXT, 8.8f, left + 48, foot + height + 3, right - left - 48, all);
+        return foot + height + 8;
+    }
+}

@@ -1,0 +1,182 @@
+package lobrik.server.sheet;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.exercise.Content;
+import lobrik.server.exercise.ExerciseInput;
+import lobrik.server.giving.Givings;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.shed.Rack;
+import org.jspecify.annotations.Nullable;
+import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+
+/** Printing. */
+@RestController
+@Tag(name = "sheets")
+class SheetResource {
+
+    /**
+     * What to print.
+     *
+     * @param assignmentIds only these of it; all if null
+     */
+    record PrintRequest(
+            @Nullable Paper paper,
+            @Nullable Boolean answers,
+            @Nullable List<UUID> assignmentIds) {}
+
+    record BlankRequest(
+            @Nullable ExerciseInput exercise,
+            @Nullable Paper paper,
+            @Nullable Boolean answers) {}
+
+    /** How far a printing is; its file is there once it is finished. */
+    record PrintView(UUID id, int done, int pages, boolean finished, boolean failed) {
+
+        static PrintView of(PrintJobs.Job job) {
+            return new PrintView(job.id(), job.done(), job.pages(), job.file() != null, job.hasFailed());
+        }
+    }
+
+    private final Givings givings;
+    private final Printing printing;
+    private final PrintJobs jobs;
+    private final Rack rack;
+    private final String publicAddress;
+
+    SheetResource(
+            Givings givings,
+            Printing printing,
+            PrintJobs jobs,
+            Rack rack,
+            @Value("${lobrik.public-address:}") String publicAddress) {
+        this.givings = givings;
+        this.printing = printing;
+        this.jobs = jobs;
+        this.rack = rack;
+        this.publicAddress = publicAddress;
+    }
+
+    @Operation(summary = "Begin to print the sheets of what was given out")
+    @PostMapping("/api/givings/{id}/prints")
+    PrintView print(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody PrintRequest request) {
+        Givings.Given given = givings.given(who, id);
+        List<Givings.Sheet> chosen = given.sheets().stream()
+                .filter(sheet -> request.assignmentIds() == null
+                        || request.assignmentIds().contains(sheet.assignment().id()))
+                .toList();
+        if (chosen.isEmpty()) {
+            throw TurnedDown.badInput("/assignmentIds", "missing", "name at least one sheet of it");
+        }
+        String base = base();
+        Paper paper = paper(request.paper());
+        boolean answers = Boolean.TRUE.equals(request.answers());
+        PrintJobs.Job started = jobs.start(
+                who,
+                fileName(given.exercise().title(), answers),
+                chosen.size(),
+                job -> printing.sheets(given, chosen, base, paper, answers, job::done, job::isStopped));
+        return PrintView.of(started);
+    }
+
+    /** Where the code on a sheet leads: to where this request came, unless the school says otherwise. */
+    private String base() {
+        return publicAddress.isEmpty()
+                ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString()
+                : publicAddress;
+    }
+
+    @Operation(summary = "How far a printing is")
+    @GetMapping("/api/prints/{id}")
+    PrintView progress(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return PrintView.of(jobs.job(who, id));
+    }
+
+    @Operation(summary = "The file of a printing that is finished")
+    @GetMapping("/api/prints/{id}/file")
+    ResponseEntity<byte[]> file(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        PrintJobs.Job job = jobs.job(who, id);
+        byte[] file = job.file();
+        if (file == null) {
+            throw TurnedDown.conflict("not-finished", "It is still being printed");
+        }
+        return pdf(file, job.fileName());
+    }
+
+    @Operation(summary = "Stop a printing")
+    @DeleteMapping("/api/prints/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void stop(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        jobs.stop(who, id);
+    }
+
+    @Operation(summary = "The sheet of an exercise without a name, to look at or to fill in by hand")
+    @PostMapping("/api/sheets/blank")
+    ResponseEntity<byte[]> blank(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody BlankRequest request) {
+        if (request.exercise() == null) {
+            throw TurnedDown.badInput("/exercise", "missing", "this is missing");
+        }
+        Content content = Content.of(request.exercise());
+        boolean answers = Boolean.TRUE.equals(request.answers());
+        return pdf(printing.blank(content, paper(request.paper()), answers), fileName(content.title(), answers));
+    }
+
+    @Operation(summary = "A pocket card of multipliers, take-up and gain for a bender; four to the page")
+    @GetMapping("/api/shed/benders/{id}/card")
+    ResponseEntity<byte[]> card(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper) {
+        Rack.Racked racked = rack.bender(who, id);
+        Paper on = "a4".equals(paper) ? Paper.A4 : Paper.LETTER;
+        return pdf(
+                PocketCard.pdf(racked, on), fileName("Card " + racked.bender().label(), false));
+    }
+
+    private static Paper paper(@Nullable Paper paper) {
+        return paper == null ? Paper.LETTER : paper;
+    }
+
+    private static String fileName(String title, boolean answers) {
+        return title.replaceAll("[^\\p{L}\\p{N} ]", "").strip().replace(' ', '-') + (answers ? "-answers" : "")
+                + ".pdf";
+    }
+
+    private static ResponseEntity<byte[]> pdf(byte[] file, String name) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name, StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(file);
+    }
+}
