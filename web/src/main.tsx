@@ -7,8 +7,10 @@ import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
 import { Measure } from './measure/Measure';
+import { SheetLink } from './measure/SheetLink';
 import { Verdict } from './verdict/Verdict';
 
+const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
 const SetDesk = lazy(() => import('./set/SetDesk'));
 // Brings the chart library, which nobody on the floor needs to wait for.
 const Progress = lazy(() => import('./progress/Progress'));
@@ -26,6 +28,8 @@ const router = createBrowserRouter([
     children: [
       { path: '/floor', element: <Floor /> },
       { path: '/set', element: later(<SetDesk />) },
+      { path: '/set/library', element: later(<LibraryScreen />) },
+      { path: '/sheet/:code', element: <SheetLink /> },
       { path: '/measure', element: <Measure /> },
       { path: '/measure/:attemptId', element: <Measure /> },
       { path: '/verdict/:attemptId', element: <Verdict /> },

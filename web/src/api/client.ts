@@ -8,6 +8,8 @@ export interface ProblemError {
   pointer: string;
   code: string;
   message: string;
+  /** For files: the line, from 1. */
+  line?: number;
   /** For typed quantities: what was probably meant. */
   suggestion?: string;
   /** For what cannot be laid out: the message without its cures, and the cures. */

@@ -51,7 +51,8 @@ export function useShed() {
 
 /** A text in a field that takes a length or an angle. */
 export interface Typed {
-  kind: 'length' | 'angle';
+  /** A distance may also be two readings of a tape. */
+  kind: 'length' | 'angle' | 'distance';
   text: string;
   bare: BareUnit;
 }
@@ -79,6 +80,62 @@ export function useLayout(request: LayoutRequest | undefined) {
   });
 }
 
+/** Why each number of a layout is what it is. */
+export function useWhy(request: LayoutRequest | undefined) {
+  return useQuery<Schemas['ExplanationAnswer'][], Problem>({
+    queryKey: ['why', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/why', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+/** Situations, cards and presets that a school chooses from. */
+export function useTables() {
+  return useQuery<Schemas['TablesAnswer'], Problem>({
+    queryKey: ['tables'],
+    queryFn: () => body(api.GET('/api/calc/tables')),
+    staleTime: Infinity,
+  });
+}
+
+/** The exercises of the library. */
+export function useLibrary() {
+  return useQuery<Schemas['EntryView'][], Problem>({
+    queryKey: ['library'],
+    queryFn: () => body(api.GET('/api/library')),
+  });
+}
+
+/** One of them with its versions. */
+export function useEntry(id: string | undefined) {
+  return useQuery<Schemas['EntryDetail'], Problem>({
+    queryKey: ['library', id],
+    queryFn: id === undefined ? skipToken : () => body(api.GET('/api/library/{id}', { params: { path: { id } } })),
+    // The desk takes it once; a later version must not replace what is being edited.
+    staleTime: 0,
+    refetchOnWindowFocus: false,
+  });
+}
+
+/** What was given out last. */
+export function useGivings() {
+  return useQuery<Schemas['GivenView'][], Problem>({
+    queryKey: ['givings'],
+    queryFn: () => body(api.GET('/api/givings')),
+  });
+}
+
+/** What each of some trainees would be given. */
+export function usePreview(request: Schemas['PreviewRequest'] | undefined) {
+  return useQuery<Schemas['Preview'], Problem>({
+    queryKey: ['preview', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/givings/preview', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 /** Conduits side by side, bent alike. */
 export function useParallelRuns(request: Schemas['ParallelRunsRequest'] | undefined) {
   return useQuery<Schemas['Run'][], Problem>({
@@ -100,9 +157,14 @@ export function useAttempt(id: string | undefined) {
 /** Opens an attempt at what a trainee is on, or goes on with the one that is not complete. */
 export function useOpenAttempt() {
   const client = useQueryClient();
-  return useMutation<Attempt, Problem, string>({
-    mutationFn: (traineeId) =>
-      body(api.PUT('/api/attempts/{id}', { params: { path: { id: crypto.randomUUID() } }, body: { traineeId } })),
+  return useMutation<Attempt, Problem, string | { traineeId: string; assignmentId: string }>({
+    mutationFn: (what) =>
+      body(
+        api.PUT('/api/attempts/{id}', {
+          params: { path: { id: crypto.randomUUID() } },
+          body: typeof what === 'string' ? { traineeId: what } : what,
+        }),
+      ),
     onSuccess: (attempt) => client.setQueryData(['attempt', attempt.id], attempt),
   });
 }

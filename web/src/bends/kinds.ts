@@ -52,7 +52,10 @@ const length = (name: string, label: string, at: string | undefined, inches: str
 });
 
 const overall: InputField = { ...length('overallIn', 'Overall', 'overall', '', ''), optional: true };
-const clearance = length('clearanceIn', 'Clearance', undefined, '1', '25');
+const clearance = length('clearanceIn', 'Clearance', 'clearance', '1', '25');
+
+/** How far an end stands within its box: of a place, not of a bend. */
+export const INSERTION: InputField = length('insertionIn', 'Into the box', undefined, '5/8', '16');
 
 const measuredTo: ChoiceField = {
   name: 'layout',

@@ -6,11 +6,14 @@ export function Elevation(props: ElevationProps) {
   if (props.kind !== 'stub90') {
     return <RunElevation {...props} />;
   }
-  const { plan, outsideDiameter, made, exaggeration = 1, at, description } = props;
+  const { plan, outsideDiameter, made, wanted, notes, exaggeration = 1, at, description } = props;
   return (
     <StubElevation
       asked={plan.shape.centreline}
       made={made}
+      wanted={wanted}
+      around={plan.around}
+      notes={notes}
       exaggeration={exaggeration}
       outsideDiameter={outsideDiameter}
       markIn={plan.marks[0]?.positionIn ?? 0}

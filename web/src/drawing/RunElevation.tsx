@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
+import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import type { Kind } from '../bends/kinds';
+import { Around, reach } from './Around';
 import { DimensionLine, Label } from './Dimension';
 import { Floor, Paper } from './Film';
 import { along, type Box, boxAround, type Centreline, exaggerated, fit, path, type Point, type View } from './geometry';
 import { ObstacleShape } from './ObstacleShape';
-import { poseOf } from './pose';
+import { type Pose, poseOf } from './pose';
 import { type Measure, roomForRun, runSpots, type RunSpot } from './runSpots';
 import { Tube } from './Tube';
 import { Sized } from './Sized';
@@ -17,11 +19,27 @@ export interface ElevationProps {
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
   exaggeration?: number;
+  /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
+  wanted?: Centreline | undefined;
+  /** Sizes that are drawn on what they are the size of, such as an obstacle's; else each is drawn on its feature. */
+  dimensions?: readonly Schemas['DimensionAnswer'][];
+  /** Drawn over it, with where points of the piece and the places of dimensions are on the screen. */
+  notes?: (spots: NoteSpots) => ReactNode;
   /** Pixels to leave free at the foot of the drawing. */
   footroom?: number;
   /** What stands at each feature's place: an input or a figure; where there is nothing, there is no place. */
   at: Partial<Record<string, ReactNode>>;
   description: string;
+}
+
+/** Where notes can point to, in pixels. */
+export interface NoteSpots {
+  width: number;
+  height: number;
+  /** A position along the conduit, inches. */
+  along: (position: number) => Point;
+  /** Where a given dimension is taken. */
+  input: (name: string) => Point | undefined;
 }
 
 /** A run in its place, to scale: on its surface, over its obstacle, with its dimensions around it. */
@@ -34,6 +52,9 @@ function Drawing({
   plan,
   outsideDiameter,
   made,
+  wanted,
+  dimensions = [],
+  notes,
   exaggeration = 1,
   footroom = 0,
   at: places,
@@ -42,21 +63,24 @@ function Drawing({
   height,
 }: ElevationProps & { width: number; height: number }) {
   const pose = poseOf(kind, plan.shape.centreline, outsideDiameter);
-  const asked = plan.shape.centreline.map(pose.place);
+  const predicted = plan.shape.centreline.map(pose.place);
+  const wantedPiece = wanted?.map(pose.place);
+  const asked = wantedPiece === undefined ? predicted : exaggerated(wantedPiece, predicted, exaggeration);
   const madePiece = made === undefined ? undefined : exaggerated(asked, made.map(pose.place), exaggeration);
   const above = pose.fromAbove === undefined ? undefined : plan.shape.centreline.map(pose.fromAbove);
   const madeAbove =
     pose.fromAbove === undefined || made === undefined || above === undefined
       ? undefined
       : exaggerated(above, made.map(pose.fromAbove), exaggeration);
-  const measures: Measure[] = plan.features
-    .filter(({ id }) => places[id] !== undefined)
-    .map(({ id, from, to }) => {
-      const place = id === 'roll' && pose.fromAbove !== undefined ? pose.fromAbove : pose.place;
-      return { id, from: place(from), to: place(to) };
-    });
+  const measures = measured(plan, dimensions, pose).filter(({ id }) => places[id] !== undefined);
   const half = outsideDiameter / 2;
-  const inner = boxAround([...asked, ...(madePiece ?? []), ...(above ?? []), ...(madeAbove ?? [])]);
+  const inner = boxAround([
+    ...asked,
+    ...(madePiece ?? []),
+    ...(above ?? []),
+    ...(madeAbove ?? []),
+    ...reach(plan.around, pose.place),
+  ]);
   const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
   const free = height - footroom;
   const view = fit(box, width, free, roomForRun(measures, width));
@@ -66,11 +90,15 @@ function Drawing({
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
         <Paper width={width} height={height} view={view} />
         <Floor view={view} width={width} />
+        <Around around={plan.around} place={pose.place} view={view} />
         {plan.obstacle != null && <ObstacleShape obstacle={plan.obstacle} view={view} width={width} />}
         {spots.map((spot) => (
           <Leader key={spot.id} spot={spot} />
         ))}
         <Pieces asked={asked} made={madePiece} outsideDiameter={outsideDiameter} view={view} />
+        {wantedPiece !== undefined && (
+          <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
+        )}
         {above !== undefined && (
           <>
             <Pieces asked={above} made={madeAbove} outsideDiameter={outsideDiameter} view={view} />
@@ -117,8 +145,27 @@ function Drawing({
           {places[id]}
         </div>
       ))}
+      {notes?.({
+        width,
+        height,
+        along: (position) => view.toScreen(along(asked, position).point),
+        input: (name) => {
+          const dimension = dimensions.find(({ input }) => input === name);
+          return dimension === undefined ? undefined : spots.find(({ id }) => id === dimension.at)?.spot;
+        },
+      })}
     </>
   );
+}
+
+/** Everything that has a place: what the exercise gives where it gives it, all else on the piece. */
+function measured(plan: LayoutAnswer, dimensions: readonly Schemas['DimensionAnswer'][], pose: Pose): Measure[] {
+  const given = dimensions.map(({ at, from, to }) => ({ id: at, from, to }));
+  const rest = plan.features.filter(({ id }) => !given.some((each) => each.id === id));
+  return [...given, ...rest].map(({ id, from, to }) => {
+    const place = id === 'roll' && pose.fromAbove !== undefined ? pose.fromAbove : pose.place;
+    return { id, from: place(from), to: place(to) };
+  });
 }
 
 function offset({ x, y }: Point, dx: number, dy: number): Point {

@@ -14,12 +14,14 @@ interface StripProps {
   divisionIn: number;
   /** Rings as the trainee made them, in inches, drawn beside the ones asked for. */
   madeMarks?: readonly number[];
+  /** Asks why a ring stands where it stands. */
+  onAsk?: (about: string) => void;
 }
 
 const SIDE = 34;
 
 /** The straight conduit with its rings, the tape beneath it, and what goes on each ring. */
-export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: StripProps) {
+export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [], onAsk }: StripProps) {
   return (
     <Sized name="strip">
       {(width, height) => (
@@ -28,6 +30,7 @@ export function Strip({ plan, outsideDiameter, divisionIn, madeMarks = [] }: Str
           outsideDiameter={outsideDiameter}
           divisionIn={divisionIn}
           madeMarks={madeMarks}
+          onAsk={onAsk}
           width={width}
           height={height}
         />
@@ -41,9 +44,14 @@ function StripDrawing({
   outsideDiameter,
   divisionIn,
   madeMarks,
+  onAsk,
   width,
   height,
-}: Required<StripProps> & { width: number; height: number }) {
+}: Required<Omit<StripProps, 'onAsk'>> & {
+  onAsk: StripProps['onAsk'] | undefined;
+  width: number;
+  height: number;
+}) {
   const display = useDisplayUnit();
   const lengthIn = plan.shape.lengthIn;
   const scale = (width - 2 * SIDE) / lengthIn;
@@ -71,7 +79,13 @@ function StripDrawing({
     ),
   ].join(' ');
   return (
-    <svg width={width} height={height} role="img" aria-label={described} className="block">
+    <svg
+      width={width}
+      height={height}
+      role={onAsk === undefined ? 'img' : 'group'}
+      aria-label={described}
+      className="block"
+    >
       <g>
         <rect
           x={x(0)}
@@ -160,6 +174,7 @@ function StripDrawing({
           tube={tube}
           width={width}
           flagX={flags?.[i]}
+          onAsk={onAsk}
         />
       ))}
     </svg>

@@ -1,3 +1,4 @@
+import type { KeyboardEvent } from 'react';
 import type { LayoutAnswer } from '../api/queries';
 import { FigureSpans } from '../entry/Figure';
 import { quantityParts } from '../entry/figures';
@@ -15,6 +16,7 @@ export function Ring({
   tube,
   width,
   flagX,
+  onAsk,
 }: {
   mark: LayoutAnswer['marks'][number];
   x: number;
@@ -23,6 +25,7 @@ export function Ring({
   width: number;
   /** Middle of its flag, where several share the strip. */
   flagX: number | undefined;
+  onAsk?: ((about: string) => void) | undefined;
 }) {
   const display = useDisplayUnit();
   const towards = mark.hookTowards === 'datum' ? -1 : 1;
@@ -30,8 +33,25 @@ export function Ring({
   const narrow = width < NARROW_PX;
   const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
   const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
+  const ask = () => onAsk?.(`mark${String(mark.number)}`);
   return (
-    <g>
+    <g
+      {...(onAsk === undefined
+        ? {}
+        : {
+            role: 'button',
+            tabIndex: 0,
+            'aria-label': `Why ring ${String(mark.number)} stands there`,
+            className: 'cursor-pointer',
+            onClick: ask,
+            onKeyDown: (event: KeyboardEvent) => {
+              if (event.key === 'Enter' || event.key === ' ') {
+                event.preventDefault();
+                ask();
+              }
+            },
+          })}
+    >
       <line
         x1={x}
         x2={x}

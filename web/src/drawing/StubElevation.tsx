@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { DimensionLine, Label } from './Dimension';
+import type { Schemas } from '../api/client';
+import { Around, reach } from './Around';
 import { Floor, Paper } from './Film';
 import {
   along,
@@ -14,6 +16,7 @@ import {
 } from './geometry';
 import { roomAround, type StubPlace, stubSpots } from './stubSpots';
 import { Tube } from './Tube';
+import type { NoteSpots } from './RunElevation';
 import { Sized } from './Sized';
 
 interface StubElevationProps {
@@ -23,6 +26,10 @@ interface StubElevationProps {
   markIn: number;
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
+  /** What is asked for exactly: then the piece is laid over it, with its difference made larger. */
+  wanted?: Centreline | undefined;
+  around?: readonly Schemas['SurroundAnswer'][];
+  notes?: ((spots: NoteSpots) => ReactNode) | undefined;
   exaggeration?: number;
   /** What stands at each place: an input or a figure. Keep it within about 190 × 100 px. */
   at: Partial<Record<StubPlace, ReactNode>>;
@@ -39,17 +46,22 @@ function Drawing({
   outsideDiameter,
   markIn,
   made,
+  wanted,
+  around = [],
+  notes,
   exaggeration = 1,
   at: places,
   description,
   width,
   height,
 }: StubElevationProps & { width: number; height: number }) {
-  const piece = standOnFarLeg(asked, outsideDiameter).points;
+  const stood = standOnFarLeg(asked, outsideDiameter);
+  const wantedPiece = wanted === undefined ? undefined : standOnFarLeg(wanted, outsideDiameter).points;
+  const piece = wantedPiece === undefined ? stood.points : exaggerated(wantedPiece, stood.points, exaggeration);
   const madePiece =
     made === undefined ? undefined : exaggerated(piece, standOnFarLeg(made, outsideDiameter).points, exaggeration);
   const half = outsideDiameter / 2;
-  const box = boxAround([...piece, ...(madePiece ?? []), { x: -half, y: 0 }]);
+  const box = boxAround([...piece, ...(madePiece ?? []), ...reach(around, stood.place), { x: -half, y: 0 }]);
   const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width));
   const spots = stubSpots(piece, half, markIn, view, width, height);
   return (
@@ -57,6 +69,7 @@ function Drawing({
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
         <Paper width={width} height={height} view={view} />
         <Floor view={view} width={width} />
+        <Around around={around} place={stood.place} view={view} />
         {madePiece === undefined ? (
           <Tube points={piece} outsideDiameter={outsideDiameter} view={view} />
         ) : (
@@ -64,6 +77,9 @@ function Drawing({
             <Tube points={madePiece} outsideDiameter={outsideDiameter} view={view} look="made" />
             <Tube points={piece} outsideDiameter={outsideDiameter} view={view} look="asked" />
           </>
+        )}
+        {wantedPiece !== undefined && (
+          <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
         )}
         <RingOnPiece
           points={piece}
@@ -96,6 +112,12 @@ function Drawing({
       <Place spot={spots.mark1} name="mark1">
         {places.mark1}
       </Place>
+      {notes?.({
+        width,
+        height,
+        along: (position) => view.toScreen(along(piece, position).point),
+        input: (name) => ({ legIn: spots.leg, otherLegIn: spots.otherLeg })[name],
+      })}
     </>
   );
 }

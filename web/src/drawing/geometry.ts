@@ -16,6 +16,8 @@ export interface PosedPiece {
   points: Point[];
   /** Where the axes of the two outer legs meet. */
   corner: Point;
+  /** Where any other point of its frame lies. */
+  place: (point: readonly number[]) => Point;
 }
 
 const subtract = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
@@ -42,7 +44,8 @@ export function meet(p: Point, along: Point, q: Point, across: Point): Point | u
  */
 export function standOnFarLeg(centreline: Centreline, outsideDiameter: number): PosedPiece {
   // Seen from the other side: the datum leg points up when the piece's x points down.
-  const flat = centreline.map((point) => ({ x: point[1] ?? 0, y: -(point[0] ?? 0) }));
+  const upright = (point: readonly number[]) => ({ x: point[1] ?? 0, y: -(point[0] ?? 0) });
+  const flat = centreline.map(upright);
   const [first, second] = [at(flat, 0), at(flat, 1)];
   const [last, beforeLast] = [at(flat, -1), at(flat, -2)];
   const far = unit(subtract(last, beforeLast));
@@ -52,7 +55,7 @@ export function standOnFarLeg(centreline: Centreline, outsideDiameter: number): 
     const from = subtract({ x, y }, corner);
     return { x: from.x * far.x + from.y * far.y, y: from.y * far.x - from.x * far.y + floor };
   };
-  return { points: flat.map(turned), corner: { x: 0, y: floor } };
+  return { points: flat.map(turned), corner: { x: 0, y: floor }, place: (point) => turned(upright(point)) };
 }
 
 /** A point of a list, counted from its end if negative; the list must have it. */

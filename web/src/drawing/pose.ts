@@ -34,6 +34,15 @@ export function poseOf(kind: Kind, asked: readonly Space[], outsideDiameter: num
       surface: 0,
     };
   }
+  if (kind === 'boxOffset') {
+    // Its far leg lies on the wall; the end that enters the box stands off it.
+    const wall = Math.max(...asked.map((point) => at(point, 1)));
+    return {
+      place: (point) => ({ x: at(point, 0), y: wall - at(point, 1) + half }),
+      fromAbove: undefined,
+      surface: 0,
+    };
+  }
   const side = (point: Space): Point => ({ x: at(point, 0), y: at(point, 1) + half });
   if (kind !== 'rollingOffset') {
     return { place: side, fromAbove: undefined, surface: 0 };

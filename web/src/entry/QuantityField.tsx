@@ -1,6 +1,8 @@
+import { Ruler } from 'lucide-react';
 import { type KeyboardEvent, type ReactNode, type Ref, useId } from 'react';
 import type { Problem } from '../api/client';
 import { useDisplayUnit } from '../frame/signedIn';
+import { Figure } from './Figure';
 import { useSettled } from './useSettled';
 
 interface QuantityFieldProps {
@@ -18,6 +20,10 @@ interface QuantityFieldProps {
   onFocus?: () => void;
   inputRef?: Ref<HTMLInputElement>;
   optional?: boolean;
+  /** What the text comes to, shown where it is more than one figure. */
+  comesTo?: number | undefined;
+  /** Opens the two readings that it may be taken off with. */
+  onTakeOff?: () => void;
   /** Stands behind the label: what is asked for. */
   asked?: ReactNode;
   /** A field on the drawing is large and bare; in a list it has its label beside it. */
@@ -39,6 +45,8 @@ export function QuantityField({
   onFocus,
   inputRef,
   optional = false,
+  comesTo,
+  onTakeOff,
   asked,
   place,
   padAtHand = false,
@@ -60,6 +68,7 @@ export function QuantityField({
     }
   };
   const large = place === 'drawing';
+  const sum = / [-−–+] /.test(text);
   return (
     <div className={large ? 'w-[8.4rem] max-sm:w-[6.6rem]' : 'w-full'}>
       <div className={large ? '' : 'grid gap-0.5'}>
@@ -95,13 +104,29 @@ export function QuantityField({
             aria-invalid={marked}
             aria-describedby={bad ? `${id}-problem` : undefined}
             className={`figures w-full min-w-0 self-center border-0 bg-transparent text-center outline-none ${
-              large ? 'text-[1.72rem]' : 'text-xl'
+              sum ? 'text-sm' : large ? 'text-[1.72rem]' : 'text-xl'
             }`}
           />
           <span className="self-center pl-1 text-sm opacity-80" aria-hidden="true">
             {unit}
           </span>
+          {onTakeOff !== undefined && !large && (
+            <button
+              type="button"
+              aria-label={`${label} from two readings`}
+              title="From two readings"
+              className="-mr-1 grid size-8 shrink-0 place-items-center self-center"
+              onClick={onTakeOff}
+            >
+              <Ruler size={16} />
+            </button>
+          )}
         </div>
+        {sum && comesTo !== undefined && (
+          <p className={`leading-tight ${large ? 'mx-auto w-fit bg-base-100/85 px-1 text-xl' : 'text-base'}`}>
+            = <Figure value={comesTo} unit={kind === 'angle' ? 'deg' : 'in'} fine />
+          </p>
+        )}
       </div>
       {bad && (
         <p

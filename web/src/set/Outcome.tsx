@@ -4,7 +4,16 @@ import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 
 /** What the marks come to: asked, predicted by the simulation of the rounded marks, and what the other method gives. */
-export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas['BenderView'] | undefined }) {
+export function Outcome({
+  plan,
+  bender,
+  onAsk,
+}: {
+  plan: LayoutAnswer;
+  bender: Schemas['BenderView'] | undefined;
+  /** Asks why a number is what it is. */
+  onAsk: (about: string) => void;
+}) {
   const other = plan.otherMethod?.impossible == null ? (plan.otherMethod ?? undefined) : undefined;
   return (
     <>
@@ -30,7 +39,16 @@ export function Outcome({ plan, bender }: { plan: LayoutAnswer; bender: Schemas[
                 <Figure value={feature.target} unit={feature.unit} />
               </td>
               <td className="text-right text-[1.05rem]">
-                <Figure value={feature.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
+                <button
+                  type="button"
+                  className="min-h-6 underline decoration-dotted underline-offset-4"
+                  aria-label={`Why ${featureName(feature.id, plan.marks.length)}`}
+                  onClick={() => {
+                    onAsk(feature.id.startsWith('mark') ? feature.id : `predicted/${feature.id}`);
+                  }}
+                >
+                  <Figure value={feature.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
+                </button>
               </td>
               {other !== undefined && (
                 <td className="text-right text-[1.05rem]">

@@ -1,66 +1,123 @@
 import { type ComponentProps, useState } from 'react';
-import type { Problem, Schemas } from '../api/client';
-import type { LayoutAnswer, LayoutRequest } from '../api/queries';
+import type { Schemas } from '../api/client';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
-import { bendersFor, chosen, DIVISIONS, type Draft } from './draft';
 import { Alongside } from './Alongside';
+import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf } from './draft';
+import { FilesMenu } from './FilesMenu';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
+import { TakeOffFields } from './TakeOffFields';
+import type { Desk } from './useDesk';
+import { WhyPanel } from './WhyPanel';
 
 export type FieldProps = Omit<ComponentProps<typeof QuantityField>, 'place'>;
 
 interface SetPanelProps {
   shed: Schemas['Shed'];
-  draft: Draft;
-  change: (part: Partial<Draft>) => void;
-  plan: LayoutAnswer | undefined;
-  problem: Problem | null;
-  /** What is asked of the core; undefined while an input is no size. */
-  request: LayoutRequest | undefined;
+  desk: Desk;
   /** The kind's inputs by name, as they also stand on the drawing. */
   fields: ReadonlyMap<string, FieldProps>;
+  /** The number that was asked about last. */
+  asked: string | undefined;
+  onAsk: (about: string | undefined) => void;
 }
 
 const SIDES = [
   { value: 'inputs', name: 'Inputs' },
   { value: 'outcome', name: 'Comes out' },
   { value: 'steps', name: 'Bending' },
+  { value: 'why', name: 'Why' },
 ] as const;
 
-/** The same inputs as on the drawing, as a list; what they come to; and how it is bent. */
-export function SetPanel({ shed, draft, change, plan, problem, request, fields }: SetPanelProps) {
-  const [side, setSide] = useState<(typeof SIDES)[number]['value']>('inputs');
+/** The same inputs as on the drawing, as a list; what they come to; how it is bent; and why the numbers are what they are. */
+export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
+  const { draft, plan, problem, request } = desk;
+  const [chosen, setChosen] = useState<(typeof SIDES)[number]['value']>('inputs');
+  // Whoever asks about a number, on the strip or in the list, is shown why.
+  const side = asked === undefined ? chosen : 'why';
   const shown = problem === null ? plan : undefined;
   return (
     <aside
       aria-label="Inputs"
       className="flex w-full shrink-0 flex-col gap-2 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
     >
-      <Choice label="Shown" options={SIDES} value={side} onChange={setSide} />
-      {side === 'inputs' && <Inputs shed={shed} draft={draft} change={change} fields={fields} />}
+      <Choice
+        label="Shown"
+        options={SIDES}
+        value={side}
+        onChange={(next) => {
+          setChosen(next);
+          onAsk(undefined);
+        }}
+      />
+      {side === 'inputs' && <Inputs shed={shed} desk={desk} fields={fields} />}
       {side === 'outcome' && shown !== undefined && (
-        <Outcome plan={shown} bender={shed.benders.find(({ id }) => id === draft.benderId)} />
+        <Outcome
+          plan={shown}
+          bender={shed.benders.find(({ id }) => id === draft.benderId)}
+          onAsk={(about) => {
+            setChosen('why');
+            onAsk(about);
+          }}
+        />
       )}
       {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
       {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (
         <Alongside first={request} />
       )}
+      {side === 'why' && shown !== undefined && <WhyPanel request={request} about={asked} bends={shown.marks.length} />}
       {side !== 'inputs' && shown === undefined && <p className="text-lg">It cannot be laid out like this.</p>}
-      <Cautions cautions={shed.cautions} />
+      <div className="mt-auto">
+        <FilesMenu shed={shed} desk={desk} />
+        <Cautions cautions={shed.cautions} />
+      </div>
     </aside>
   );
 }
 
-function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'draft' | 'change' | 'fields'>) {
-  const { inputs, choices } = kindOf(draft.kind);
+function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'fields'>) {
+  const { draft } = desk;
+  const { choices } = kindOf(draft.kind);
+  const inputs = inputsOf(draft);
+  const [takingOff, setTakingOff] = useState<string>();
+  const change = (part: Partial<Draft>) => {
+    desk.change(Object.keys(part).join(), (before) => ({ ...before, ...part }));
+  };
+  const takenOff = takingOff === undefined ? undefined : fields.get(takingOff);
   return (
     <>
-      <div className={`grid items-start gap-x-2 gap-y-1.5 ${inputs.length > 4 ? 'grid-cols-3' : 'grid-cols-2'}`}>
-        {inputs.map(({ name }) => {
+      {takenOff !== undefined && (
+        <TakeOffFields
+          label={takenOff.label}
+          text={takenOff.text}
+          onTake={(text) => {
+            takenOff.onText(text);
+            setTakingOff(undefined);
+          }}
+          onClose={() => {
+            setTakingOff(undefined);
+          }}
+        />
+      )}
+      <div className="grid grid-cols-2 items-start gap-x-2 gap-y-1.5">
+        {inputs.map(({ name, kind }) => {
           const field = fields.get(name);
-          return field === undefined ? null : <QuantityField key={name} {...field} place="list" />;
+          return field === undefined ? null : (
+            <QuantityField
+              key={name}
+              {...field}
+              {...(kind === 'length' && name !== 'insertionIn'
+                ? {
+                    onTakeOff: () => {
+                      setTakingOff(name);
+                    },
+                  }
+                : {})}
+              place="list"
+            />
+          );
         })}
       </div>
       <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
@@ -89,7 +146,10 @@ function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'd
           onChange={(conduitId) => {
             change({ conduitId });
           }}
-          options={shed.conduits.map(({ id, label }) => ({ value: id, name: label }))}
+          options={[
+            ...brought(draft, 'conduitLabel'),
+            ...shed.conduits.map(({ id, label }) => ({ value: id, name: label })),
+          ]}
         />
         <Select
           label="Bender"
@@ -97,7 +157,10 @@ function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'd
           onChange={(benderId) => {
             change({ benderId });
           }}
-          options={bendersFor(shed, draft.conduitId).map(({ id, label }) => ({ value: id, name: label }))}
+          options={[
+            ...(draft.conduitId === '' ? brought(draft, 'benderLabel') : []),
+            ...bendersFor(shed, draft.conduitId).map(({ id, label }) => ({ value: id, name: label })),
+          ]}
         />
         <Select
           label="Tolerance"
@@ -118,6 +181,13 @@ function Inputs({ shed, draft, change, fields }: Pick<SetPanelProps, 'shed' | 'd
       </div>
     </>
   );
+}
+
+/** What came with the exercise and is not in the shed, to be chosen again. */
+function brought(draft: Draft, label: 'conduitLabel' | 'benderLabel'): { value: string; name: string }[] {
+  return draft.brought === undefined || draft.conduitId !== ''
+    ? []
+    : [{ value: '', name: `${draft.brought[label]} (its own)` }];
 }
 
 const METHODS = [
@@ -158,7 +228,7 @@ function Select({
 
 function Cautions({ cautions }: { cautions: readonly string[] }) {
   return (
-    <details className="mt-auto border-t border-base-300 pt-1 text-base leading-snug">
+    <details className="border-t border-base-300 pt-1 text-base leading-snug">
       <summary className="cursor-pointer py-1">
         <b>Cautions.</b> {cautions[0]} <span className="underline">All of them</span>
       </summary>

@@ -1,12 +1,18 @@
 import type { Schemas } from '../api/client';
 import type { LayoutRequest } from '../api/queries';
-import { type BendInput, type Kind, kindOf } from '../bends/kinds';
+import { type BendInput, INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
+import { situationOf } from '../bends/situations';
 import { type DisplayUnit, inchParts, millimetreParts, partsToText } from '../entry/figures';
 
 /** What is being set, as typed and chosen. Nothing here calculates: the server's core lays it out. */
 export interface Draft {
   title: string;
+  level: Level;
+  /** Words to find it by, with commas between them. */
+  tags: string;
   kind: Kind;
+  /** Id of the situation it was picked by; empty if it was not, or if another bend was chosen since. */
+  situation: string;
   /** The unit that bare numbers in the texts are in. */
   unit: DisplayUnit;
   /** What stands in each input, by its name; inputs of the same name stay as they are when the kind changes. */
@@ -15,9 +21,31 @@ export interface Draft {
   choices: Readonly<Record<string, string>>;
   method: 'chart' | 'exact';
   divisionIn: number;
+  /** Empty for conduit and bender that came with the exercise and are not in the shed. */
   conduitId: string;
   benderId: string;
+  brought: Brought | undefined;
   preset: string;
+  variation: Variation;
+  /** The library's entry that it is saved as, with the version that was opened. */
+  entry: { id: string; version: number | undefined };
+}
+
+export type Level = Schemas['ExerciseInput']['level'] & string;
+
+/** Conduit and bender that an exercise has of its own. */
+export interface Brought {
+  conduitLabel: string;
+  benderLabel: string;
+  conduit: Schemas['ConduitInput'];
+  bender: Schemas['BenderInput'];
+}
+
+/** How variants differ, as typed. */
+export interface Variation {
+  seed: string;
+  /** By the input's name; inputs that are not named are the same for all. */
+  ranges: Readonly<Record<string, { from: string; to: string; step: string }>>;
 }
 
 /** Sizes of inputs by name, inches or degrees; of what is no size yet, nothing. */
@@ -36,7 +64,10 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
   return withKind(
     {
       title: '',
+      level: 'first',
+      tags: '',
       kind: 'stub90',
+      situation: '',
       unit,
       texts: {},
       choices: {},
@@ -44,7 +75,10 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       divisionIn: unit === 'mm' ? 1 / 25.4 : 1 / 16,
       conduitId: conduit?.id ?? '',
       benderId: bendersFor(shed, conduit?.id ?? '')[0]?.id ?? '',
+      brought: undefined,
       preset: 'site',
+      variation: { seed: '1', ranges: {} },
+      entry: { id: crypto.randomUUID(), version: undefined },
     },
     'stub90',
   );
@@ -61,15 +95,100 @@ export function withKind(draft: Draft, kind: Kind): Draft {
   return {
     ...draft,
     kind,
+    situation: '',
+    variation: { ...draft.variation, ranges: {} },
     title: draft.title === '' || draft.title === kindOf(draft.kind).name ? name : draft.title,
     texts: { ...draft.texts, ...firsts, ...kept },
   };
 }
 
+/** The same draft for a situation: the bend that it proposes, with sizes that suit it. */
+export function withSituation(draft: Draft, { id, words, kind }: Schemas['SituationAnswer'], before?: string): Draft {
+  const untitled = draft.title === '' || draft.title === kindOf(draft.kind).name || draft.title === before;
+  const other = withKind({ ...draft, texts: {} }, kindOf(kind).kind);
+  const offer = situationOf(id);
+  const texts = Object.fromEntries(Object.entries(offer?.texts ?? {}).map(([name, text]) => [name, text[draft.unit]]));
+  return {
+    ...other,
+    situation: id,
+    title: untitled ? words : draft.title,
+    texts: {
+      ...other.texts,
+      ...(offer?.box === true ? { insertionIn: draft.unit === 'mm' ? '16' : '5/8' } : {}),
+      ...texts,
+    },
+    choices: { ...draft.choices, ...offer?.choices },
+  };
+}
+
+/** An exercise of the library, opened. */
+export function opened(
+  shed: Schemas['Shed'],
+  exercise: Schemas['ExerciseInput'],
+  unit: DisplayUnit,
+  entry: Draft['entry'],
+): Draft {
+  const start = firstDraft(shed, unit);
+  const { definition, entered, variation } = exercise;
+  const bend = (definition?.bend ?? {}) as unknown as Record<string, unknown>;
+  const { kind, inputs, choices } = kindOf(typeof bend.kind === 'string' ? bend.kind : undefined);
+  const sameUnit = (entered?.unit ?? 'in') === unit;
+  const typed = sameUnit ? (entered?.texts ?? {}) : {};
+  const text = (name: string, of: 'length' | 'angle', value: unknown) =>
+    typed[name] ?? (typeof value === 'number' ? (of === 'angle' ? String(value) : exactText(value, unit)) : '');
+  const conduit = shed.conduits.find(({ label }) => label === exercise.conduitLabel);
+  const bender = bendersFor(shed, conduit?.id ?? '').find(({ label }) => label === exercise.benderLabel);
+  const known = bender !== undefined && sameFigures(bender.figures, definition?.bender ?? {});
+  return {
+    ...start,
+    title: exercise.title ?? '',
+    level: exercise.level ?? 'first',
+    tags: (exercise.tags ?? []).join(', '),
+    kind,
+    situation: definition?.place?.situation ?? '',
+    texts: {
+      ...Object.fromEntries(inputs.map((input) => [input.name, text(input.name, input.kind, bend[input.name])])),
+      insertionIn: text('insertionIn', 'length', definition?.place?.insertionIn),
+    },
+    choices: Object.fromEntries(
+      choices.flatMap(({ name }) => (typeof bend[name] === 'string' ? [[name, bend[name]]] : [])),
+    ),
+    method: definition?.method ?? 'chart',
+    divisionIn: definition?.tapeDivisionIn ?? start.divisionIn,
+    conduitId: known ? (conduit?.id ?? '') : '',
+    benderId: known ? bender.id : '',
+    brought: {
+      conduitLabel: exercise.conduitLabel ?? '',
+      benderLabel: exercise.benderLabel ?? '',
+      conduit: definition?.conduit ?? {},
+      bender: definition?.bender ?? {},
+    },
+    preset: exercise.tolerances?.preset ?? start.preset,
+    variation: {
+      seed: String(variation?.seed ?? 1),
+      ranges: Object.fromEntries(
+        (variation?.ranges ?? []).flatMap((range) => {
+          const input = inputs.find(({ name }) => name === range?.input);
+          const size = (value: number | null | undefined) =>
+            value == null ? '' : input?.kind === 'angle' ? String(value) : exactText(value, unit);
+          return range == null || input === undefined
+            ? []
+            : [[input.name, { from: size(range.from), to: size(range.to), step: size(range.step) }]];
+        }),
+      ),
+    },
+    entry,
+  };
+}
+
+function sameFigures(one: Schemas['BenderInput'], other: Schemas['BenderInput']): boolean {
+  return one.takeUpIn === other.takeUpIn && one.radiusIn === other.radiusIn;
+}
+
 /** The same draft for who prefers the other unit: what was typed as a length stays that length. */
 export function inUnit(draft: Draft, unit: DisplayUnit, sizes: Sizes): Draft {
   const texts = { ...draft.texts };
-  for (const { name, kind } of kindOf(draft.kind).inputs) {
+  for (const { name, kind } of inputsOf(draft)) {
     const size = sizes[name];
     if (kind === 'length' && size !== undefined) {
       texts[name] = exactText(size, unit);
@@ -79,7 +198,7 @@ export function inUnit(draft: Draft, unit: DisplayUnit, sizes: Sizes): Draft {
 }
 
 /** A length without rounding it to a tape: a fraction if it is one, else decimals. */
-function exactText(inches: number, unit: DisplayUnit): string {
+export function exactText(inches: number, unit: DisplayUnit): string {
   if (unit === 'mm') {
     return partsToText(millimetreParts(inches, 3));
   }
@@ -93,15 +212,28 @@ export function bendersFor(shed: Schemas['Shed'], conduitId: string): Schemas['B
   return shed.benders.filter((bender) => bender.conduitId === conduitId);
 }
 
-/** The question to the core, once everything that must be a size is one. */
-export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes): LayoutRequest | undefined {
+/** Conduit and bender of a draft, with what they are called. */
+export function toolingOf(shed: Schemas['Shed'], draft: Draft): Brought | undefined {
   const conduit = shed.conduits.find(({ id }) => id === draft.conduitId);
   const bender = shed.benders.find(({ id }) => id === draft.benderId);
+  return conduit === undefined || bender === undefined
+    ? draft.brought
+    : { conduitLabel: conduit.label, benderLabel: bender.label, conduit: conduit.figures, bender: bender.figures };
+}
+
+/** The inputs of a draft's kind, and how deep an end goes into its box where there is one. */
+export function inputsOf(draft: Draft): readonly InputField[] {
+  const { inputs } = kindOf(draft.kind);
+  return situationOf(draft.situation)?.box === true ? [...inputs, INSERTION] : inputs;
+}
+
+/** The question to the core, once everything that must be a size is one. */
+export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes): LayoutRequest | undefined {
+  const tooling = toolingOf(shed, draft);
   const { kind, inputs, choices } = kindOf(draft.kind);
-  const open = inputs.filter(({ name }) => sizes[name] === undefined);
+  const open = inputsOf(draft).filter(({ name }) => sizes[name] === undefined);
   if (
-    conduit === undefined ||
-    bender === undefined ||
+    tooling === undefined ||
     open.some(({ name, optional }) => optional !== true || (draft.texts[name] ?? '').trim() !== '')
   ) {
     return undefined;
@@ -111,13 +243,56 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
     ...Object.fromEntries(inputs.map(({ name }) => [name, sizes[name] ?? null])),
     ...Object.fromEntries(choices.map(({ name, options }) => [name, chosen(draft, name, options)])),
   };
-  return {
+  const request: LayoutRequest = {
     method: draft.method,
     tapeDivisionIn: draft.divisionIn,
-    conduit: conduit.figures,
-    bender: bender.figures,
+    conduit: tooling.conduit,
+    bender: tooling.bender,
     // Inputs and choices of a kind are those of its record in the interface; the table is held to it by a test.
     bend: bend as BendInput,
+  };
+  if (draft.situation === '') {
+    return request;
+  }
+  return {
+    ...request,
+    place: { situation: draft.situation, insertionIn: sizes.insertionIn ?? null },
+    ...(draft.situation === 'roundColumn' ? { obstacle: column(draft, sizes) } : {}),
+  };
+}
+
+/** A column stands half in its wall or in front of it; what has to be cleared is round. */
+function column(draft: Draft, sizes: Sizes): NonNullable<LayoutRequest['obstacle']> {
+  const { distanceIn = 0, widthIn = 0, heightIn = 0 } = sizes;
+  const centreIn = draft.choices.reference === 'centred' ? distanceIn : distanceIn + widthIn / 2;
+  return { shape: 'round', centreIn, diameterIn: heightIn };
+}
+
+/** The exercise as it is saved and given. */
+export function exerciseOf(
+  shed: Schemas['Shed'],
+  draft: Draft,
+  request: LayoutRequest,
+  variation: Schemas['VariationInput'] | undefined,
+): Schemas['ExerciseInput'] {
+  const tooling = toolingOf(shed, draft);
+  const texts = kindOf(draft.kind).inputs.flatMap(({ name }) => {
+    const text = (draft.texts[name] ?? '').trim();
+    return text === '' ? [] : [[name, text] as const];
+  });
+  return {
+    title: draft.title,
+    level: draft.level,
+    tags: draft.tags
+      .split(',')
+      .map((tag) => tag.trim())
+      .filter((tag) => tag !== ''),
+    conduitLabel: tooling?.conduitLabel ?? '',
+    benderLabel: tooling?.benderLabel ?? '',
+    definition: request,
+    entered: { unit: draft.unit, texts: Object.fromEntries(texts) },
+    tolerances: shed.tolerances.find(({ preset }) => preset === draft.preset) ?? null,
+    ...(variation === undefined ? {} : { variation }),
   };
 }
 

@@ -220,7 +220,8 @@ public final class ElevationSketch {
         sketch.line(Layer.DIMENSION, low, high);
         slash(low);
         slash(high);
-        boolean before = besidePiece && left;
+        // A short one has no room for its figure beside the next one's.
+        boolean before = besidePiece ? left : high.y() - low.y() < style.textSize() * 1.6;
         sketch.text(
                 Layer.LABEL,
                 new Point(x + (before ? -1 : 1) * style.textSize() * 0.5, (low.y() + high.y()) / 2),

@@ -76,11 +76,12 @@ public final class StripSketch {
     private void ring(Mark mark) {
         double x = mark.position().inches();
         double top = diameter();
-        boolean raised = mark.number() % 2 == 0;
-        double flag = top + textSize * (raised ? 2.4 : 1.1);
+        // Flags fly to the right: the higher the further left, so that none crosses another's line.
+        int under = layout.marks().size() - mark.number();
+        double flag = top + textSize * (1 + 1.35 * under);
         sketch.line(Layer.RING, new Point(x, 0), new Point(x, top));
         sketch.line(Layer.DIMENSION, new Point(x, top), new Point(x, flag + textSize * 0.4));
-        boolean last = x > layout.predicted().length().inches() * 0.75;
+        boolean last = x > layout.predicted().length().inches() * 0.75 && under == 0;
         String hook = mark.hookTowards() == HookSide.DATUM ? "hook to datum end" : "hook to far end";
         sketch.text(
                 Layer.LABEL,

@@ -74,12 +74,13 @@ public final class SvgWriter {
                                 number(-circle.centre().y()),
                                 number(circle.radius()));
             case Shape.Text text ->
-                "<text x=\"%s\" y=\"%s\" font-size=\"%s\" text-anchor=\"%s\" dominant-baseline=\"central\" stroke=\"none\" fill=\"#1d2327\">%s</text>"
+                "<text x=\"%s\" y=\"%s\" font-size=\"%s\" text-anchor=\"%s\" dominant-baseline=\"central\" stroke=\"#ffffff\" stroke-width=\"%s\" paint-order=\"stroke\" fill=\"#1d2327\">%s</text>"
                         .formatted(
                                 number(text.at().x()),
                                 number(-text.at().y()),
                                 number(text.size()),
                                 text.anchor().name().toLowerCase(Locale.ROOT),
+                                number(text.size() * 0.25),
                                 escaped(text.words()));
         };
     }

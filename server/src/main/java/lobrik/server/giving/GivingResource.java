@@ -73,7 +73,7 @@ class GivingResource {
             Givings.@Nullable Receivers giveTo,
             @Nullable Double stickIn) {}
 
-    record Preview(List<DealtView> dealt, ConduitView conduit) {}
+    record Preview(List<DealtView> dealt, SticksView conduit) {}
 
     /** One trainee's bend with its marks, what is cut for it, and how hard it is. */
     record DealtView(
@@ -86,7 +86,7 @@ class GivingResource {
             double hardness) {}
 
     /** The sticks that it uses up; cuts name the place of the trainee among the dealt. */
-    record ConduitView(
+    record SticksView(
             double stickIn, double kerfIn, int fewest, double usedIn, double offcutsIn, List<StickView> sticks) {}
 
     record StickView(List<CutView> cuts, double offcutIn) {}
@@ -201,8 +201,8 @@ class GivingResource {
                 dealt.hardness());
     }
 
-    private static ConduitView view(ConduitPlan plan) {
-        return new ConduitView(
+    private static SticksView view(ConduitPlan plan) {
+        return new SticksView(
                 plan.stick().inches(),
                 plan.kerf().inches(),
                 plan.fewest(),

@@ -191,6 +191,22 @@ final class Canvas {
             case MIDDLE -> Align.CENTRE;
             case END -> Align.RIGHT;
         };
+        float width = fonts.width(Typeface.FIGURES, size, text.words());
+        float start = x
+                + (float) (text.at().x() - extent.left()) * scale
+                - switch (align) {
+                    case LEFT -> 0;
+                    case CENTRE -> width / 2;
+                    case RIGHT -> width;
+                };
+        // Lines end before a figure instead of running through it.
+        content.setColorFill(Color.WHITE);
+        content.rectangle(
+                start - 1,
+                y + (float) (text.at().y() - extent.bottom()) * scale - size * 0.45f,
+                width + 2,
+                size * 0.9f);
+        content.fill();
         text(
                 Typeface.FIGURES,
                 size,

@@ -1,6 +1,7 @@
 package lobrik.server.sheet;
 
 import java.math.BigDecimal;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -28,12 +29,14 @@ final class SheetPage {
 
     private static final float MARGIN = 34;
     private static final float CODE = 84;
-    private static final float DRAWING = 172;
+    private static final float DRAWING = 190;
     private static final float STRIP = 62;
     private static final float GIVEN_ROW = 37;
     private static final float READING_ROW = 16;
     private static final float INSPECTION_ROW = 13;
     private static final float FIGURES = 10.5f;
+
+    private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
     private static final List<String> INSPECTION = List.of(
             "Lies flat",
@@ -69,7 +72,7 @@ final class SheetPage {
         drawing();
         given();
         // From the foot upwards what has its size; what is left between is room to work things out.
-        float foot = cautions(inspection(readings(MARGIN)));
+        float foot = readings(inspection(cautions(MARGIN - 8)));
         arithmetic(foot);
     }
 
@@ -106,7 +109,7 @@ final class SheetPage {
     }
 
     private static String terms(SheetContent.Whose whose) {
-        String due = whose.dueOn() == null ? "" : "Due " + whose.dueOn() + ".  ";
+        String due = whose.dueOn() == null ? "" : "Due " + DATE.format(whose.dueOn()) + ".  ";
         String tries =
                 whose.tries() == null ? "" : whose.tries() == 1 ? "One try.  " : "Up to " + whose.tries() + " tries.  ";
         return due + tries + "The code opens the measuring of this piece.";
@@ -128,7 +131,7 @@ final class SheetPage {
         scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
         float height = (float) extent.height() * scale;
         canvas.sketch(sketch, left + (width - (float) extent.width() * scale) / 2, y - height, scale);
-        y -= DRAWING + 8;
+        y -= height + 10;
     }
 
     private Sketch elevation(double textSize) {
@@ -157,7 +160,7 @@ final class SheetPage {
     }
 
     private void arithmetic(float foot) {
-        float stripTop = foot + STRIP;
+        float stripTop = foot + stripHeight();
         strip(foot);
         float boxes = answers ? 0 : markBoxes();
         canvas.text(
@@ -252,13 +255,18 @@ final class SheetPage {
                 + step.lever().text();
     }
 
+    /** With answers every ring has a flag of its own height. */
+    private float stripHeight() {
+        return STRIP + (answers ? (layout().marks().size() - 1) * 14 : 0);
+    }
+
     private void strip(float foot) {
         float width = right - left;
         double length = layout().predicted().length().inches();
         float scale = (float) (width / length);
         Sketch sketch = StripSketch.of(layout(), 9.5 / scale, answers);
         Sketch.Extent extent = sketch.extent();
-        float fitted = (float) Math.min(width / extent.width(), (STRIP - 6) / extent.height());
+        float fitted = (float) Math.min(width / extent.width(), (stripHeight() - 6) / extent.height());
         canvas.sketch(sketch, left, foot + 2, fitted);
     }
 
@@ -310,8 +318,8 @@ final class SheetPage {
 
     private float cautions(float foot) {
         String all = Stream.of(Caution.values()).map(Caution::text).collect(Collectors.joining("  "));
-        float height = 25;
-        canvas.text(Typeface.BOLD, 9, left, foot + height - 7, "Take care");
+        float height = 30;
+        canvas.text(Typeface.BOLD, 9, left, foot + height - 9, "Take care");
         canvas.column(Typeface.TEXT, 8.8f, left + 48, foot + height + 3, right - left - 48, all);
         return foot + height + 8;
     }

@@ -1,0 +1,38 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { api, body, type Problem, type Schemas } from '../api/client';
+import { useOpenAttempt } from '../api/queries';
+
+/** Where the code on a sheet leads: to measuring that trainee's piece of that exercise. */
+export function SheetLink() {
+  const { code = '' } = useParams();
+  const navigate = useNavigate();
+  const sheet = useQuery<Schemas['SheetView'], Problem>({
+    queryKey: ['sheet', code],
+    queryFn: () => body(api.GET('/api/sheets/{code}', { params: { path: { code } } })),
+    retry: false,
+  });
+  const { mutate, error, isIdle } = useOpenAttempt();
+  useEffect(() => {
+    if (sheet.data !== undefined && isIdle) {
+      const { traineeId, assignmentId } = sheet.data;
+      mutate(
+        { traineeId, assignmentId },
+        {
+          onSuccess: (attempt) => {
+            void navigate(`/measure/${attempt.id}`, { replace: true });
+          },
+        },
+      );
+    }
+  }, [sheet.data, isIdle, mutate, navigate]);
+  const problem = sheet.error ?? error;
+  return problem === null ? (
+    <p className="p-8 text-xl">Opening sheet {code}…</p>
+  ) : (
+    <p role="alert" className="p-8 text-xl">
+      ✕ {problem.message}
+    </p>
+  );
+}

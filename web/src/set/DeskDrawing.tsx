@@ -1,0 +1,151 @@
+import { type ReactNode, useState } from 'react';
+import type { Schemas } from '../api/client';
+import { type InputField, kindOf } from '../bends/kinds';
+import { Elevation } from '../drawing/Elevation';
+import { Turned } from '../drawing/Turned';
+import { featureName } from '../entry/features';
+import { Figure } from '../entry/Figure';
+import { type DisplayUnit, quantityText } from '../entry/figures';
+import { QuantityField } from '../entry/QuantityField';
+import { Choice } from '../frame/Header';
+import { useNarrow } from '../frame/narrow';
+import { useDisplayUnit } from '../frame/signedIn';
+import { cured, fieldsOf } from './deskFields';
+import type { Sizes } from './draft';
+import { Notices } from './Notices';
+import type { FieldProps } from './SetPanel';
+import type { Desk } from './useDesk';
+
+const VIEWS = [
+  { value: 'side', name: 'Side' },
+  { value: 'turned', name: 'In space' },
+] as const;
+
+const LARGER = [
+  { value: '1', name: '1×' },
+  { value: '5', name: '5×' },
+  { value: '20', name: '20×' },
+] as const;
+
+/** Room at the foot for what is wrong, so that it covers no dimension. */
+const NOTICE_ROOM_PX = 150;
+
+/** The piece in its place with its inputs; the marks' piece over the one that is wanted, its difference made larger. */
+export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }) {
+  const unit = useDisplayUnit();
+  const narrow = useNarrow();
+  const [view, setView] = useState<'side' | 'turned'>('side');
+  const [larger, setLarger] = useState<(typeof LARGER)[number]['value']>('1');
+  const { draft, plan, problem, change } = desk;
+  const bend = kindOf(draft.kind);
+  const onCure = (cure: Schemas['CureAnswer']) => {
+    change('cure', (before) => cured(before, cure));
+  };
+  const stub = draft.kind === 'stub90';
+  const notices = { plan, problem, onCure, corner: stub ? 'top' : 'bottom' } as const;
+  if (plan === undefined) {
+    return <Notices {...notices} spots={undefined} />;
+  }
+  const noticed = problem !== null || plan.warnings.length > 0;
+  const description = describe(bend.name, plan, unit);
+  return (
+    <>
+      {view === 'side' ? (
+        <Elevation
+          kind={draft.kind}
+          plan={plan}
+          outsideDiameter={diameter}
+          wanted={plan.wanted?.centreline}
+          dimensions={plan.dimensions}
+          exaggeration={Number(larger)}
+          footroom={noticed && !narrow ? NOTICE_ROOM_PX : 0}
+          description={description}
+          at={places(plan, bend.inputs, fieldsOf(desk), desk.sizes, narrow)}
+          notes={(spots) => <Notices {...notices} spots={spots} />}
+        />
+      ) : (
+        <>
+          <Turned
+            kind={draft.kind}
+            plan={plan}
+            outsideDiameter={diameter}
+            wanted={plan.wanted?.centreline}
+            exaggeration={Number(larger)}
+            description={description}
+          />
+          <Notices {...notices} spots={undefined} />
+        </>
+      )}
+      <div className={`absolute z-20 flex gap-2 ${stub ? 'right-2.5 bottom-2.5' : 'top-2.5 left-2.5'} max-sm:hidden`}>
+        <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+        {plan.wanted != null && (
+          <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />
+        )}
+      </div>
+    </>
+  );
+}
+
+/**
+ * What stands at each dimension of the drawing: the input it comes from, else what the marks will give. Several rings have
+ * their figures on the strip. On a phone the fields stand below, and the drawing has only room for figures.
+ */
+function places(
+  plan: Schemas['LayoutAnswer'],
+  inputs: readonly InputField[],
+  fields: ReadonlyMap<string, FieldProps>,
+  sizes: Sizes,
+  narrow: boolean,
+): Record<string, ReactNode> {
+  const bends = plan.marks.length;
+  const places: Record<string, ReactNode> = {};
+  for (const input of inputs) {
+    const field = fields.get(input.name);
+    const size = sizes[input.name];
+    if (input.at === undefined || field === undefined) {
+      continue;
+    }
+    places[input.at] = narrow ? (
+      <span className="bg-base-100/85 px-1 text-2xl">
+        {size === undefined ? field.label : <Figure value={size} unit={input.kind === 'angle' ? 'deg' : 'in'} />}
+      </span>
+    ) : (
+      <QuantityField {...field} place="drawing" />
+    );
+  }
+  for (const { id, unit, predicted } of plan.features) {
+    if (places[id] !== undefined && inputs.some(({ at, name }) => at === id && isPlaced(plan, name))) {
+      continue;
+    }
+    if (bends === 1 && id === 'mark1') {
+      places[id] = (
+        <span className="bg-base-100/80 text-lg whitespace-nowrap">
+          ring at <Figure value={predicted} unit={unit} className="text-[1.75rem]" />
+        </span>
+      );
+    } else if (bends === 1) {
+      places[id] = <Figure value={predicted} unit={unit} className="text-[1.9rem]" />;
+    } else if (!id.startsWith('mark') && id !== 'dogLeg' && id !== 'tailLift') {
+      places[id] = (
+        <span className="block bg-base-100/85 px-1 text-center leading-none whitespace-nowrap">
+          <span className="block text-sm">{featureName(id)}</span>
+          <Figure value={predicted} unit={unit} className="text-[1.6rem] max-sm:text-xl" />
+        </span>
+      );
+    }
+  }
+  return places;
+}
+
+/** Whether an input that may be left open has a size, and so a place. */
+function isPlaced(plan: Schemas['LayoutAnswer'], name: string): boolean {
+  return plan.dimensions.some(({ input }) => input === name);
+}
+
+function describe(name: string, plan: Schemas['LayoutAnswer'], unit: DisplayUnit): string {
+  const figures = plan.features.map(
+    ({ id, unit: of, target, predicted }) =>
+      `${featureName(id, plan.marks.length)}: asked ${quantityText(target, of, unit)}, the marks will give ${quantityText(predicted, of, unit, { lines: 32 })}`,
+  );
+  return `${name}. ${figures.join('. ')}.`;
+}

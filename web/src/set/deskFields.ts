@@ -1,0 +1,52 @@
+import type { Schemas } from '../api/client';
+import type { InputField } from '../bends/kinds';
+import { type DisplayUnit, quantityText } from '../entry/figures';
+import { type Draft, inputsOf } from './draft';
+import type { FieldProps } from './SetPanel';
+import type { Desk } from './useDesk';
+
+/** The inputs of what is on the desk, by name: as they stand on the drawing, and in the list. */
+export function fieldsOf(desk: Desk): ReadonlyMap<string, FieldProps> {
+  return new Map(inputsOf(desk.draft).map((input) => [input.name, fieldOf(input, desk)]));
+}
+
+function fieldOf(input: InputField, { draft, change, sizes, problems, problem }: Desk): FieldProps {
+  const size = sizes[input.name];
+  const onText = (text: string) => {
+    change(`texts.${input.name}`, (before) => ({ ...before, texts: { ...before.texts, [input.name]: text } }));
+  };
+  return {
+    label: input.label,
+    kind: input.kind,
+    text: draft.texts[input.name] ?? '',
+    onText,
+    problem: problems[input.name] ?? null,
+    doubtful: problem?.errors.some(({ pointer }) => pointer === `/bend/${input.name}`) === true,
+    comesTo: size,
+    onNudge: (steps) => {
+      if (size !== undefined) {
+        const step = input.kind === 'angle' ? 0.5 : draft.divisionIn;
+        onText(sizeText(Math.max(0, size + steps * step), input.kind, draft.unit));
+      }
+    },
+    optional: input.optional === true,
+  };
+}
+
+/** A size as somebody would type it. */
+function sizeText(size: number, kind: 'length' | 'angle', unit: DisplayUnit): string {
+  return kind === 'angle' ? String(size) : quantityText(size, 'in', unit, { lines: 32 });
+}
+
+/** The draft with a cure applied: an input's size, or one of the choices. */
+export function cured(draft: Draft, cure: Schemas['CureAnswer']): Draft {
+  const name = cure.pointer.split('/').at(-1) ?? '';
+  if (cure.pointer === '/method') {
+    return { ...draft, method: cure.option === 'exact' ? 'exact' : 'chart' };
+  }
+  if (cure.value != null) {
+    const text = sizeText(cure.value, cure.unit === 'deg' ? 'angle' : 'length', draft.unit);
+    return { ...draft, texts: { ...draft.texts, [name]: text } };
+  }
+  return cure.option == null ? draft : { ...draft, choices: { ...draft.choices, [name]: cure.option } };
+}

@@ -1,0 +1,117 @@
+import { useCallback, useEffect, useState } from 'react';
+import type { Problem, Schemas } from '../api/client';
+import { type LayoutAnswer, type LayoutRequest, useLayout, useQuantities } from '../api/queries';
+import { useDisplayUnit } from '../frame/signedIn';
+import { bendersFor, type Draft, inputsOf, inUnit, layoutRequest, type Sizes } from './draft';
+import { begin, changed, type History, redone, undone } from './history';
+import { useLastGood } from './useLastGood';
+
+/** What is on the desk, and what the core says of it. */
+export interface Desk {
+  draft: Draft;
+  /** Changes the draft; changes of the same thing in quick succession are one step back. */
+  change: (what: string, next: (before: Draft) => Draft) => void;
+  undo: () => void;
+  redo: () => void;
+  canUndo: boolean;
+  canRedo: boolean;
+  sizes: Sizes;
+  /** Why some inputs are no sizes. */
+  problems: Readonly<Record<string, Problem | null>>;
+  /** The question to the core; undefined while something in it is no size. */
+  request: LayoutRequest | undefined;
+  /** The last answer; while a new one is on its way, or cannot be had, the one before. */
+  plan: LayoutAnswer | undefined;
+  problem: Problem | null;
+  /** Whether the answer is to the question. */
+  isCurrent: boolean;
+}
+
+/** Keeps what is set, with its history, and has it laid out whenever it changes. */
+export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
+  const unit = useDisplayUnit();
+  const [history, setHistory] = useState<History<Draft>>(() => begin(first()));
+  const draft = history.present;
+  const change = useCallback(
+    (what: string, next: (before: Draft) => Draft) => {
+      setHistory((before) => changed(before, withFittingBender(shed, next(before.present)), what, Date.now()));
+    },
+    [shed],
+  );
+  const undo = useCallback(() => {
+    setHistory(undone);
+  }, []);
+  const redo = useCallback(() => {
+    setHistory(redone);
+  }, []);
+  useUndoKeys(undo, redo);
+  const { sizes, problems } = useSizes(draft);
+  const request = layoutRequest(shed, draft, sizes);
+  if (draft.unit !== unit && request !== undefined) {
+    setHistory(begin(inUnit(draft, unit, sizes)));
+  }
+  const layout = useLayout(request);
+  return {
+    draft,
+    change,
+    undo,
+    redo,
+    canUndo: history.past.length > 0,
+    canRedo: history.future.length > 0,
+    sizes,
+    problems,
+    request,
+    // Another kind of bend has nothing in common with the last drawing.
+    plan: useLastGood(layout.data, draft.kind),
+    problem: layout.error,
+    isCurrent: request !== undefined && layout.data !== undefined,
+  };
+}
+
+function withFittingBender(shed: Schemas['Shed'], draft: Draft): Draft {
+  if (draft.conduitId === '') {
+    return draft;
+  }
+  const fitting = bendersFor(shed, draft.conduitId);
+  return fitting.some(({ id }) => id === draft.benderId) ? draft : { ...draft, benderId: fitting[0]?.id ?? '' };
+}
+
+/** The usual keys, also while a field has the focus: a field's own undo knows nothing of cures and choices. */
+function useUndoKeys(undo: () => void, redo: () => void): void {
+  useEffect(() => {
+    const onKeyDown = (event: KeyboardEvent) => {
+      const key = event.key.toLowerCase();
+      if (!(event.ctrlKey || event.metaKey) || event.altKey || document.querySelector('dialog[open]') !== null) {
+        return;
+      }
+      if (key === 'z' || key === 'y') {
+        event.preventDefault();
+        if (key === 'y' || event.shiftKey) {
+          redo();
+        } else {
+          undo();
+        }
+      }
+    };
+    addEventListener('keydown', onKeyDown);
+    return () => {
+      removeEventListener('keydown', onKeyDown);
+    };
+  }, [undo, redo]);
+}
+
+/** What the inputs of the draft are as sizes, and why some are none. */
+function useSizes(draft: Draft): Pick<Desk, 'sizes' | 'problems'> {
+  const inputs = inputsOf(draft);
+  const read = useQuantities(
+    inputs.map(({ name, kind }) => ({
+      kind: kind === 'angle' ? 'angle' : 'distance',
+      text: draft.texts[name] ?? '',
+      bare: draft.unit,
+    })),
+  );
+  return {
+    sizes: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.data?.value])),
+    problems: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.error ?? null])),
+  };
+}
