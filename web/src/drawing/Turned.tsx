@@ -2,10 +2,11 @@ import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import type { Kind } from '../bends/kinds';
+import { Label } from './Dimension';
 import { boxAround, fit, path, type Point, type View } from './geometry';
 import type { Space } from './pose';
 import { Sized } from './Sized';
-import { type Gaze, ISOMETRIC, seen, turned } from './turn';
+import { type Gaze, ISOMETRIC, type Seen, seen, turned } from './turn';
 
 interface TurnedProps {
   kind: Kind;
@@ -95,7 +96,8 @@ function Drawing({
           </g>
         ))}
         <Shadow piece={piece} screen={screen} view={view} diameter={outsideDiameter} />
-        <Conduit piece={piece} look={look} view={view} diameter={outsideDiameter} />
+        <Conduit piece={piece} look={look} view={view} diameter={outsideDiameter} arcs={plan.marks.length} />
+        <Rings piece={piece} plan={plan} look={look} view={view} diameter={outsideDiameter} />
         {asked !== undefined && (
           <path
             d={path(screen(asked))}
@@ -107,7 +109,7 @@ function Drawing({
           />
         )}
       </svg>
-      <div className="absolute bottom-3 left-3 flex gap-1">
+      <div className="absolute top-2.5 left-2.5 flex gap-1">
         {(
           [
             ['Corner', ISOMETRIC],
@@ -273,32 +275,30 @@ function Shadow({
   );
 }
 
-/** Parts of the tube from the furthest to the nearest, each with its edges, its body and its sheen. */
+/** Straights and arcs of the tube from the furthest to the nearest, each with its edges, its body and its sheen. */
 function Conduit({
   piece,
   look,
   view,
   diameter,
+  arcs,
 }: {
   piece: readonly Space[];
-  look: (point: Space) => { x: number; y: number; near: number };
+  look: (point: Space) => Seen;
   view: View;
   diameter: number;
+  arcs: number;
 }) {
-  const fine = subdivided(piece, 2);
-  const parts = fine
-    .slice(1)
-    .map((to, i) => ({ from: look(fine[i] ?? to), to: look(to) }))
-    .sort((a, b) => a.from.near + a.to.near - b.from.near - b.to.near);
+  const parts = runs(piece.map(look), arcs).sort((a, b) => middle(a) - middle(b));
   const width = diameter * view.scale;
   return (
-    <g strokeLinecap="round" fill="none">
-      {parts.map(({ from, to }, i) => {
-        const line = path([view.toScreen(from), view.toScreen(to)]);
+    <g fill="none" strokeLinejoin="round">
+      {parts.map((part, i) => {
+        const line = path(part.map(view.toScreen));
         return (
           <g key={i}>
             <path d={line} stroke="var(--steel-edge)" strokeWidth={width} />
-            <path d={line} stroke="var(--steel-fill)" strokeWidth={Math.max(1, width - 3)} />
+            <path d={line} stroke="var(--steel-fill)" strokeWidth={Math.max(1, width - 3)} strokeLinecap="square" />
             <path d={line} stroke="var(--steel-sheen)" strokeWidth={width * 0.25} />
           </g>
         );
@@ -307,17 +307,72 @@ function Conduit({
   );
 }
 
-/** The same line in parts no longer than this, so that near parts hide far ones. */
-function subdivided(line: readonly Space[], longest: number): Space[] {
-  return line.flatMap((point, i) => {
-    const before = line[i - 1];
-    if (before === undefined) {
-      return [point];
-    }
-    const length = Math.hypot(...point.map((value, axis) => value - (before[axis] ?? 0)));
-    const parts = Math.max(1, Math.ceil(length / longest));
-    return Array.from({ length: parts }, (_, part) =>
-      point.map((value, axis) => (before[axis] ?? 0) + ((value - (before[axis] ?? 0)) * (part + 1)) / parts),
+/** A centreline of two ends and, between them, equally many points for every arc, in its straights and arcs. */
+function runs(points: readonly Seen[], arcs: number): Seen[][] {
+  const perArc = (points.length - 2) / arcs;
+  const parts: Seen[][] = [];
+  for (let i = 0; i < arcs; i++) {
+    const start = 1 + i * perArc;
+    parts.push(points.slice(start - 1, start + 1), points.slice(start, start + perArc));
+  }
+  return [...parts, points.slice(-2)];
+}
+
+function middle(part: readonly Seen[]): number {
+  return part.reduce((sum, { near }) => sum + near, 0) / part.length;
+}
+
+/** The rings, each a line across the tube with its number. */
+function Rings({
+  piece,
+  plan,
+  look,
+  view,
+  diameter,
+}: {
+  piece: readonly Space[];
+  plan: LayoutAnswer;
+  look: (point: Space) => Seen;
+  view: View;
+  diameter: number;
+}) {
+  const lengths = lengthsAlong(piece);
+  return plan.marks.map(({ number, positionIn }) => {
+    const i = Math.max(
+      1,
+      lengths.findIndex((length) => length >= positionIn),
     );
+    const [before, after] = [lengths[i - 1] ?? 0, lengths[i] ?? 1];
+    const part = (positionIn - before) / (after - before || 1);
+    const [from, to] = [look(piece[i - 1] ?? [0, 0, 0]), look(piece[i] ?? [0, 0, 0])];
+    const at = view.toScreen({ x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part });
+    const size = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+    const half = diameter * view.scale * 0.7;
+    const across = { x: ((to.y - from.y) / size) * half, y: ((to.x - from.x) / size) * half };
+    return (
+      <g key={number}>
+        <line
+          x1={at.x - across.x}
+          y1={at.y - across.y}
+          x2={at.x + across.x}
+          y2={at.y + across.y}
+          stroke="var(--color-base-content)"
+          className="line-bold"
+        />
+        <Label at={{ x: at.x + across.x, y: at.y + across.y + 12 }} size={15}>
+          {number}
+        </Label>
+      </g>
+    );
+  });
+}
+
+/** How much conduit there is up to each point. */
+function lengthsAlong(line: readonly Space[]): number[] {
+  let sum = 0;
+  return line.map((point, i) => {
+    const before = line[i - 1] ?? point;
+    sum += Math.hypot(...point.map((value, axis) => value - (before[axis] ?? 0)));
+    return sum;
   });
 }

@@ -70,16 +70,31 @@ export function QuantityField({
   const large = place === 'drawing';
   const sum = / [-−–+] /.test(text);
   return (
-    <div className={large ? 'w-[8.4rem] max-sm:w-[6.6rem]' : 'w-full'}>
+    <div
+      className={large ? (sum ? 'w-[13rem]' : 'w-[8.4rem] max-sm:w-[6.6rem]') : sum ? 'col-span-full w-full' : 'w-full'}
+    >
       <div className={large ? '' : 'grid gap-0.5'}>
-        <label
-          htmlFor={id}
-          className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100/85 px-1 text-center' : ''}`}
-        >
-          {label}
-          {optional && !large && <span className="sr-only"> (may stay open)</span>}
-          {asked}
-        </label>
+        <div className="flex items-end justify-between gap-1">
+          <label
+            htmlFor={id}
+            className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100/85 px-1 text-center' : ''}`}
+          >
+            {label}
+            {optional && !large && <span className="sr-only"> (may stay open)</span>}
+            {asked}
+          </label>
+          {onTakeOff !== undefined && !large && (
+            <button
+              type="button"
+              aria-label={`${label} from two readings`}
+              title="From two readings"
+              className="-my-1 grid size-6 shrink-0 place-items-center"
+              onClick={onTakeOff}
+            >
+              <Ruler size={16} />
+            </button>
+          )}
+        </div>
         <div
           className={`flex items-baseline rounded-field border-2 bg-base-100 px-2 focus-within:outline-3 focus-within:outline-info ${
             marked ? 'border-error' : 'border-base-content/60'
@@ -104,23 +119,12 @@ export function QuantityField({
             aria-invalid={marked}
             aria-describedby={bad ? `${id}-problem` : undefined}
             className={`figures w-full min-w-0 self-center border-0 bg-transparent text-center outline-none ${
-              sum ? 'text-sm' : large ? 'text-[1.72rem]' : 'text-xl'
+              sum ? 'text-lg' : large ? 'text-[1.72rem]' : 'text-xl'
             }`}
           />
           <span className="self-center pl-1 text-sm opacity-80" aria-hidden="true">
             {unit}
           </span>
-          {onTakeOff !== undefined && !large && (
-            <button
-              type="button"
-              aria-label={`${label} from two readings`}
-              title="From two readings"
-              className="-mr-1 grid size-8 shrink-0 place-items-center self-center"
-              onClick={onTakeOff}
-            >
-              <Ruler size={16} />
-            </button>
-          )}
         </div>
         {sum && comesTo !== undefined && (
           <p className={`leading-tight ${large ? 'mx-auto w-fit bg-base-100/85 px-1 text-xl' : 'text-base'}`}>

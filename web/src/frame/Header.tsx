@@ -5,7 +5,7 @@ export function Header({ title, about, children }: { title: string; about?: Reac
   return (
     <header className="flex min-h-14 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-base-300 px-4 py-1.5 max-sm:px-3">
       <h1 className="text-[1.6rem] leading-none font-semibold">{title}</h1>
-      {about !== undefined && <p className="min-w-0 text-lg leading-tight max-sm:text-base">{about}</p>}
+      {about !== undefined && <div className="min-w-0 text-lg leading-tight max-sm:text-base">{about}</div>}
       <div className="ml-auto flex flex-wrap items-center gap-2">{children}</div>
     </header>
   );

@@ -344,4 +344,5 @@ function GivenOut() {
 }
 
 const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2';
-const BUTTON = 'min-h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-3 disabled:opacity-50';
+const BUTTON =
+  'min-h-11 whitespace-nowrap rounded-field border-2 border-base-content/60 bg-base-100 px-3 disabled:opacity-50';

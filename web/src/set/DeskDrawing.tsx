@@ -76,7 +76,7 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
           <Notices {...notices} spots={undefined} />
         </>
       )}
-      <div className={`absolute z-20 flex gap-2 ${stub ? 'right-2.5 bottom-2.5' : 'top-2.5 left-2.5'} max-sm:hidden`}>
+      <div className={`absolute z-20 flex gap-2 ${stub ? 'right-2.5' : 'left-2.5'} bottom-2.5 max-sm:hidden`}>
         <Choice label="View" options={VIEWS} value={view} onChange={setView} />
         {plan.wanted != null && (
           <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />

@@ -128,7 +128,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
         {varied === 'varied' && <VariationFields desk={desk} />}
         <button
           type="button"
-          className="btn h-12 text-lg btn-neutral"
+          className="btn sticky bottom-0 z-10 h-12 shrink-0 text-lg btn-neutral"
           disabled={!ready || give.isPending || draft.title.trim() === '' || preview.error !== null}
           onClick={() => {
             if (request !== undefined && giveTo !== undefined) {

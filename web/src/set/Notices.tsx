@@ -27,6 +27,8 @@ interface Note {
 
 const CARD = 320;
 const GAP = 10;
+/** Room for the choice of view in the other corner. */
+const VIEWS = 340;
 
 /** What is wrong or doubtful, at its place on the drawing, with a button for each change that takes it away. */
 export function Notices({ plan, problem, onCure, corner, spots }: NoticesProps) {
@@ -41,7 +43,7 @@ export function Notices({ plan, problem, onCure, corner, spots }: NoticesProps) 
     : spread(
         notes.map(({ at }) => at?.x ?? width - CARD / 2),
         CARD + GAP,
-        CARD / 2 + GAP,
+        CARD / 2 + (width > VIEWS + CARD * 2 ? VIEWS : GAP),
         width - CARD / 2 - GAP,
       );
   return (

@@ -101,7 +101,7 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           }}
         />
       )}
-      <div className="grid grid-cols-2 items-start gap-x-2 gap-y-1.5">
+      <div className={`grid items-start gap-x-2 gap-y-1.5 ${inputs.length > 4 ? 'grid-cols-3' : 'grid-cols-2'}`}>
         {inputs.map(({ name, kind }) => {
           const field = fields.get(name);
           return field === undefined ? null : (

@@ -9,6 +9,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.charset.StandardCharsets;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -69,6 +70,32 @@ public final class Client {
     /** Any method, for tests that go through all endpoints. */
     public Answer call(String method, String path, String body) {
         return send(request(path).method(method, BodyPublishers.ofString(body)));
+    }
+
+    /** A file as bytes; fails if it is not there. */
+    public byte[] file(String path) {
+        return bytes(request(path).GET());
+    }
+
+    /** A file that is made from what is sent. */
+    public byte[] file(String path, String body) {
+        return bytes(request(path).POST(BodyPublishers.ofString(body)));
+    }
+
+    private byte[] bytes(HttpRequest.Builder request) {
+        try {
+            HttpResponse<byte[]> response = http.send(request.build(), BodyHandlers.ofByteArray());
+            if (response.statusCode() != 200) {
+                throw new IllegalStateException(
+                        response.statusCode() + ": " + new String(response.body(), StandardCharsets.UTF_8));
+            }
+            return response.body();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     private HttpRequest.Builder request(String path) {

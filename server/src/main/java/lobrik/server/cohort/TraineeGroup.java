@@ -10,9 +10,11 @@ import jakarta.persistence.JoinColumn;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** Some trainees of a cohort who are often given the same. */
 @Entity
+@DynamicUpdate // The application may only update what can change.
 public class TraineeGroup {
 
     @Id

@@ -4,10 +4,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
 /** An exercise of the library through its versions. */
 @Entity
+@DynamicUpdate // The application may only update what can change.
 public class LibraryEntry {
 
     @Id

@@ -33,8 +33,13 @@ enum Typeface {
 
         /** A text in a size, in points. */
         Phrase phrase(Typeface face, float size, String text) {
+            BaseFont own = font(face.file);
+            // The font of every letter is large: it is only opened for a text that needs it.
+            if (text.chars().allMatch(own::charExists)) {
+                return new Phrase(text, new Font(own, size));
+            }
             FontSelector selector = new FontSelector();
-            selector.addFont(new Font(font(face.file), size));
+            selector.addFont(new Font(own, size));
             selector.addFont(new Font(font(EVERY_LETTER), size * 0.92f));
             return selector.process(text);
         }
