@@ -91,10 +91,11 @@ export function useWhy(request: LayoutRequest | undefined) {
 }
 
 /** Situations, cards and presets that a school chooses from. */
-export function useTables() {
+export function useTables(measuredIn?: number) {
   return useQuery<Schemas['TablesAnswer'], Problem>({
-    queryKey: ['tables'],
-    queryFn: () => body(api.GET('/api/calc/tables')),
+    queryKey: ['tables', measuredIn],
+    queryFn: () =>
+      body(api.GET('/api/calc/tables', { params: { query: measuredIn === undefined ? {} : { measuredIn } } })),
     staleTime: Infinity,
   });
 }

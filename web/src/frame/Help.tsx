@@ -4,6 +4,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Alt 1 … 4', 'Floor, Set, Measure, Progress'],
   ['Enter', 'Keep a reading and go on to the next'],
   ['↑ ↓', 'In a field: one division up or down'],
+  ['Ctrl Z, Ctrl Shift Z', 'On the desk: take the last change back, bring it again'],
   ['?', 'This help (outside a field)'],
   ['Esc', 'Close this'],
 ];
@@ -20,7 +21,7 @@ export function Help({ open, onClose }: { open: boolean; onClose: () => void }) 
     <dialog ref={dialog} className="modal" onClose={onClose} aria-label="Help">
       <div className="modal-box bg-base-100 text-base">
         <h2 className="text-2xl">Keys</h2>
-        <dl className="mt-2 grid grid-cols-[7rem_1fr] gap-y-1">
+        <dl className="mt-2 grid grid-cols-[9rem_1fr] gap-y-1">
           {KEYS.map(([key, what]) => (
             <div key={key} className="contents">
               <dt className="figures">{key}</dt>
@@ -31,7 +32,8 @@ export function Help({ open, onClose }: { open: boolean; onClose: () => void }) 
         <h2 className="mt-4 text-2xl">Lengths</h2>
         <p>
           Write <b>14 3/8</b>, <b>14-3/8</b>, <b>14.375</b>, <b>1&apos; 2 3/8&quot;</b>, <b>365mm</b> or <b>36.5 cm</b>.
-          A bare number is in the unit chosen at the foot of the rail; a fraction is always of an inch.
+          A bare number is in the unit chosen at the foot of the rail; a fraction is always of an inch. On the desk a
+          length may be two readings of a tape: <b>71 1/4 − 40 5/8 − 1/8</b>.
         </p>
         <form method="dialog" className="mt-4">
           <button className="btn btn-neutral">Close</button>

@@ -28,7 +28,7 @@ interface GiveDeskProps {
 /** Gives what is on the desk to a cohort, a group or a trainee; shows before what each gets and what it takes. */
 export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   const client = useQueryClient();
-  const { draft, request, isCurrent, problem, change } = desk;
+  const { draft, request, isCurrent, problem, saved } = desk;
   const { cohorts, cohort } = useCohort();
   const [chosen, setChosen] = useState(preferredTrainee === undefined ? undefined : `trainee:${preferredTrainee}`);
   const [dueOn, setDueOn] = useState('');
@@ -49,7 +49,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
     mutationFn: (giving) => body(api.PUT('/api/givings/{id}', { params: { path: { id } }, body: giving })),
     onSuccess: (given) => {
       setId(crypto.randomUUID());
-      change('entry', (before) => ({ ...before, entry: { id: given.libraryId, version: given.version } }));
+      saved({ id: given.libraryId, version: given.version });
       for (const queryKey of [['floor'], ['givings'], ['library']]) {
         void client.invalidateQueries({ queryKey });
       }

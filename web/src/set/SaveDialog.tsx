@@ -14,7 +14,7 @@ const LEVELS = [
 
 /** Saves what is on the desk in the library. */
 export function SaveDialog({ shed, desk, onClose }: { shed: Schemas['Shed']; desk: Desk; onClose: () => void }) {
-  const { draft, change, request } = desk;
+  const { draft, change, saved, request } = desk;
   const client = useQueryClient();
   const [asNew, setAsNew] = useState(false);
   const { variation } = useVariation(draft);
@@ -27,7 +27,7 @@ export function SaveDialog({ shed, desk, onClose }: { shed: Schemas['Shed']; des
         }),
       ),
     onSuccess: (entry) => {
-      change('entry', (before) => ({ ...before, entry: { id: entry.id, version: entry.version } }));
+      saved({ id: entry.id, version: entry.version });
       void client.invalidateQueries({ queryKey: ['library'] });
     },
   });

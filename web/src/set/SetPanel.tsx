@@ -1,10 +1,11 @@
 import { type ComponentProps, useState } from 'react';
 import type { Schemas } from '../api/client';
+import { useTables } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { Alongside } from './Alongside';
-import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf } from './draft';
+import { bendersFor, chosen, DIVISIONS, type Draft, exactText, inputsOf } from './draft';
 import { FilesMenu } from './FilesMenu';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
@@ -132,6 +133,15 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
             }}
           />
         ))}
+        {inputs.some(({ name }) => name === 'clearanceIn') && (
+          <UsualClearance
+            measuredIn={desk.sizes.heightIn ?? desk.sizes.riseIn}
+            unit={draft.unit}
+            onTake={(clearanceIn) => {
+              change({ texts: { ...draft.texts, clearanceIn } });
+            }}
+          />
+        )}
         <Select
           label="Method"
           options={METHODS}
@@ -188,6 +198,42 @@ function brought(draft: Draft, label: 'conduitLabel' | 'benderLabel'): { value: 
   return draft.brought === undefined || draft.conduitId !== ''
     ? []
     : [{ value: '', name: `${draft.brought[label]} (its own)` }];
+}
+
+const CLEARANCES = {
+  none: 'None',
+  finger: 'A finger’s width',
+  inch: 'One inch',
+  wholeInch: 'Up to the whole inch',
+} as const;
+
+/** What schools usually add to a measured height or rise. */
+function UsualClearance({
+  measuredIn,
+  unit,
+  onTake,
+}: {
+  measuredIn: number | undefined;
+  unit: Draft['unit'];
+  onTake: (text: string) => void;
+}) {
+  const tables = useTables(measuredIn);
+  return (
+    <Select
+      label="Usual clearance"
+      value=""
+      onChange={(name) => {
+        const size = tables.data?.clearances.find((each) => each.name === name)?.clearanceIn;
+        if (size != null) {
+          onTake(exactText(size, unit));
+        }
+      }}
+      options={[
+        { value: '', name: 'Take one' },
+        ...(tables.data?.clearances ?? []).map(({ name }) => ({ value: name, name: CLEARANCES[name] })),
+      ]}
+    />
+  );
 }
 
 const METHODS = [

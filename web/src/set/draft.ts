@@ -97,6 +97,8 @@ export function withKind(draft: Draft, kind: Kind): Draft {
     kind,
     situation: '',
     variation: { ...draft.variation, ranges: {} },
+    // Another bend is another exercise, not a new version of this one.
+    entry: kind === draft.kind ? draft.entry : { id: crypto.randomUUID(), version: undefined },
     title: draft.title === '' || draft.title === kindOf(draft.kind).name ? name : draft.title,
     texts: { ...draft.texts, ...firsts, ...kept },
   };

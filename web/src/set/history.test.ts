@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { begin, changed, redone, undone } from './history';
+import { amended, begin, changed, redone, undone } from './history';
 
 describe('undo and redo', () => {
   const typed = ['1', '17', '17 5', '17 5/8'].reduce(
@@ -26,6 +26,12 @@ describe('undo and redo', () => {
     expect(redone(back).future).toEqual([]);
     const elsewhere = changed(back, '21', 'legIn', 9000);
     expect(redone(elsewhere).present).toBe('21');
+  });
+
+  it('keeps what is no step out of the past', () => {
+    const saved = amended(typed, 'saved');
+    expect(saved.present).toBe('saved');
+    expect(undone(saved).present).toBe('20');
   });
 
   it('does nothing at either end, and nothing for no change', () => {

@@ -36,6 +36,11 @@ export function changed<T>(history: History<T>, next: T, what: string, at: numbe
   };
 }
 
+/** A change that is no step of its own: nobody wants to take it back. */
+export function amended<T>(history: History<T>, next: T): History<T> {
+  return { ...history, present: next };
+}
+
 export function undone<T>(history: History<T>): History<T> {
   const before = history.past.at(-1);
   return before === undefined

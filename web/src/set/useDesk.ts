@@ -3,7 +3,7 @@ import type { Problem, Schemas } from '../api/client';
 import { type LayoutAnswer, type LayoutRequest, useLayout, useQuantities } from '../api/queries';
 import { useDisplayUnit } from '../frame/signedIn';
 import { bendersFor, type Draft, inputsOf, inUnit, layoutRequest, type Sizes } from './draft';
-import { begin, changed, type History, redone, undone } from './history';
+import { amended, begin, changed, type History, redone, undone } from './history';
 import { useLastGood } from './useLastGood';
 
 /** What is on the desk, and what the core says of it. */
@@ -11,6 +11,8 @@ export interface Desk {
   draft: Draft;
   /** Changes the draft; changes of the same thing in quick succession are one step back. */
   change: (what: string, next: (before: Draft) => Draft) => void;
+  /** Notes that it was saved: no step that could be taken back. */
+  saved: (entry: Draft['entry']) => void;
   undo: () => void;
   redo: () => void;
   canUndo: boolean;
@@ -38,11 +40,14 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     },
     [shed],
   );
+  const saved = useCallback((entry: Draft['entry']) => {
+    setHistory((before) => amended(before, { ...before.present, entry }));
+  }, []);
   const undo = useCallback(() => {
-    setHistory(undone);
+    setHistory((before) => knowingItsVersion(undone(before), before.present));
   }, []);
   const redo = useCallback(() => {
-    setHistory(redone);
+    setHistory((before) => knowingItsVersion(redone(before), before.present));
   }, []);
   useUndoKeys(undo, redo);
   const { sizes, problems } = useSizes(draft);
@@ -54,6 +59,7 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
   return {
     draft,
     change,
+    saved,
     undo,
     redo,
     canUndo: history.past.length > 0,
@@ -66,6 +72,11 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     problem: layout.error,
     isCurrent: request !== undefined && layout.data !== undefined,
   };
+}
+
+/** What was saved stays saved, also when the desk goes back to how it was before. */
+function knowingItsVersion(history: History<Draft>, { entry }: Draft): History<Draft> {
+  return history.present.entry.id === entry.id ? amended(history, { ...history.present, entry }) : history;
 }
 
 function withFittingBender(shed: Schemas['Shed'], draft: Draft): Draft {

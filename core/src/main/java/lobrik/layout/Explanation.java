@@ -36,7 +36,7 @@ public record Explanation(
         /** With a length or an angle. */
         record Of(String before, String name, Quantity value) implements Term {}
 
-        /** With a pure number, such as a multiplier. */
+        /** With a pure number, such as a multiplier; without a name only its sign is written. */
         record Factor(String before, String name, double value) implements Term {}
     }
 }

@@ -144,9 +144,9 @@ public final class Why {
 
     private void rolling(RollingOffset rolling) {
         all.add(new Sum()
-                .and("√ of", "rise squared", rolling.rise())
-                .and("² +", "roll squared", rolling.roll())
-                .by("²", "", 1)
+                .and("√(", "rise", rolling.rise())
+                .and("² +", "roll", rolling.roll())
+                .by("²)", "", 1)
                 .gives(
                         "trueOffset",
                         "true offset",

@@ -44,13 +44,14 @@ class EveryBendTest {
     void bend_isSetGivenMeasuredAndJudged(String kind, String name, int rings, int readings, School.Room room) {
         Page page = setDesk(room, errors, kind);
         assertThat(page.getByLabel("Title")).hasValue(name);
-        assertThat(page.getByTestId("strip").getByRole(AriaRole.IMG))
+        assertThat(page.getByTestId("strip").getByRole(AriaRole.GROUP))
                 .hasAttribute("aria-label", Pattern.compile(".*Ring " + rings + " at.*"));
         page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
         assertThat(page.getByLabel("Order of bending").getByRole(AriaRole.LISTITEM))
                 .hasCount(rings);
         String title = name + " of this test";
         page.getByLabel("Title").fill(title);
+        page.getByText("Give out", new Page.GetByTextOptions().setExact(true)).click();
         page.getByLabel("Give to").selectOption("Ulf Brackenby");
         page.getByRole(
                         AriaRole.BUTTON,

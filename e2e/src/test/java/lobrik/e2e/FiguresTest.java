@@ -40,14 +40,81 @@ class FiguresTest {
             }
             page.getByText("See the verdict").waitFor();
         }
+        report("readings, key to deviation on the drawing", milliseconds);
+    }
+
+    /** From a key in the leg's field to the frame in which strip and elevation show the new ring. */
+    private static final String NUDGE_AND_WAIT = """
+            ring => new Promise(done => {
+              const field = document.querySelector('[data-place=leg] input');
+              const strip = document.querySelector('[data-testid=strip] svg');
+              const before = strip.getAttribute('aria-label');
+              const began = performance.now();
+              const look = () => strip.getAttribute('aria-label') !== before
+                ? requestAnimationFrame(() => done(performance.now() - began))
+                : requestAnimationFrame(look);
+              field.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+              look();
+            })""";
+
+    @Test
+    void drawings_followAKey_afterSoLong(School.Room room) {
+        Page page = room.signedIn("runa", new ArrayList<>());
+        page.navigate(room.lobrik().base() + "/set");
+        page.locator("[data-place=leg] input").waitFor();
+        List<Double> milliseconds = new ArrayList<>();
+        for (int key = 0; key < 60; key++) {
+            milliseconds.add(((Number) page.evaluate(NUDGE_AND_WAIT)).doubleValue());
+        }
+        report("keys on the desk, key to both drawings", milliseconds);
+    }
+
+    @Test
+    void classOfThirty_isPrinted_afterSoLong(School.Room room) {
+        Page page = room.signedIn("runa", new ArrayList<>());
+        page.evaluate(CLASS_OF_THIRTY);
+        page.navigate(room.lobrik().base() + "/set");
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
+        page.getByText("Give out").click();
+        page.getByLabel("Give to").selectOption("All of thirty");
+        page.getByText("Give", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Given to 30 trainees").waitFor();
+        List<Double> milliseconds = new ArrayList<>();
+        for (int i = 0; i < 5; i++) {
+            long began = System.nanoTime();
+            page.getByText("Print the sheets").click();
+            page.waitForResponse(
+                    response -> response.url().contains("/api/prints/")
+                            && response.text().contains("\"finished\":true"),
+                    () -> {});
+            milliseconds.add((System.nanoTime() - began) / 1e6);
+        }
+        report("classes of 30 with a four-point saddle, press to the file being ready", milliseconds);
+        System.out.printf(
+                "the first of them, in a server that had printed nothing: %.0f ms%n", milliseconds.getFirst());
+    }
+
+    private static final String CLASS_OF_THIRTY = """
+            async () => {
+              const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)[1];
+              const trainees = Array.from({ length: 30 }, (_, i) => 'Trainee ' + (i + 1));
+              await fetch('/api/cohorts/' + crypto.randomUUID(), {
+                method: 'PUT',
+                headers: { 'content-type': 'application/json', 'X-XSRF-TOKEN': token },
+                body: JSON.stringify({ name: 'Thirty', trainees }),
+              });
+            }""";
+
+    private static void report(String what, List<Double> milliseconds) {
         double[] sorted =
                 milliseconds.stream().mapToDouble(Double::doubleValue).sorted().toArray();
+        assertThat(Arrays.stream(sorted).allMatch(Double::isFinite)).isTrue();
         System.out.printf(
-                "%d readings, key to deviation on the drawing: median %.0f ms, 95th percentile %.0f ms, slowest %.0f ms%n",
+                "%d %s: median %.0f ms, 95th percentile %.0f ms, slowest %.0f ms%n",
                 sorted.length,
+                what,
                 sorted[sorted.length / 2],
                 sorted[(int) (sorted.length * 0.95)],
                 sorted[sorted.length - 1]);
-        assertThat(Arrays.stream(sorted).allMatch(Double::isFinite)).isTrue();
     }
 }

@@ -2,12 +2,18 @@ package lobrik.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import javax.imageio.ImageIO;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -29,13 +35,16 @@ class PicturesTest {
         page.getByText("Kezia Mallow").waitFor();
         take(page, "floor");
         String floor = page.url();
-        page.navigate(room.lobrik().base() + "/set");
-        page.getByLabel("Ring 1 at").waitFor();
-        take(page, "set");
+        desk(page, room.lobrik().base(), "");
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("stub90");
         page.getByTestId("elevation").getByLabel("Leg", exact()).fill("7");
         page.getByText("the shoe holds").waitFor();
         take(page, "set-warning");
-        bends(page);
+        inSpace(page);
+        giving(page);
+        page.navigate(room.lobrik().base() + "/set/library");
+        page.getByText("Down behind the plinth").waitFor();
+        take(page, "library");
         page.navigate(floor);
         page.getByLabel("not passed").first().click();
         page.getByTestId("score").waitFor();
@@ -57,6 +66,8 @@ class PicturesTest {
         take(page, "progress");
 
         Page dim = room.signedIn("dessa", room.screen(1280, 800, "shed", new ArrayList<>()));
+        desk(dim, room.lobrik().base(), "-shed");
+        dim.navigate(room.lobrik().base() + "/floor");
         dim.getByRole(AriaRole.MAIN).getByLabel("Verdict:").first().click();
         dim.getByTestId("score").waitFor();
         take(dim, "verdict-shed");
@@ -71,24 +82,65 @@ class PicturesTest {
         }
     }
 
-    /** The setting desk with bends of several rings. */
-    private static void bends(Page page) {
-        Locator kind = page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true));
-        kind.selectOption("saddle4");
-        page.getByTestId("elevation").getByText("Angle 4").waitFor();
+    /** The desk for a stub and for both saddles. */
+    private static void desk(Page page, String base, String theme) {
+        page.navigate(base + "/set");
+        page.getByLabel("Ring 1 at").waitFor();
+        situation(page, "Up from a box");
+        take(page, "set" + theme);
+        situation(page, "Over a pipe");
+        page.getByText("Why", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Height to bend").waitFor();
+        take(page, "set-saddle3" + theme);
+        situation(page, "Over a duct");
         page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
-        take(page, "set-saddle");
-        kind.selectOption("rollingOffset");
-        page.getByTestId("elevation").getByText("from above").waitFor();
+        page.getByText("20×").click();
+        take(page, "set-saddle4" + theme);
+        page.getByText("1×").click();
+    }
+
+    private static void situation(Page page, String name) {
+        page.locator("header button").first().click();
+        page.getByRole(AriaRole.DIALOG)
+                .getByText(name, new Locator.GetByTextOptions().setExact(true))
+                .click();
+        page.getByRole(AriaRole.DIALOG).waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
+        page.getByTestId("elevation").waitFor();
+        page.waitForTimeout(400);
+    }
+
+    private static void inSpace(Page page) {
+        situation(page, "Up and across to a box");
         page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
-        take(page, "set-rolling");
-        kind.selectOption("offset");
-        page.getByText("Inputs", new Page.GetByTextOptions().setExact(true)).click();
-        page.getByTestId("elevation").getByLabel("Rise", exact()).waitFor();
-        page.getByTestId("strip").waitFor();
-        page.getByTestId("elevation").getByLabel("Rise", exact()).fill("2 1/4");
-        page.getByText("of straight conduit between them").waitFor();
-        take(page, "set-cure");
+        page.getByText("In space").click();
+        page.getByTestId("turned").waitFor();
+        take(page, "set-space");
+        page.getByText("Side", new Page.GetByTextOptions().setExact(true))
+                .last()
+                .click();
+    }
+
+    /** Variants for the class, and the first of their sheets. */
+    private static void giving(Page page) throws IOException {
+        situation(page, "Over a pipe");
+        page.getByText("Give out").click();
+        page.getByText("A variant each").click();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Centre"))
+                .check();
+        page.getByText("What each gets").waitFor();
+        page.waitForTimeout(400);
+        take(page, "give");
+        page.getByText("Give", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Given to").waitFor();
+        page.getByText("Print the sheets").click();
+        Download sheets =
+                page.waitForDownload(() -> page.getByText("sheets (PDF)").click());
+        try (PDDocument pdf = Loader.loadPDF(sheets.path().toFile())) {
+            ImageIO.write(
+                    new PDFRenderer(pdf).renderImageWithDPI(0, 96),
+                    "png",
+                    FOLDER.resolve("sheet.png").toFile());
+        }
     }
 
     /** A saddle half measured. */

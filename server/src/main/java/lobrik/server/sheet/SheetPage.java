@@ -226,7 +226,7 @@ final class SheetPage {
         for (Explanation.Term term : each.terms()) {
             String figure = switch (term) {
                 case Explanation.Term.Of of -> rounded(of);
-                case Explanation.Term.Factor factor -> decimal(factor.value());
+                case Explanation.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
             };
             sum.append(term.before().isEmpty() ? "" : term.before() + " ");
             sum.append(term.name().isEmpty() ? "" : term.name() + " ")
