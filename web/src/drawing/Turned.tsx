@@ -1,12 +1,12 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
-import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import type { Kind } from '../bends/kinds';
-import { Label } from './Dimension';
 import { boxAround, fit, path, type Point, type View } from './geometry';
 import type { Space } from './pose';
 import { Sized } from './Sized';
-import { type Gaze, ISOMETRIC, type Seen, seen, turned } from './turn';
+import { boxes, larger, obstacleSolids, standing } from './solids';
+import { type Gaze, ISOMETRIC, seen, turned } from './turn';
+import { Conduit, Rings } from './TurnedConduit';
 
 interface TurnedProps {
   kind: Kind;
@@ -20,8 +20,6 @@ interface TurnedProps {
 
 const DEGREES_PER_PIXEL = 0.4;
 const DEGREES_PER_KEY = 5;
-/** How far an obstacle reaches to both sides, inches. */
-const HALF_WIDTH = 6;
 
 /** A piece in space, to be turned by dragging or with the arrow keys; drawn with vectors. */
 export function Turned(props: TurnedProps) {
@@ -134,96 +132,6 @@ function Drawing({
   );
 }
 
-type Place = (point: Space) => Space;
-
-/** Puts a piece on its surface, y = 0: nineties stand on their far or middle leg, everything else lies. */
-function standing(kind: Kind, centreline: readonly Space[], diameter: number): Place {
-  const half = diameter / 2;
-  const most = (index: number) => Math.max(...centreline.map((point) => point[index] ?? 0));
-  if (kind === 'stub90' || kind === 'backToBack90') {
-    const deepest = most(0);
-    return ([x = 0, y = 0, z = 0]) => [y, deepest - x + half, z];
-  }
-  if (kind === 'boxOffset') {
-    const wall = most(1);
-    return ([x = 0, y = 0, z = 0]) => [x, wall - y + half, -z];
-  }
-  return ([x = 0, y = 0, z = 0]) => [x, y + half, z];
-}
-
-function larger(asked: Space | undefined, made: Space, factor: number): Space {
-  return asked === undefined ? made : made.map((value, i) => (asked[i] ?? 0) + factor * (value - (asked[i] ?? 0)));
-}
-
-/** Edges of something solid, each a line through points. */
-interface Solid {
-  name: string;
-  edges: Space[][];
-}
-
-function obstacleSolids(obstacle: Schemas['ObstacleAnswer'] | null | undefined): Solid[] {
-  if (obstacle == null) {
-    return [];
-  }
-  const { shape, fromIn, widthIn, heightIn } = obstacle;
-  const width = Math.min(widthIn, 40);
-  const outline: [number, number][] =
-    shape === 'round'
-      ? Array.from({ length: 33 }, (_, i) => {
-          const angle = (i / 32) * 2 * Math.PI;
-          return [fromIn + (width / 2) * (1 + Math.cos(angle)), (heightIn / 2) * (1 + Math.sin(angle))];
-        })
-      : [
-          [fromIn, 0],
-          [fromIn, heightIn],
-          [fromIn + width, heightIn],
-          [fromIn + width, 0],
-          [fromIn, 0],
-        ];
-  const side = (z: number) => outline.map(([x, y]): Space => [x, y, z]);
-  const step = shape === 'round' ? 8 : 1;
-  const across = outline
-    .filter((_, i) => i % step === 0)
-    .map(([x, y]): Space[] => [
-      [x, y, -HALF_WIDTH],
-      [x, y, HALF_WIDTH],
-    ]);
-  return [{ name: 'obstacle', edges: [side(-HALF_WIDTH), side(HALF_WIDTH), ...across] }];
-}
-
-/** A junction box round the axis of the conduit that enters it. */
-function boxes(around: readonly Schemas['SurroundAnswer'][], stand: Place): Solid[] {
-  return around
-    .filter(({ kind }) => kind === 'box')
-    .map(({ at, into }, i) => {
-      const from = stand(at);
-      const to = stand(at.map((value, axis) => value + (into[axis] ?? 0)));
-      const along = to.map((value, axis) => value - (from[axis] ?? 0));
-      const [ax = 0, ay = 0] = along;
-      const side: Space = [0, 0, 1];
-      const up: Space = [-ay, ax, 0];
-      const corner = (a: number, b: number, depth: number): Space =>
-        from.map(
-          (value, axis) => value + (along[axis] ?? 0) * depth + (up[axis] ?? 0) * a * 2 + (side[axis] ?? 0) * b * 2,
-        );
-      const face = (depth: number) =>
-        [
-          [1, 1],
-          [1, -1],
-          [-1, -1],
-          [-1, 1],
-          [1, 1],
-        ].map(([a = 0, b = 0]) => corner(a, b, depth));
-      const between = [
-        [1, 1],
-        [1, -1],
-        [-1, -1],
-        [-1, 1],
-      ].map(([a = 0, b = 0]) => [corner(a, b, 0), corner(a, b, 2.1)]);
-      return { name: `box ${String(i)}`, edges: [face(0), face(2.1), ...between] };
-    });
-}
-
 type Screen = (points: readonly Space[]) => Point[];
 
 function FloorGrid({ piece, screen }: { piece: readonly Space[]; screen: Screen }) {
@@ -273,106 +181,4 @@ function Shadow({
       strokeLinejoin="round"
     />
   );
-}
-
-/** Straights and arcs of the tube from the furthest to the nearest, each with its edges, its body and its sheen. */
-function Conduit({
-  piece,
-  look,
-  view,
-  diameter,
-  arcs,
-}: {
-  piece: readonly Space[];
-  look: (point: Space) => Seen;
-  view: View;
-  diameter: number;
-  arcs: number;
-}) {
-  const parts = runs(piece.map(look), arcs).sort((a, b) => middle(a) - middle(b));
-  const width = diameter * view.scale;
-  return (
-    <g fill="none" strokeLinejoin="round">
-      {parts.map((part, i) => {
-        const line = path(part.map(view.toScreen));
-        return (
-          <g key={i}>
-            <path d={line} stroke="var(--steel-edge)" strokeWidth={width} />
-            <path d={line} stroke="var(--steel-fill)" strokeWidth={Math.max(1, width - 3)} strokeLinecap="square" />
-            <path d={line} stroke="var(--steel-sheen)" strokeWidth={width * 0.25} />
-          </g>
-        );
-      })}
-    </g>
-  );
-}
-
-/** A centreline of two ends and, between them, equally many points for every arc, in its straights and arcs. */
-function runs(points: readonly Seen[], arcs: number): Seen[][] {
-  const perArc = (points.length - 2) / arcs;
-  const parts: Seen[][] = [];
-  for (let i = 0; i < arcs; i++) {
-    const start = 1 + i * perArc;
-    parts.push(points.slice(start - 1, start + 1), points.slice(start, start + perArc));
-  }
-  return [...parts, points.slice(-2)];
-}
-
-function middle(part: readonly Seen[]): number {
-  return part.reduce((sum, { near }) => sum + near, 0) / part.length;
-}
-
-/** The rings, each a line across the tube with its number. */
-function Rings({
-  piece,
-  plan,
-  look,
-  view,
-  diameter,
-}: {
-  piece: readonly Space[];
-  plan: LayoutAnswer;
-  look: (point: Space) => Seen;
-  view: View;
-  diameter: number;
-}) {
-  const lengths = lengthsAlong(piece);
-  return plan.marks.map(({ number, positionIn }) => {
-    const i = Math.max(
-      1,
-      lengths.findIndex((length) => length >= positionIn),
-    );
-    const [before, after] = [lengths[i - 1] ?? 0, lengths[i] ?? 1];
-    const part = (positionIn - before) / (after - before || 1);
-    const [from, to] = [look(piece[i - 1] ?? [0, 0, 0]), look(piece[i] ?? [0, 0, 0])];
-    const at = view.toScreen({ x: from.x + (to.x - from.x) * part, y: from.y + (to.y - from.y) * part });
-    const size = Math.hypot(to.x - from.x, to.y - from.y) || 1;
-    const half = diameter * view.scale * 0.7;
-    const across = { x: ((to.y - from.y) / size) * half, y: ((to.x - from.x) / size) * half };
-    return (
-      <g key={number}>
-        <line
-          x1={at.x - across.x}
-          y1={at.y - across.y}
-          x2={at.x + across.x}
-          y2={at.y + across.y}
-          stroke="var(--color-base-content)"
-          className="line-bold"
-        />
-        <Label at={{ x: at.x + across.x, y: at.y + across.y + 12 }} size={15}>
-          {number}
-        </Label>
-      </g>
-    );
-  });
-}
-
-/** How much conduit there is up to each point. */
-function lengthsAlong(line: readonly Space[]): number[] {
-  let sum = 0;
-  return line.map((point, i) => {
-    const before = line[i - 1] ?? point;
-    sum += Math.hypot(...point.map((value, axis) => value - (before[axis] ?? 0)));
-    return sum;
-  });
 }

@@ -45,20 +45,34 @@ public final class Why {
             case BoxOffset box -> why.offset(box.asOffset());
             case RollingOffset rolling -> why.rolling(rolling);
             case Kick kick -> why.kick(kick);
-            case Saddle3 saddle -> why.saddle3(saddle);
-            case Saddle4 saddle -> why.saddle4(saddle);
+            case Saddle3 saddle -> new WhySaddles(why).of(saddle);
+            case Saddle4 saddle -> new WhySaddles(why).of(saddle);
         }
         why.all.addAll(WhyPredicted.of(layout, why.plan));
         return List.copyOf(why.all);
     }
 
-    private Length at(int number) {
+    Length at(int number) {
         return plan.marks().get(number - 1).position();
     }
 
-    private void mark(int number, String formula, String words, Sum sum) {
+    void mark(int number, String formula, String words, Sum sum) {
         Length rounded = layout.marks().get(number - 1).position();
         all.add(sum.marked("mark" + number, name(number), formula, words, at(number), rounded));
+    }
+
+    /** Keeps an explanation behind those that are there. */
+    void add(Explanation explanation) {
+        all.add(explanation);
+    }
+
+    School school() {
+        return job.school();
+    }
+
+    /** The layout's shrink, before rounding. */
+    Length shrink() {
+        return plan.shrink();
     }
 
     private String name(int number) {
@@ -129,7 +143,7 @@ public final class Why {
         offset.overall().ifPresent(this::overall);
     }
 
-    private void raised(String name, Length measured, Length clearance, Length raised) {
+    void raised(String name, Length measured, Length clearance, Length raised) {
         if (!clearance.equals(Length.ZERO)) {
             all.add(Sum.of(name, measured)
                     .plus("clearance", clearance)
@@ -199,7 +213,7 @@ public final class Why {
         }
     }
 
-    private void spacing(Length rise, Angle angle, Length spacing) {
+    void spacing(Length rise, Angle angle, Length spacing) {
         switch (job.school().method()) {
             case CHART ->
                 all.add(Sum.of("rise", rise)
@@ -236,7 +250,7 @@ public final class Why {
         }
     }
 
-    private void shrink(Length rise, Angle angle) {
+    void shrink(Length rise, Angle angle) {
         switch (job.school().method()) {
             case CHART ->
                 all.add(Sum.of("rise", rise)
@@ -315,91 +329,7 @@ public final class Why {
                 Sum.of("mark", at(1)).plus("from the mark to the far end", beyond));
     }
 
-    private void saddle3(Saddle3 saddle) {
-        raised("height", saddle.height(), saddle.clearance(), saddle.raised());
-        shrink(saddle.raised(), saddle.outerAngle());
-        boolean exact = job.school().method() == Method.EXACT;
-        Length centre = saddle.centre().plus(plan.shrink());
-        String formula = exact ? "saddle3-exact-marks" : "saddle3-chart-marks";
-        Sum middle = Sum.of("centre", saddle.centre()).plus("shrink", plan.shrink());
-        if (!at(2).equals(centre)) {
-            middle.plus("so that the curve's middle lands there", at(2).minus(centre));
-        }
-        mark(
-                2,
-                formula,
-                "Bending the near side draws the middle back by the shrink, so the middle mark goes that much further on.",
-                middle);
-        if (!exact) {
-            Length k = at(3).minus(at(2));
-            all.add(Sum.of("height to bend", saddle.raised())
-                    .times("per inch of height", k.inches() / saddle.raised().inches())
-                    .gives(
-                            "spacing",
-                            "middle mark to an outer mark",
-                            "saddle3-chart-marks",
-                            "From the middle mark to each outer mark, for every inch of height.",
-                            k));
-        }
-        outer(1, formula, at(2).minus(at(1)), "−");
-        outer(3, formula, at(3).minus(at(2)), "+");
-        overallTwice(saddle.overall());
-    }
-
-    private void outer(int number, String formula, Length spacing, String sign) {
-        mark(
-                number,
-                formula,
-                sign.equals("−")
-                        ? "The near outer mark lies before the middle mark."
-                        : "The far outer mark lies beyond the middle mark.",
-                Sum.of("mark 2", at(2)).and(sign, "middle to outer mark", spacing));
-    }
-
-    private void saddle4(Saddle4 saddle) {
-        raised("height", saddle.height(), saddle.clearance(), saddle.raised());
-        Length spacing = at(2).minus(at(1));
-        spacing(saddle.raised(), saddle.angle(), spacing);
-        switch (saddle.measuredTo()) {
-            case NEAR_EDGE -> {
-                shrink(saddle.raised(), saddle.angle());
-                mark(
-                        2,
-                        "saddle4-marks",
-                        "The conduit must be up before the edge, by the edge clearance; bending draws it in by the shrink.",
-                        Sum.of("distance", saddle.distance())
-                                .minus("edge clearance", saddle.edgeClearance())
-                                .plus("shrink", plan.shrink()));
-            }
-            case CENTRED ->
-                mark(
-                        2,
-                        "saddle4-marks",
-                        "Half of the flat top lies before the middle. Both ends are free, so there is no shrink to add.",
-                        Sum.of("distance", saddle.distance())
-                                .minus("half the flat", saddle.flat().times(0.5)));
-        }
-        mark(
-                1,
-                "saddle4-marks",
-                "One spacing nearer to the datum end.",
-                Sum.of("mark 2", at(2)).minus("spacing", spacing));
-        mark(
-                3,
-                "saddle4-marks",
-                "The flat top is as wide as the obstacle, with the edge clearance on both sides.",
-                Sum.of("mark 2", at(2))
-                        .plus("width", saddle.width())
-                        .plus("2 × edge clearance", saddle.edgeClearance().times(2)));
-        mark(
-                4,
-                "saddle4-marks",
-                "One spacing further on.",
-                Sum.of("mark 3", at(3)).plus("spacing", spacing));
-        overallTwice(saddle.overall());
-    }
-
-    private void overallTwice(Optional<Length> overall) {
+    void overallTwice(Optional<Length> overall) {
         overall.ifPresent(length -> cutLength(
                 "saddle-cut-length",
                 "A saddle goes up and down again: it loses the shrink on both sides.",

@@ -1,0 +1,78 @@
+package lobrik.server.platform;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
+import lobrik.server.RunningServer;
+import org.flywaydb.core.Flyway;
+import org.flywaydb.core.api.configuration.FluentConfiguration;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A school's data lives through new versions of the database. */
+@ExtendWith(RunningServer.class)
+class MigrationTest {
+
+    private static final String SCHEMA = "carried_over";
+
+    /** What a school had that ran the first version: one exercise, given to two. */
+    private static final String FIRST_VERSION = """
+            insert into centre values ('00000000-0000-0000-0000-000000000001', 'Old school', now());
+            insert into account values ('00000000-0000-0000-0000-000000000002', '00000000-0000-0000-0000-000000000001',
+              'one', 'One', 'LEAD', 'x', 'INCH', now());
+            insert into cohort values ('00000000-0000-0000-0000-000000000003', '00000000-0000-0000-0000-000000000001', 'C', now());
+            insert into trainee values
+              ('00000000-0000-0000-0000-000000000004', '00000000-0000-0000-0000-000000000003', 'Ada', 1),
+              ('00000000-0000-0000-0000-000000000005', '00000000-0000-0000-0000-000000000003', 'Bo', 2);
+            insert into exercise values ('00000000-0000-0000-0000-000000000006', '00000000-0000-0000-0000-000000000001',
+              'Up', '3/4', 'B', '{"bend":{"kind":"stub90","legIn":18}}', '{}', '00000000-0000-0000-0000-000000000002', now());
+            insert into assignment
+              select gen_random_uuid(), '00000000-0000-0000-0000-000000000006', id, '00000000-0000-0000-0000-000000000002', now()
+              from trainee;
+            """;
+
+    private static FluentConfiguration flyway(RunningServer.Address server) {
+        return Flyway.configure()
+                .dataSource(server.databaseUrl(), "lobrik_owner", server.databasePassword())
+                .schemas(SCHEMA);
+    }
+
+    private static List<String> rows(Statement statement, String query) throws SQLException {
+        List<String> rows = new ArrayList<>();
+        try (ResultSet result = statement.executeQuery(query)) {
+            while (result.next()) {
+                rows.add(result.getString(1));
+            }
+        }
+        return rows;
+    }
+
+    @Test
+    void exercisesOfTheFirstVersion_becomeEntriesOfTheLibrary_andWhatWasGivenStaysGiven(RunningServer.Address server)
+            throws SQLException {
+        flyway(server).target("1").load().migrate();
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                Statement statement = connection.createStatement()) {
+            statement.execute("set search_path to " + SCHEMA);
+            statement.execute(FIRST_VERSION);
+            flyway(server).load().migrate();
+            assertThat(rows(statement, "select kind || ' ' || version || ' ' || level from exercise"))
+                    .containsExactly("stub90 1 first");
+            assertThat(rows(statement, "select l.id from library_entry l join exercise e on e.entry_id = l.id"))
+                    .hasSize(1);
+            assertThat(rows(statement, "select a.id from assignment a join giving g on g.id = a.giving_id"))
+                    .hasSize(2);
+            assertThat(rows(statement, "select code from assignment"))
+                    .doesNotHaveDuplicates()
+                    .allMatch(code -> code.matches("[0-9A-F]{12}"));
+            statement.execute("drop schema " + SCHEMA + " cascade");
+        }
+    }
+}
