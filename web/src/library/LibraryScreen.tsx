@@ -115,7 +115,7 @@ function Shelf() {
             <th className="font-normal">Level</th>
             <th className="font-normal">Tags</th>
             <th className="text-right font-normal">Version</th>
-            <th className="text-right font-normal">Given</th>
+            <th className="pl-3 text-right font-normal">Given</th>
             <th>
               <span className="sr-only">What to do</span>
             </th>

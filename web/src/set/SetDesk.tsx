@@ -146,7 +146,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
           situations={situations}
           chosen={draft.situation}
           onPick={(situation) => {
-            change('situation', (before) => withSituation(before, situation, words));
+            change('situation', (before) => withSituation(before, situation, situations));
             close();
           }}
           onClose={close}

@@ -11,8 +11,10 @@ export function VariationFields({ desk }: { desk: Desk }) {
     change(`variation.${what}`, (before) => ({ ...before, variation: { ...before.variation, ...next } }));
   };
   return (
-    <fieldset className="grid gap-2">
-      <legend className="mb-1 text-sm">What differs. All are possible and equally hard; neighbours get others.</legend>
+    <fieldset className="grid grid-cols-2 gap-x-3 gap-y-1">
+      <legend className="mb-1 text-sm leading-tight">
+        What differs. All are possible and equally hard; neighbours get others.
+      </legend>
       {kindOf(draft.kind).inputs.map(({ name, label, kind }) => {
         const range = ranges[name];
         const size = sizes[name];
@@ -20,7 +22,7 @@ export function VariationFields({ desk }: { desk: Desk }) {
           return null;
         }
         return (
-          <div key={name} className="border-t border-base-300 pt-1">
+          <div key={name} className={range === undefined ? '' : 'col-span-2'}>
             <label className="flex min-h-11 items-center gap-2 text-lg">
               <input
                 type="checkbox"
@@ -54,7 +56,7 @@ export function VariationFields({ desk }: { desk: Desk }) {
           </div>
         );
       })}
-      <div className="flex items-end gap-2">
+      <div className="col-span-2 flex items-end gap-2">
         <label className="grid flex-1 gap-0.5">
           <span className="text-sm">Seed: the same deals the same</span>
           <input

@@ -2,7 +2,18 @@ import { describe, expect, it } from 'vitest';
 import openapi from '../../openapi.json';
 import type { Schemas } from '../api/client';
 import { KINDS, kindOf } from '../bends/kinds';
-import { bendersFor, chosen, DIVISIONS, firstDraft, inUnit, layoutRequest, withKind } from './draft';
+import {
+  bendersFor,
+  chosen,
+  DIVISIONS,
+  exerciseOf,
+  firstDraft,
+  inUnit,
+  layoutRequest,
+  opened,
+  withKind,
+  withSituation,
+} from './draft';
 
 const shed: Schemas['Shed'] = {
   conduits: [
@@ -126,5 +137,76 @@ describe('the table of kinds', () => {
         expect(options.map(({ value }) => value)).toEqual(properties[name]?.enum?.filter((value) => value !== null));
       }
     }
+  });
+});
+
+describe('a situation', () => {
+  const situations = [
+    { id: 'upFromBox', words: 'Up from a box', kind: 'stub90' },
+    { id: 'overPipe', words: 'Over a pipe', kind: 'saddle3' },
+    { id: 'roundColumn', words: 'Round a column', kind: 'saddle4' },
+  ] as const;
+  const [box, pipe, column] = situations;
+
+  it('proposes its bend, its sizes and a title, until somebody gives one', () => {
+    const start = firstDraft(shed, 'in');
+    const first = withSituation(start, box, situations);
+    expect(first).toMatchObject({ kind: 'stub90', situation: 'upFromBox', title: 'Up from a box' });
+    expect(first.texts.insertionIn).toBe('5/8');
+    const second = withSituation(first, pipe, situations);
+    expect(second).toMatchObject({ kind: 'saddle3', title: 'Over a pipe' });
+    expect(withSituation({ ...second, title: 'My own' }, column, situations).title).toBe('My own');
+  });
+
+  it('says what has to be cleared where the bend does not', () => {
+    const draft = withSituation(firstDraft(shed, 'in'), column, situations);
+    const sizes = {
+      heightIn: 5,
+      clearanceIn: 1,
+      angleDeg: 45,
+      widthIn: 5,
+      edgeClearanceIn: 0,
+      distanceIn: 36,
+      overallIn: undefined,
+    };
+    expect(layoutRequest(shed, draft, sizes)?.obstacle).toEqual({ shape: 'round', centreIn: 38.5, diameterIn: 5 });
+    const centred = { ...draft, choices: { ...draft.choices, reference: 'centred' } };
+    expect(layoutRequest(shed, centred, sizes)?.obstacle).toMatchObject({ centreIn: 36 });
+  });
+
+  it('is left behind, with the entry it was saved as, when another bend is chosen', () => {
+    const saved = { ...withSituation(firstDraft(shed, 'in'), box, situations), entry: { id: 'kept', version: 3 } };
+    const other = withKind(saved, 'kick');
+    expect(other.situation).toBe('');
+    expect(other.entry).not.toEqual(saved.entry);
+    expect(withKind(saved, 'stub90').entry).toEqual(saved.entry);
+  });
+});
+
+describe('an exercise of the library', () => {
+  it('comes back as it was typed, with its choices and its variation', () => {
+    const draft = {
+      ...withKind(firstDraft(shed, 'in'), 'offset'),
+      title: 'Taken off',
+      tags: 'one, two',
+      choices: { layout: 'fromEdge' },
+    };
+    const texts = { ...draft.texts, distanceIn: '71 1/4 − 40 5/8' };
+    const sizes = { riseIn: 5, angleDeg: 30, distanceIn: 30.625, clearanceIn: 0, overallIn: undefined };
+    const request = layoutRequest(shed, { ...draft, texts }, sizes);
+    if (request === undefined) {
+      throw new Error('it can be laid out');
+    }
+    const variation = { seed: 9, ranges: [{ input: 'riseIn', from: 4, to: 6, step: 0.125 }] };
+    const exercise = exerciseOf(shed, { ...draft, texts }, request, variation);
+    expect(exercise.tags).toEqual(['one', 'two']);
+    const back = opened(shed, exercise, 'in', { id: 'e', version: 2 });
+    expect(back.texts.distanceIn).toBe('71 1/4 − 40 5/8');
+    expect(back).toMatchObject({ kind: 'offset', title: 'Taken off', choices: { layout: 'fromEdge' } });
+    expect(back.variation.ranges.riseIn).toEqual({ from: '4', to: '6', step: '1/8' });
+    expect(back.benderId).toBe('b4');
+    const elsewhere = opened(shed, { ...exercise, benderLabel: 'Theirs' }, 'in', { id: 'e', version: 2 });
+    expect(elsewhere.conduitId).toBe('');
+    expect(layoutRequest(shed, elsewhere, sizes)?.bender).toEqual(request.bender);
   });
 });

@@ -104,9 +104,20 @@ export function withKind(draft: Draft, kind: Kind): Draft {
   };
 }
 
-/** The same draft for a situation: the bend that it proposes, with sizes that suit it. */
-export function withSituation(draft: Draft, { id, words, kind }: Schemas['SituationAnswer'], before?: string): Draft {
-  const untitled = draft.title === '' || draft.title === kindOf(draft.kind).name || draft.title === before;
+/**
+ * The same draft for a situation: the bend that it proposes, with sizes that suit it.
+ *
+ * @param situations all there are: a title that only says one of them is nobody's own
+ */
+export function withSituation(
+  draft: Draft,
+  { id, words, kind }: Schemas['SituationAnswer'],
+  situations: readonly Schemas['SituationAnswer'][],
+): Draft {
+  const untitled =
+    draft.title === '' ||
+    draft.title === kindOf(draft.kind).name ||
+    situations.some((each) => each.words === draft.title);
   const other = withKind({ ...draft, texts: {} }, kindOf(kind).kind);
   const offer = situationOf(id);
   const texts = Object.fromEntries(Object.entries(offer?.texts ?? {}).map(([name, text]) => [name, text[draft.unit]]));
