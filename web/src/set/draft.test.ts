@@ -158,22 +158,6 @@ describe('a situation', () => {
     expect(withSituation({ ...second, title: 'My own' }, column, situations).title).toBe('My own');
   });
 
-  it('says what has to be cleared where the bend does not', () => {
-    const draft = withSituation(firstDraft(shed, 'in'), column, situations);
-    const sizes = {
-      heightIn: 5,
-      clearanceIn: 1,
-      angleDeg: 45,
-      widthIn: 5,
-      edgeClearanceIn: 0,
-      distanceIn: 36,
-      overallIn: undefined,
-    };
-    expect(layoutRequest(shed, draft, sizes)?.obstacle).toEqual({ shape: 'round', centreIn: 38.5, diameterIn: 5 });
-    const centred = { ...draft, choices: { ...draft.choices, reference: 'centred' } };
-    expect(layoutRequest(shed, centred, sizes)?.obstacle).toMatchObject({ centreIn: 36 });
-  });
-
   it('is left behind, with the entry it was saved as, when another bend is chosen', () => {
     const saved = { ...withSituation(firstDraft(shed, 'in'), box, situations), entry: { id: 'kept', version: 3 } };
     const other = withKind(saved, 'kick');

@@ -270,15 +270,7 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
   return {
     ...request,
     place: { situation: draft.situation, insertionIn: sizes.insertionIn ?? null },
-    ...(draft.situation === 'roundColumn' ? { obstacle: column(draft, sizes) } : {}),
   };
-}
-
-/** A column stands half in its wall or in front of it; what has to be cleared is round. */
-function column(draft: Draft, sizes: Sizes): NonNullable<LayoutRequest['obstacle']> {
-  const { distanceIn = 0, widthIn = 0, heightIn = 0 } = sizes;
-  const centreIn = draft.choices.reference === 'centred' ? distanceIn : distanceIn + widthIn / 2;
-  return { shape: 'round', centreIn, diameterIn: heightIn };
 }
 
 /** The exercise as it is saved and given. */

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import lobrik.bend.Bend;
 import lobrik.bend.Input;
 import lobrik.fault.Fault;
@@ -18,6 +19,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Review;
 import lobrik.measure.Length;
 import lobrik.shape.Obstacle;
+import lobrik.verdict.TolerancePreset;
 
 /**
  * Deals an exercise's variants to a row of benches. Every variant can be bent on its bender without a warning that the
@@ -25,8 +27,9 @@ import lobrik.shape.Obstacle;
  */
 public final class Variants {
 
-    /** A neighbour's marks must be at least this far off: outside every usual tolerance. */
-    public static final Length TOLD_APART = Length.ofFraction(0, 1, 4);
+    /** A neighbour's marks must be further off than this: outside the widest usual tolerance, whose limit is inside. */
+    public static final Length TOLD_APART =
+            TolerancePreset.LEARNING.tolerances().length();
 
     /** How many benches to either side can be looked at. */
     public static final int NEIGHBOURS = 2;
@@ -47,23 +50,23 @@ public final class Variants {
                         .get(i)
                         .position()
                         .minus(other.layout.marks().get(i).position());
-                if (!off.abs().isLessThan(TOLD_APART)) {
+                if (off.abs().isMoreThan(TOLD_APART)) {
                     return true;
                 }
             }
             return layout.cutLength()
                     .flatMap(cut -> other.layout.cutLength().map(cut::minus))
-                    .filter(off -> !off.abs().isLessThan(TOLD_APART))
+                    .filter(off -> off.abs().isMoreThan(TOLD_APART))
                     .isPresent();
         }
     }
 
     private final Job job;
-    private final Optional<Obstacle> obstacle;
+    private final Function<Bend, Optional<Obstacle>> obstacle;
     private final List<InputRange> ranges;
     private final Chance chance;
 
-    private Variants(Job job, Optional<Obstacle> obstacle, List<InputRange> ranges, long seed) {
+    private Variants(Job job, Function<Bend, Optional<Obstacle>> obstacle, List<InputRange> ranges, long seed) {
         this.job = job;
         this.obstacle = obstacle;
         this.ranges = ranges;
@@ -74,13 +77,13 @@ public final class Variants {
      * Deals variants, bench after bench. The same question gives the same variants.
      *
      * @param job the exercise that is varied; it must be possible itself
-     * @param obstacle to clear, if it is not what the bend's own inputs say
+     * @param obstacle that a variant has to clear, if it is not what its own inputs say
      * @param ranges of some inputs of the bend, each once
      * @param count how many, 1 or more
      * @throws Refused if a range is of no input of the bend, or if too few different variants lie in the ranges
      */
     public static List<Variant> deal(
-            Job job, Optional<Obstacle> obstacle, List<InputRange> ranges, long seed, int count) {
+            Job job, Function<Bend, Optional<Obstacle>> obstacle, List<InputRange> ranges, long seed, int count) {
         Variants variants = new Variants(job, obstacle, ranges, seed);
         variants.requireInputs();
         Layout asked = Layout.of(job);
@@ -111,7 +114,7 @@ public final class Variants {
     /** Laid out without a warning; all of them while they are few, else as many as are tried. */
     private List<Variant> possible(Layout asked) {
         Set<FaultCode> accepted = EnumSet.copyOf(OF_THE_CHART);
-        accepted.retainAll(Review.concerns(asked, obstacle));
+        accepted.retainAll(Review.concerns(asked, obstacle.apply(job.bend())));
         long all = ranges.stream().mapToLong(InputRange::size).reduce(1, Variants::product);
         List<Variant> possible = new ArrayList<>();
         for (long i = 0; i < Math.min(all, MOST_TRIED); i++) {
@@ -149,7 +152,7 @@ public final class Variants {
     private Optional<Variant> laidOut(Bend bend, Set<FaultCode> accepted) {
         try {
             Layout layout = Layout.of(job.with(bend));
-            return accepted.containsAll(Review.concerns(layout, obstacle))
+            return accepted.containsAll(Review.concerns(layout, obstacle.apply(bend)))
                     ? Optional.of(new Variant(layout, Hardness.of(layout)))
                     : Optional.empty();
         } catch (Refused impossible) {
@@ -216,6 +219,6 @@ public final class Variants {
                 "ranges",
                 "only " + found
                         + " equally hard variants lie in these ranges, too few or too much alike for neighbours to"
-                        + " differ by " + TOLD_APART.inWords() + "; widen a range or take a smaller step"));
+                        + " differ by more than " + TOLD_APART.inWords() + "; widen a range or take a smaller step"));
     }
 }

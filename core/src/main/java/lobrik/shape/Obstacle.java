@@ -1,5 +1,9 @@
 package lobrik.shape;
 
+import java.util.Optional;
+import lobrik.bend.Bend;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Situation;
 import lobrik.fault.Faults;
 import lobrik.measure.Length;
 
@@ -8,6 +12,18 @@ import lobrik.measure.Length;
  * plane, as a duct or a pipe across the run does. Positions run along the datum leg from the datum end face.
  */
 public sealed interface Obstacle {
+
+    /** What a situation puts before a bend, where the bend's own inputs do not say it: a column is round. */
+    static Optional<Obstacle> of(Situation situation, Bend bend) {
+        if (situation != Situation.ROUND_COLUMN || !(bend instanceof Saddle4 saddle)) {
+            return Optional.empty();
+        }
+        Length centre = switch (saddle.measuredTo()) {
+            case NEAR_EDGE -> saddle.distance().plus(saddle.width().times(0.5));
+            case CENTRED -> saddle.distance();
+        };
+        return Optional.of(new Round(centre, saddle.height()));
+    }
 
     /** Longest that anything in a bending exercise is: 100 ft. */
     Length LARGEST = Length.ofInches(1200);

@@ -23,6 +23,7 @@ import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
+import lobrik.bend.Situation;
 import lobrik.bend.Stub90;
 import lobrik.exercise.Variants.Variant;
 import lobrik.fault.FaultCode;
@@ -37,6 +38,8 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
+import lobrik.shape.Obstacle;
+import lobrik.verdict.TolerancePreset;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -120,7 +123,7 @@ class VariantsTest {
     void everyVariant_isPossible_equallyHard_andDifferentFromItsNeighbours(BendKind kind, Method method, long seed) {
         Job job = job(kind, method);
         List<InputRange> ranges = ranges(job.bend());
-        List<Variant> dealt = Variants.deal(job, Optional.empty(), ranges, seed, CLASS);
+        List<Variant> dealt = Variants.deal(job, _ -> Optional.empty(), ranges, seed, CLASS);
         assertThat(dealt).hasSize(CLASS);
         Set<FaultCode> accepted = Review.concerns(Layout.of(job), Optional.empty());
         accepted.retainAll(EnumSet.of(FaultCode.ANGLE_NOT_ON_CHART, FaultCode.NOTCH_OFF_CENTRE));
@@ -140,9 +143,9 @@ class VariantsTest {
                         .isTrue();
             }
         }
-        assertThat(bends(Variants.deal(job, Optional.empty(), ranges, seed, CLASS)))
+        assertThat(bends(Variants.deal(job, _ -> Optional.empty(), ranges, seed, CLASS)))
                 .isEqualTo(bends(dealt));
-        assertThat(bends(Variants.deal(job, Optional.empty(), ranges, seed + 1, CLASS)))
+        assertThat(bends(Variants.deal(job, _ -> Optional.empty(), ranges, seed + 1, CLASS)))
                 .isNotEqualTo(bends(dealt));
     }
 
@@ -167,7 +170,7 @@ class VariantsTest {
     void fewVariants_areDealtAgain_butNeverToNeighbours() {
         Job job = job(BendKind.STUB_90, Method.CHART);
         List<InputRange> ranges = List.of(new InputRange(InputId.LEG, inches(16.125), inches(19.125), inches(1)));
-        List<Variant> dealt = Variants.deal(job, Optional.empty(), ranges, 5, 14);
+        List<Variant> dealt = Variants.deal(job, _ -> Optional.empty(), ranges, 5, 14);
         assertThat(dealt.stream().map(each -> each.layout().job().bend()).distinct())
                 .hasSize(4);
         for (int i = 0; i + 2 < dealt.size(); i++) {
@@ -180,17 +183,17 @@ class VariantsTest {
         Job job = job(BendKind.STUB_90, Method.CHART);
         assertThatThrownBy(() -> Variants.deal(
                         job,
-                        Optional.empty(),
+                        _ -> Optional.empty(),
                         List.of(new InputRange(InputId.LEG, inches(17.5), inches(17.625), inches(0.125))),
                         1,
                         14))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("widen a range");
-        assertThatThrownBy(() -> Variants.deal(job, Optional.empty(), List.of(), 1, 14))
+        assertThatThrownBy(() -> Variants.deal(job, _ -> Optional.empty(), List.of(), 1, 14))
                 .isInstanceOf(Refused.class);
         assertThatThrownBy(() -> Variants.deal(
                         job,
-                        Optional.empty(),
+                        _ -> Optional.empty(),
                         List.of(new InputRange(InputId.RISE, inches(3), inches(5), inches(1))),
                         1,
                         14))
@@ -207,5 +210,24 @@ class VariantsTest {
                 .hasMessageContaining("more than 0");
         assertThatThrownBy(() -> new InputRange(InputId.LEG, inches(10), inches(200), inches(0.0625)))
                 .hasMessageContaining("larger step");
+    }
+
+    /** The column goes along with the distance to it; nothing but the saddle over it would fit otherwise. */
+    @Test
+    void obstacleOfASituation_goesAlongWithTheVariant() {
+        Job job = job(BendKind.SADDLE_4, Method.CHART);
+        List<InputRange> ranges = List.of(new InputRange(InputId.DISTANCE, inches(34), inches(42), inches(0.5)));
+        List<Variant> dealt = Variants.deal(job, bend -> Obstacle.of(Situation.ROUND_COLUMN, bend), ranges, 3, CLASS);
+        assertThat(bends(dealt).stream().distinct()).hasSizeGreaterThan(10);
+    }
+
+    @Test
+    void marksThatTellVariantsApart_areOutsideTheWidestTolerance() {
+        assertThat(Variants.TOLD_APART)
+                .isEqualTo(TolerancePreset.LEARNING.tolerances().length());
+        Job job = job(BendKind.STUB_90, Method.CHART);
+        List<InputRange> quarter = List.of(new InputRange(InputId.LEG, inches(17.5), inches(17.75), inches(0.25)));
+        assertThatThrownBy(() -> Variants.deal(job, _ -> Optional.empty(), quarter, 1, 2))
+                .isInstanceOf(Refused.class);
     }
 }

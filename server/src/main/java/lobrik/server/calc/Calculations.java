@@ -88,7 +88,7 @@ public final class Calculations {
         Translation.LayoutQuestion question = translation.layoutQuestion(request);
         List<InputRange> ranges = VariationTranslation.ranges(translation, variation);
         BendInput base = Objects.requireNonNull(request.bend());
-        return Variants.deal(question.job(), question.obstacle(), ranges, variation.seed(), count).stream()
+        return Variants.deal(question.job(), question.obstacleOf(), ranges, variation.seed(), count).stream()
                 .map(variant -> new DealtVariant(
                         VariationTranslation.varied(base, variant, ranges),
                         variant.layout(),

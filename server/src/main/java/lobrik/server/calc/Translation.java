@@ -7,6 +7,7 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
+import lobrik.bend.Situation;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
@@ -183,11 +184,23 @@ final class Translation {
         School school = new SchoolTranslation(this).school(request);
         Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
         Optional<Bend> bend = bend(request.bend(), firstMark(request.bender(), tooling));
-        Optional<Obstacle> obstacle = new SchoolTranslation(this).obstacle(request.obstacle());
+        Optional<Obstacle> given = new SchoolTranslation(this).obstacle(request.obstacle());
+        Optional<Situation> situation = Optional.ofNullable(request.place())
+                .map(LayoutRequest.PlaceInput::situation)
+                .flatMap(Situation::withId);
+        Function<Bend, Optional<Obstacle>> obstacle =
+                b -> given.or(() -> situation.flatMap(place -> Obstacle.of(place, b)));
         Function<Piece, List<Surround>> around = new SchoolTranslation(this).around(request.place());
         return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle, around))));
     }
 
     /** What the core needs to lay a bend out; with what stands around the piece. */
-    record LayoutQuestion(Job job, Optional<Obstacle> obstacle, Function<Piece, List<Surround>> around) {}
+    record LayoutQuestion(
+            Job job, Function<Bend, Optional<Obstacle>> obstacleOf, Function<Piece, List<Surround>> around) {
+
+        /** What the asked bend has to clear, if it is not what its own inputs say. */
+        Optional<Obstacle> obstacle() {
+            return obstacleOf.apply(job.bend());
+        }
+    }
 }
