@@ -19,18 +19,29 @@ public record Score(double points, boolean passed, List<Judged> items) {
     private static final double PARTS_OF_A_POINT = 1e9;
 
     /**
-     * Scores readings.
+     * Scores readings, with workmanship as points only.
      *
      * @param deductions workmanship deductions in points, 0 to 100
      * @throws lobrik.fault.Refused for no readings, a feature twice, no weight at all, or figures outside their range
      */
     public static Score of(List<Reading> readings, Scheme scheme, double passMark, double deductions) {
+        return of(readings, scheme, passMark, new Workmanship.Found(deductions, false));
+    }
+
+    /**
+     * Scores readings.
+     *
+     * @param found faults of workmanship; a critical one fails the piece whatever its points
+     * @throws lobrik.fault.Refused for no readings, a feature twice, no weight at all, or figures outside their range
+     */
+    public static Score of(List<Reading> readings, Scheme scheme, double passMark, Workmanship.Found found) {
+        double deductions = found.deductions();
         requireScorable(readings, passMark, deductions);
         List<Judged> items =
                 readings.stream().map(reading -> reading.judged(scheme)).toList();
         double weights = 0;
         double credits = 0;
-        boolean criticalWithin = true;
+        boolean criticalWithin = !found.critical();
         for (int i = 0; i < items.size(); i++) {
             weights += readings.get(i).weight();
             credits += readings.get(i).weight() * items.get(i).credit();

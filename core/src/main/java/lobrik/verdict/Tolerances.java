@@ -15,8 +15,9 @@ import lobrik.shape.FeatureId;
  * @param angle for every angle, more than 0° and at most 45°
  * @param dogLeg for the angle between bend planes, like angle
  * @param passMark least score to pass, 0 to 100
+ * @param workmanship what faults of workmanship cost
  */
-public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMark) {
+public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMark, Workmanship workmanship) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -35,6 +36,11 @@ public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMa
                     FaultCode.OUT_OF_RANGE, "passMark", "the pass mark is " + passMark + "; it must be from 0 to 100");
         }
         faults.refuseIfAny();
+    }
+
+    /** With the usual rules for workmanship on site. */
+    public Tolerances(Length length, Angle angle, Angle dogLeg, double passMark) {
+        this(length, angle, dogLeg, passMark, Workmanship.usual(true, false));
     }
 
     /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */
