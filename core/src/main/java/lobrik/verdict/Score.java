@@ -52,6 +52,11 @@ public record Score(double points, boolean passed, List<Judged> items) {
         return new Score(points, criticalWithin && points >= passMark, items);
     }
 
+    /** The same points, but not passed: something critical was not measured, so nobody can say that it is within. */
+    public Score withoutPass() {
+        return new Score(points, false, items);
+    }
+
     private static void requireScorable(List<Reading> readings, double passMark, double deductions) {
         Faults faults = new Faults();
         if (readings.stream().mapToDouble(Reading::weight).sum() <= 0) {

@@ -3,12 +3,14 @@ package lobrik.server.attempt;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Instant;
 import java.util.List;
-import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
@@ -18,17 +20,22 @@ import org.jspecify.annotations.Nullable;
 /**
  * An attempt as the screens show it.
  *
+ * @param readings which features are read
  * @param plan the exercise laid out: marks, features, the shape asked for
+ * @param bench what is written down of the piece besides its readings
  * @param made the shape that the readings describe, once they describe one
  */
 public record AttemptView(
         UUID id,
+        UUID assignmentId,
         Instant startedAt,
         AttemptTrainee trainee,
         ExerciseView exercise,
         ToleranceFigures tolerances,
+        ReadingsAsked readings,
         LayoutAnswer plan,
         List<FeatureView> features,
+        BenchNotes bench,
         @Nullable ScoreView score,
         @Nullable PieceShape made) {
 
@@ -43,6 +50,8 @@ public record AttemptView(
      * A feature with its target and, once measured, its reading, deviation and credit.
      *
      * @param signed whether a reading of it can be less than nothing
+     * @param reading the one that counts, or the word that it was not measured
+     * @param rivals readings that somebody has to decide between
      * @param history of its readings, from the oldest
      */
     public record FeatureView(
@@ -52,11 +61,25 @@ public record AttemptView(
             double tolerance,
             boolean critical,
             boolean signed,
+            FeatureState state,
             @Nullable ReadingView reading,
             @Nullable Double deviation,
             @Nullable Double credit,
             @Nullable Band band,
+            List<ReadingView> rivals,
             List<ReadingView> history) {}
+
+    /** How far a feature is. */
+    public enum FeatureState {
+        @JsonProperty("open")
+        OPEN,
+        @JsonProperty("read")
+        READ,
+        @JsonProperty("omitted")
+        OMITTED,
+        @JsonProperty("disputed")
+        DISPUTED
+    }
 
     /** Where a deviation lies in its tolerance. */
     public enum Band {
@@ -68,23 +91,37 @@ public record AttemptView(
         OUTSIDE
     }
 
-    /** A reading as it was taken. */
+    /**
+     * A reading as it was taken.
+     *
+     * @param value nothing if the feature was not measured
+     * @param omitted why it was not
+     * @param reason why it corrects another
+     * @param setAside why it does not count, and by whom that was decided
+     */
     public record ReadingView(
             UUID id,
-            double value,
+            @Nullable Double value,
             String typed,
             String takenBy,
             Instant takenAt,
-            @Nullable String reason) {}
+            Instant receivedAt,
+            TakenWith takenWith,
+            @Nullable String instrument,
+            @Nullable String omitted,
+            @Nullable String reason,
+            @Nullable String setAside) {}
 
     /** The score, once every feature is measured. */
-    public record ScoreView(double points, boolean passed, double passMark) {}
+    public record ScoreView(
+            double points, boolean passed, double passMark, double deductions, List<String> criticalOmitted) {}
 
-    static AttemptView of(Attempts.Measured measured, Trainee trainee, LayoutAnswer plan, Map<UUID, String> names) {
+    static AttemptView of(Attempts.Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
         Verdict verdict = measured.verdict();
         return new AttemptView(
                 attempt.id(),
+                attempt.assignmentId(),
                 attempt.startedAt(),
                 new AttemptTrainee(trainee.id(), trainee.fullName(), trainee.bench(), trainee.cohortId()),
                 new ExerciseView(
@@ -94,31 +131,40 @@ public record AttemptView(
                         measured.exercise().benderLabel(),
                         measured.exercise().definition()),
                 attempt.tolerances(),
+                attempt.readings(),
                 plan,
                 verdict.features().stream()
-                        .map(feature -> feature(feature, measured.readings(), names))
+                        .map(feature -> feature(feature, measured.ledger(), names))
                         .toList(),
-                verdict.score()
-                        .map(score -> new ScoreView(
-                                score.points(),
-                                score.passed(),
-                                attempt.tolerances().passMark()))
-                        .orElse(null),
+                BenchNotes.of(measured, names),
+                score(measured),
                 verdict.made().map(PieceShape::of).orElse(null));
     }
 
-    private static FeatureView feature(
-            Verdict.MeasuredFeature feature, List<ReadingRow> readings, Map<UUID, String> names) {
-        List<ReadingView> history = readings.stream()
+    private static @Nullable ScoreView score(Attempts.Measured measured) {
+        Verdict verdict = measured.verdict();
+        return verdict.score()
+                .map(score -> new ScoreView(
+                        score.points(),
+                        score.passed(),
+                        measured.attempt().tolerances().passMark(),
+                        verdict.workmanship().deductions(),
+                        verdict.features().stream()
+                                .filter(feature -> feature.critical() && feature.state() == Verdict.State.OMITTED)
+                                .map(feature -> feature.id().id())
+                                .toList()))
+                .orElse(null);
+    }
+
+    private static FeatureView feature(Verdict.MeasuredFeature feature, Ledger ledger, Names names) {
+        List<ReadingView> history = ledger.readings().stream()
                 .filter(row -> row.feature() == feature.id())
-                .map(row -> new ReadingView(
-                        row.id(),
-                        Numbers.of(row.value()),
-                        row.typed(),
-                        names.getOrDefault(row.takenBy(), "somebody"),
-                        row.takenAt(),
-                        row.reason()))
+                .map(row -> reading(row, ledger, names))
                 .toList();
+        Set<UUID> standing =
+                ledger.standing(feature.id()).stream().map(ReadingRow::id).collect(Collectors.toSet());
+        List<ReadingView> counting =
+                history.stream().filter(row -> standing.contains(row.id())).toList();
         Judged judged = feature.judged().orElse(null);
         return new FeatureView(
                 feature.id().id(),
@@ -127,10 +173,29 @@ public record AttemptView(
                 Numbers.of(feature.tolerance()),
                 feature.critical(),
                 feature.id().isSigned(),
-                history.isEmpty() ? null : history.getLast(),
+                FeatureState.valueOf(feature.state().name()),
+                counting.size() == 1 ? counting.getFirst() : null,
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : judged.credit(),
                 judged == null ? null : Band.valueOf(judged.band().name()),
+                counting.size() > 1 ? counting : List.of(),
                 history);
+    }
+
+    private static ReadingView reading(ReadingRow row, Ledger ledger, Names names) {
+        var value = row.value();
+        ReadingRow.Taken taken = row.taken();
+        return new ReadingView(
+                row.id(),
+                value == null ? null : Numbers.of(value),
+                row.typed(),
+                names.of(taken.by()),
+                taken.at(),
+                taken.received(),
+                taken.with(),
+                taken.instrument(),
+                row.omitted(),
+                row.reason(),
+                names.setAside(ledger, row.id()));
     }
 }

@@ -2,17 +2,18 @@ package lobrik.server.attempt;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import lobrik.measure.Quantity;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Cohorts;
@@ -22,25 +23,38 @@ import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.Givings;
+import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
-import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Opens attempts, keeps their readings, and has them judged. */
+/** Opens attempts and has them judged; {@link Keeping} writes down what is found on them. */
 @Service
 public class Attempts {
 
-    /** An attempt with its exercise, its readings from the oldest, and what the core says. */
-    public record Measured(Attempt attempt, Exercise exercise, List<ReadingRow> readings, Verdict verdict) {
+    /** An attempt with its exercise, all that was written down of it, and what the core says. */
+    public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdict verdict) {
 
-        /** The current reading of each feature: the last of its corrections. */
-        static Map<FeatureId, ReadingRow> current(List<ReadingRow> readings) {
-            Map<FeatureId, ReadingRow> current = new EnumMap<>(FeatureId.class);
-            readings.forEach(row -> current.put(row.feature(), row));
-            return current;
+        /** Whether it is verified and locked. */
+        public boolean isSealed() {
+            return ledger.isSealed();
+        }
+
+        /** What the trainee last said to be doing. */
+        public Optional<StepRow> lastStep() {
+            return ledger.lastStep();
+        }
+
+        /** The trainee's own figures for the marks, once they are in. */
+        public Optional<List<BenchNotes.OwnFigureView>> ownFigures() {
+            return BenchNotes.ownFigures(this);
+        }
+
+        /** When something was last read on it. */
+        public Optional<Instant> lastReadAt() {
+            return ledger.readings().stream().map(row -> row.taken().received()).max(Comparator.naturalOrder());
         }
     }
 
@@ -49,7 +63,9 @@ public class Attempts {
     private final Givings givings;
     private final Library library;
     private final Calculations calculations;
+    private final Ledgers ledgers;
     private final Turns turns;
+    private final Live live;
     private final Clock clock;
 
     Attempts(
@@ -58,14 +74,18 @@ public class Attempts {
             Givings givings,
             Library library,
             Calculations calculations,
+            Ledgers ledgers,
             Turns turns,
+            Live live,
             Clock clock) {
         this.entities = entities;
         this.cohorts = cohorts;
         this.givings = givings;
         this.library = library;
         this.calculations = calculations;
+        this.ledgers = ledgers;
         this.turns = turns;
+        this.live = live;
         this.clock = clock;
     }
 
@@ -80,8 +100,7 @@ public class Attempts {
     public Measured open(SignedIn who, UUID id, UUID traineeId, @Nullable UUID assignmentId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         turns.take(traineeId);
-        Attempt already = entities.find(Attempt.class, id);
-        if (already != null) {
+        if (entities.find(Attempt.class, id) != null) {
             return get(who, id);
         }
         Assignment assignment = assignmentId == null
@@ -91,6 +110,21 @@ public class Attempts {
             throw TurnedDown.conflict(
                     "nothing-given", trainee.fullName() + " has no such exercise yet; set one and give it first");
         }
+        return openAt(assignment, trainee, id, who.accountId());
+    }
+
+    /**
+     * Opens an attempt from the trainee's phone, or goes on with the one that is not complete yet.
+     *
+     * @param trainee whose assignment it is
+     */
+    @Transactional
+    public Measured begin(Assignment assignment, Trainee trainee, UUID id) {
+        turns.take(trainee.id());
+        return openAt(assignment, trainee, id, null);
+    }
+
+    private Measured openAt(Assignment assignment, Trainee trainee, UUID id, @Nullable UUID startedBy) {
         List<Attempt> before = attemptsAt(List.of(assignment.id()));
         if (!before.isEmpty()) {
             Measured last = measured(before).getLast();
@@ -103,8 +137,10 @@ public class Attempts {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        Attempt attempt = new Attempt(id, assignment, exercise.tolerances(), who.accountId(), clock.instant());
+        Attempt attempt =
+                new Attempt(id, assignment, exercise.tolerances(), exercise.readings(), startedBy, clock.instant());
         entities.persist(attempt);
+        live.changed(trainee.cohortId(), id);
         return measured(List.of(attempt)).getFirst();
     }
 
@@ -128,61 +164,14 @@ public class Attempts {
         return measured(List.of(require(who, id))).getFirst();
     }
 
-    private Attempt require(SignedIn who, UUID id) {
+    /** The attempt with this id, unless there is none for the one who asks. */
+    Attempt require(SignedIn who, UUID id) {
         Attempt attempt = entities.find(Attempt.class, id);
         if (attempt == null) {
             throw TurnedDown.notFound("attempt");
         }
         cohorts.trainee(who, attempt.traineeId());
         return attempt;
-    }
-
-    /**
-     * Keeps a reading. When this returns it is on disk.
-     *
-     * @param row its id is made by the client; a row that says the same under the same id is not kept twice
-     * @throws TurnedDown if the feature is not measured on this piece, if it was measured or corrected meanwhile, or if
-     *     the id was used for something else
-     */
-    @Transactional
-    public Measured keep(SignedIn who, ReadingRow row) {
-        Attempt attempt = require(who, row.attemptId());
-        turns.take(attempt.id());
-        Measured before = measured(List.of(attempt)).getFirst();
-        ReadingRow same = entities.find(ReadingRow.class, row.id());
-        if (same != null) {
-            if (!same.saysTheSameAs(row)) {
-                throw TurnedDown.conflict("key-used", "This key was used for another reading; make a new one");
-            }
-            return before;
-        }
-        requireMeasurable(before.verdict(), row.feature());
-        requireCorrectable(Measured.current(before.readings()).get(row.feature()), row.corrects());
-        entities.persist(row);
-        List<ReadingRow> readings = new ArrayList<>(before.readings());
-        readings.add(row);
-        return judged(attempt, before.exercise(), before.verdict().question(), readings);
-    }
-
-    private static void requireMeasurable(Verdict verdict, FeatureId feature) {
-        if (verdict.features().stream().noneMatch(measured -> measured.id() == feature)) {
-            throw TurnedDown.badInput(
-                    "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece");
-        }
-    }
-
-    private static void requireCorrectable(@Nullable ReadingRow current, @Nullable UUID corrects) {
-        if (current == null && corrects != null) {
-            throw TurnedDown.conflict("nothing-to-correct", "This feature was not measured yet; enter it as a reading");
-        }
-        if (current != null && corrects == null) {
-            throw TurnedDown.conflict(
-                    "measured-already", "This was measured already; to change it, correct it with a reason");
-        }
-        if (current != null && !current.id().equals(corrects)) {
-            throw TurnedDown.conflict(
-                    "corrected-already", "Somebody corrected this reading meanwhile; look at it and correct it again");
-        }
     }
 
     /** Attempts at these assignments, from the oldest. */
@@ -213,10 +202,8 @@ public class Attempts {
     private List<Measured> measured(List<Attempt> attempts) {
         Map<UUID, Exercise> byId =
                 library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
-        Map<UUID, List<ReadingRow>> readings = readingsOf(
-                        attempts.stream().map(Attempt::id).toList())
-                .stream()
-                .collect(Collectors.groupingBy(ReadingRow::attemptId));
+        Map<UUID, Ledger> written =
+                ledgers.of(attempts.stream().map(Attempt::id).toList());
         Map<UUID, Calculations.Question> questions = new HashMap<>();
         List<Measured> measured = new ArrayList<>();
         for (Attempt attempt : attempts) {
@@ -226,37 +213,11 @@ public class Attempts {
             }
             Calculations.Question question =
                     questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
-            measured.add(judged(attempt, exercise, question, readings.getOrDefault(attempt.id(), List.of())));
+            Ledger ledger = Objects.requireNonNullElse(written.get(attempt.id()), Ledger.EMPTY);
+            Verdict verdict = Verdict.of(
+                    question, attempt.tolerances().toCore(), attempt.readings().toCore(), ledger.said());
+            measured.add(new Measured(attempt, exercise, ledger, verdict));
         }
         return List.copyOf(measured);
-    }
-
-    private static Measured judged(
-            Attempt attempt, Exercise exercise, Calculations.Question question, List<ReadingRow> readings) {
-        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
-        Measured.current(readings).forEach((feature, row) -> values.put(feature, row.value()));
-        Verdict verdict = Verdict.of(question, attempt.tolerances().toCore(), values);
-        return new Measured(attempt, exercise, List.copyOf(readings), verdict);
-    }
-
-    /** Readings from the oldest; a correction always comes after what it corrects. */
-    private List<ReadingRow> readingsOf(Collection<UUID> attemptIds) {
-        List<ReadingRow> rows = entities.createQuery("from ReadingRow where attemptId in :ids", ReadingRow.class)
-                .setParameter("ids", attemptIds)
-                .getResultList();
-        Map<UUID, ReadingRow> byId = rows.stream().collect(Collectors.toMap(ReadingRow::id, Function.identity()));
-        return rows.stream()
-                .sorted(Comparator.comparingInt((ReadingRow row) -> corrections(row, byId))
-                        .thenComparing(ReadingRow::takenAt))
-                .toList();
-    }
-
-    /** How many corrections led to a row. Clocks may be set back; the chain cannot. */
-    private static int corrections(ReadingRow row, Map<UUID, ReadingRow> byId) {
-        int depth = 0;
-        for (ReadingRow at = row; at != null && at.corrects() != null; at = byId.get(at.corrects())) {
-            depth++;
-        }
-        return depth;
     }
 }

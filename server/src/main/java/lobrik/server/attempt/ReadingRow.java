@@ -13,11 +13,11 @@ import lobrik.shape.FeatureId;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 
-/** A reading as it was taken. Never changed: a correction is a new row that names the one it corrects. */
+/** A reading as it was taken, or the word that a feature was not measured and why. */
 @Entity
 @Immutable
 @Table(name = "reading")
-public class ReadingRow {
+public class ReadingRow implements Kept {
 
     private static final String PICOMETRES = "pm";
     private static final String NANODEGREES = "ndeg";
@@ -25,47 +25,78 @@ public class ReadingRow {
     /** What a correction corrects, and why. */
     public record Correction(UUID of, String reason) {}
 
+    /**
+     * Who took it, how, and when.
+     *
+     * @param instrument what the gauge is called, if one was read
+     * @param at by the device's clock
+     * @param received by the server's clock
+     */
+    public record Taken(UUID by, TakenWith with, @Nullable String instrument, Instant at, Instant received) {}
+
     @Id
     private UUID id;
 
     private UUID attemptId;
     private String feature;
-    private String unit;
-    private long value;
+    private @Nullable String unit;
+    private @Nullable Long value;
     private String typed;
     private UUID takenBy;
+    private String takenWith;
+    private @Nullable String instrument;
     private Instant takenAt;
+    private Instant receivedAt;
+    private @Nullable String omitted;
     private @Nullable UUID corrects;
     private @Nullable String reason;
 
     @SuppressWarnings("NullAway.Init")
     protected ReadingRow() {}
 
-    public ReadingRow(
+    private ReadingRow(
+            UUID id, UUID attemptId, FeatureId feature, String typed, Taken taken, @Nullable Correction correction) {
+        this.id = id;
+        this.attemptId = attemptId;
+        this.feature = feature.id();
+        this.typed = typed;
+        this.takenBy = taken.by();
+        this.takenWith = taken.with().id();
+        this.instrument = taken.instrument();
+        this.takenAt = taken.at();
+        this.receivedAt = taken.received();
+        this.corrects = correction == null ? null : correction.of();
+        this.reason = correction == null ? null : correction.reason();
+    }
+
+    /** A reading. */
+    public static ReadingRow read(
             UUID id,
             UUID attemptId,
             FeatureId feature,
             Quantity value,
             String typed,
-            UUID takenBy,
-            Instant takenAt,
+            Taken taken,
             @Nullable Correction correction) {
-        this.id = id;
-        this.attemptId = attemptId;
-        this.feature = feature.id();
-        this.unit = switch (value) {
+        ReadingRow row = new ReadingRow(id, attemptId, feature, typed, taken, correction);
+        row.unit = switch (value) {
             case Length _ -> PICOMETRES;
             case Angle _ -> NANODEGREES;
         };
-        this.value = value.count();
-        this.typed = typed;
-        this.takenBy = takenBy;
-        this.takenAt = takenAt;
-        this.corrects = correction == null ? null : correction.of();
-        this.reason = correction == null ? null : correction.reason();
+        row.value = value.count();
+        return row;
     }
 
-    UUID id() {
+    /** The word that a feature was not measured, and why. */
+    public static ReadingRow omitted(
+            UUID id, UUID attemptId, FeatureId feature, String why, Taken taken, @Nullable Correction correction) {
+        ReadingRow row = new ReadingRow(id, attemptId, feature, "", taken, correction);
+        row.omitted = why;
+        return row;
+    }
+
+    @Override
+    public UUID id() {
         return id;
     }
 
@@ -77,24 +108,36 @@ public class ReadingRow {
         return FeatureId.withId(feature).orElseThrow();
     }
 
+    /** What was read; nothing if the feature was not measured. */
+    @Nullable
     Quantity value() {
-        return unit.equals(PICOMETRES) ? new Length(value) : new Angle(value);
+        if (value == null) {
+            return null;
+        }
+        return PICOMETRES.equals(unit) ? new Length(value) : new Angle(value);
     }
 
     String typed() {
         return typed;
     }
 
-    UUID takenBy() {
-        return takenBy;
+    Taken taken() {
+        return new Taken(takenBy, TakenWith.withId(takenWith), instrument, takenAt, receivedAt);
     }
 
-    Instant takenAt() {
+    @Override
+    public Instant takenAt() {
         return takenAt;
     }
 
+    /** Why it was not measured. */
     @Nullable
-    UUID corrects() {
+    String omitted() {
+        return omitted;
+    }
+
+    @Override
+    public @Nullable UUID corrects() {
         return corrects;
     }
 
@@ -107,7 +150,8 @@ public class ReadingRow {
     boolean saysTheSameAs(ReadingRow other) {
         return attemptId.equals(other.attemptId)
                 && feature.equals(other.feature)
-                && value == other.value
+                && Objects.equals(value, other.value)
+                && Objects.equals(omitted, other.omitted)
                 && Objects.equals(corrects, other.corrects);
     }
 }

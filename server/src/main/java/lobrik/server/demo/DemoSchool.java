@@ -22,6 +22,7 @@ import lobrik.server.account.Account;
 import lobrik.server.account.Role;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.ReadingRow;
+import lobrik.server.attempt.TakenWith;
 import lobrik.server.calc.BenderInput;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.ConduitInput;
@@ -35,12 +36,14 @@ import lobrik.server.demo.DemoRack.Racked;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.LibraryEntry;
+import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
+import org.jspecify.annotations.Nullable;
 
 /** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */
 final class DemoSchool {
@@ -211,6 +214,7 @@ final class DemoSchool {
                 definition,
                 null,
                 ToleranceFigures.of(preset),
+                ReadingsAsked.ALL,
                 null);
         Exercise exercise = new Exercise(
                 ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
@@ -238,7 +242,8 @@ final class DemoSchool {
             Instant at,
             Map<FeatureId, Quantity> read,
             int howMany) {
-        Attempt attempt = new Attempt(ids.next(), assignment, ToleranceFigures.of(preset), cohort.instructor(), at);
+        Attempt attempt = new Attempt(
+                ids.next(), assignment, ToleranceFigures.of(preset), ReadingsAsked.ALL, cohort.instructor(), at);
         entities.persist(attempt);
         Instant taken = at;
         for (Map.Entry<FeatureId, Quantity> reading :
@@ -253,23 +258,29 @@ final class DemoSchool {
         if (value instanceof Length length && random.nextDouble() < MISREAD) {
             Length misread = length.plus(TapeDivision.SIXTEENTH.step());
             UUID first = ids.next();
-            entities.persist(new ReadingRow(
-                    first, attempt.id(), feature, misread, TapeDivision.SIXTEENTH.text(misread), by, at, null));
-            entities.persist(new ReadingRow(
-                    ids.next(),
-                    attempt.id(),
-                    feature,
-                    length,
-                    TapeDivision.SIXTEENTH.text(length),
-                    by,
-                    at.plus(2, ChronoUnit.MINUTES),
-                    new ReadingRow.Correction(first, "Read the wrong line of the tape")));
-            return;
+            keep(attempt, feature, first, misread, taken(by, at), null);
+            ReadingRow.Correction correction = new ReadingRow.Correction(first, "Read the wrong line of the tape");
+            keep(attempt, feature, ids.next(), length, taken(by, at.plus(2, ChronoUnit.MINUTES)), correction);
+        } else {
+            keep(attempt, feature, ids.next(), value, taken(by, at), null);
         }
+    }
+
+    private void keep(
+            Attempt attempt,
+            FeatureId feature,
+            UUID id,
+            Quantity value,
+            ReadingRow.Taken taken,
+            ReadingRow.@Nullable Correction correction) {
         String typed = switch (value) {
             case Length length -> TapeDivision.SIXTEENTH.text(length);
             case Angle angle -> angle.text();
         };
-        entities.persist(new ReadingRow(ids.next(), attempt.id(), feature, value, typed, by, at, null));
+        entities.persist(ReadingRow.read(id, attempt.id(), feature, value, typed, taken, correction));
+    }
+
+    private static ReadingRow.Taken taken(UUID by, Instant at) {
+        return new ReadingRow.Taken(by, TakenWith.KEYS, null, at, at);
     }
 }

@@ -36,6 +36,7 @@ public record Content(
         LayoutRequest definition,
         @Nullable Entered entered,
         ToleranceFigures tolerances,
+        ReadingsAsked readings,
         @Nullable VariationInput variation) {
 
     private static final JsonMapper JSON = JsonMapper.shared();
@@ -79,6 +80,7 @@ public record Content(
                 Objects.requireNonNull(input.definition()),
                 input.entered(),
                 tolerances,
+                input.readings() == null ? ReadingsAsked.ALL : input.readings(),
                 input.variation());
     }
 
@@ -89,7 +91,7 @@ public record Content(
 
     /** The same exercise with other sizes: nobody typed those. */
     public Content varied(LayoutRequest other) {
-        return new Content(title, level, tags, conduitLabel, benderLabel, other, null, tolerances, null);
+        return new Content(title, level, tags, conduitLabel, benderLabel, other, null, tolerances, readings, null);
     }
 
     /** The way it stands in a file. */
@@ -103,6 +105,7 @@ public record Content(
                 definition,
                 entered,
                 ToleranceInput.of(tolerances),
+                readings,
                 variation);
     }
 
@@ -145,14 +148,17 @@ public record Content(
         ToleranceFigures tolerances(@Nullable ToleranceInput input) {
             if (input == null) {
                 wrong("/tolerances", "missing", "this is missing");
-                return new ToleranceFigures("", 0, 0, 0, 0);
+                return new ToleranceFigures("", 0, 0, 0, 0, null);
             }
+            String preset = text("/tolerances/preset", input.preset());
             return new ToleranceFigures(
-                    text("/tolerances/preset", input.preset()),
+                    preset,
                     figure("/tolerances/lengthIn", input.lengthIn()),
                     figure("/tolerances/angleDeg", input.angleDeg()),
                     figure("/tolerances/dogLegDeg", input.dogLegDeg()),
-                    figure("/tolerances/passMark", input.passMark()));
+                    figure("/tolerances/passMark", input.passMark()),
+                    // Written out, so that a later change of the usual rules changes nothing that was set.
+                    input.workmanship() == null ? ToleranceFigures.usualWorkmanship(preset) : input.workmanship());
         }
 
         private double figure(String pointer, @Nullable Double value) {

@@ -45,6 +45,8 @@ public class Exercise {
     @JdbcTypeCode(SqlTypes.JSON)
     private ToleranceFigures tolerances;
 
+    private String readings;
+
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable VariationInput variation;
 
@@ -86,6 +88,7 @@ public class Exercise {
         this.definition = content.definition();
         this.entered = content.entered();
         this.tolerances = content.tolerances();
+        this.readings = content.readings().id();
         this.variation = content.variation();
     }
 
@@ -100,6 +103,7 @@ public class Exercise {
                 definition,
                 entered,
                 tolerances,
+                readings(),
                 variation);
     }
 
@@ -145,5 +149,9 @@ public class Exercise {
 
     public ToleranceFigures tolerances() {
         return tolerances;
+    }
+
+    public ReadingsAsked readings() {
+        return ReadingsAsked.withId(readings);
     }
 }

@@ -2,8 +2,10 @@ package lobrik.server.exercise;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Map;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.VariationInput;
+import lobrik.server.shed.RuleFigures;
 import lobrik.server.shed.ToleranceFigures;
 import org.jspecify.annotations.Nullable;
 
@@ -13,6 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param tags words to find it by
  * @param definition the bend with its conduit, bender, method and place
  * @param entered what was typed for its sizes
+ * @param readings which features are read; all of them unless it is said
  * @param variation how variants of it differ, if there are to be any
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -25,19 +28,31 @@ public record ExerciseInput(
         @Nullable LayoutRequest definition,
         @Nullable Entered entered,
         @Nullable ToleranceInput tolerances,
+        @Nullable ReadingsAsked readings,
         @Nullable VariationInput variation) {
 
-    /** A set of tolerances in a request. */
+    /**
+     * A set of tolerances in a request.
+     *
+     * @param workmanship what a fault of each point costs; the preset's usual rules if it is not said
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ToleranceInput(
             @Nullable String preset,
             @Nullable Double lengthIn,
             @Nullable Double angleDeg,
             @Nullable Double dogLegDeg,
-            @Nullable Double passMark) {
+            @Nullable Double passMark,
+            @Nullable Map<String, RuleFigures> workmanship) {
 
         static ToleranceInput of(ToleranceFigures figures) {
             return new ToleranceInput(
-                    figures.preset(), figures.lengthIn(), figures.angleDeg(), figures.dogLegDeg(), figures.passMark());
+                    figures.preset(),
+                    figures.lengthIn(),
+                    figures.angleDeg(),
+                    figures.dogLegDeg(),
+                    figures.passMark(),
+                    figures.workmanship());
         }
     }
 }

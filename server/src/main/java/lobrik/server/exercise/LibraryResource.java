@@ -97,7 +97,8 @@ class LibraryResource {
         return view(library.shelved(who, id));
     }
 
-    private static final ExerciseInput EMPTY = new ExerciseInput(null, null, null, null, null, null, null, null, null);
+    private static final ExerciseInput EMPTY =
+            new ExerciseInput(null, null, null, null, null, null, null, null, null, null);
 
     @Operation(summary = "Put an exercise away, or back on the shelf")
     @PutMapping("/api/library/{id}/retirement")

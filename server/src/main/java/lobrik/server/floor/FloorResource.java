@@ -4,7 +4,9 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -12,6 +14,7 @@ import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.StepRow;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -30,23 +33,42 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "floor")
 class FloorResource {
 
-    record FloorView(UUID cohortId, String cohortName, List<BenchView> benches) {}
+    /**
+     * A cohort at its benches.
+     *
+     * @param now by the server's clock, for whoever shows how long something lasts
+     */
+    record FloorView(UUID cohortId, String cohortName, Instant now, List<BenchView> benches) {}
 
-    /** A trainee at a bench with what they are on; the attempt is the last one at it. */
+    /**
+     * A trainee at a bench with what they are on; the attempt is the last one at it.
+     *
+     * @param since when the state began; nothing where there is none
+     */
     record BenchView(
             UUID traineeId,
             String fullName,
             int bench,
             State state,
+            @Nullable Instant since,
+            @Nullable UUID assignmentId,
             @Nullable String exerciseTitle,
+            @Nullable LocalDate dueOn,
             @Nullable AttemptSummary attempt) {}
 
-    /** How far an attempt is; the score once it is complete. */
+    /**
+     * How far an attempt is; the score once it is complete.
+     *
+     * @param disputed whether two people read a feature differently, and nobody has decided yet
+     * @param sealed whether it is verified and locked
+     */
     record AttemptSummary(
             UUID id,
             Instant startedAt,
             long measured,
             int features,
+            boolean disputed,
+            boolean sealed,
             @Nullable Double points,
             @Nullable Boolean passed) {}
 
@@ -54,24 +76,37 @@ class FloorResource {
     enum State {
         @JsonProperty("nothingGiven")
         NOTHING_GIVEN,
+        @JsonProperty("notStarted")
+        NOT_STARTED,
+        @JsonProperty("workingOut")
+        WORKING_OUT,
         @JsonProperty("bending")
         BENDING,
+        @JsonProperty("called")
+        CALLED,
+        @JsonProperty("help")
+        HELP,
         @JsonProperty("measuring")
         MEASURING,
-        @JsonProperty("judged")
-        JUDGED
+        @JsonProperty("done")
+        DONE
     }
+
+    /** A state and when it began. */
+    private record Stand(State state, @Nullable Instant since) {}
 
     private final Cohorts cohorts;
     private final Givings givings;
     private final Library library;
     private final Attempts attempts;
+    private final Clock clock;
 
-    FloorResource(Cohorts cohorts, Givings givings, Library library, Attempts attempts) {
+    FloorResource(Cohorts cohorts, Givings givings, Library library, Attempts attempts, Clock clock) {
         this.cohorts = cohorts;
         this.givings = givings;
         this.library = library;
         this.attempts = attempts;
+        this.clock = clock;
     }
 
     @Operation(summary = "The floor of a cohort")
@@ -88,35 +123,51 @@ class FloorResource {
         return new FloorView(
                 cohort.id(),
                 cohort.name(),
+                clock.instant(),
                 trainees.stream()
                         .map(trainee -> bench(trainee, current.get(trainee.id()), byId, last))
                         .toList());
     }
 
-    private static BenchView bench(
+    private BenchView bench(
             Trainee trainee,
             @Nullable Assignment assignment,
             Map<UUID, Exercise> exercises,
             Map<UUID, Measured> attempts) {
         Exercise exercise = assignment == null ? null : exercises.get(assignment.exerciseId());
         Measured measured = assignment == null ? null : attempts.get(assignment.id());
+        Stand stand = stand(assignment, measured);
         return new BenchView(
                 trainee.id(),
                 trainee.fullName(),
                 trainee.bench(),
-                state(assignment, measured),
+                stand.state(),
+                stand.since(),
+                assignment == null ? null : assignment.id(),
                 exercise == null ? null : exercise.title(),
+                assignment == null ? null : givings.terms(assignment).dueOn(),
                 measured == null ? null : summary(measured));
     }
 
-    private static State state(@Nullable Assignment assignment, @Nullable Measured measured) {
+    private static Stand stand(@Nullable Assignment assignment, @Nullable Measured measured) {
         if (assignment == null) {
-            return State.NOTHING_GIVEN;
+            return new Stand(State.NOTHING_GIVEN, null);
         }
         if (measured == null) {
-            return State.BENDING;
+            return new Stand(State.NOT_STARTED, assignment.givenAt());
         }
-        return measured.verdict().score().isPresent() ? State.JUDGED : State.MEASURING;
+        Instant read = measured.lastReadAt().orElse(null);
+        if (measured.verdict().isComplete()) {
+            return new Stand(State.DONE, read);
+        }
+        StepRow step = measured.lastStep().orElse(null);
+        // Whoever calls again while the piece is being measured waits again.
+        if (read != null && (step == null || read.isAfter(step.setAt()))) {
+            return new Stand(State.MEASURING, read);
+        }
+        return step == null
+                ? new Stand(State.BENDING, measured.attempt().startedAt())
+                : new Stand(State.valueOf(step.step().name()), step.setAt());
     }
 
     private static AttemptSummary summary(Measured measured) {
@@ -126,6 +177,8 @@ class FloorResource {
                 measured.attempt().startedAt(),
                 measured.verdict().measured(),
                 measured.verdict().features().size(),
+                measured.verdict().isDisputed(),
+                measured.isSealed(),
                 score.map(s -> s.points()).orElse(null),
                 score.map(s -> s.passed()).orElse(null));
     }

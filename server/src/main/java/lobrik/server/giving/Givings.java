@@ -20,6 +20,7 @@ import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
+import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
@@ -71,6 +72,7 @@ public class Givings {
     private final Library library;
     private final Dealing dealing;
     private final Turns turns;
+    private final Live live;
     private final Clock clock;
     private final RandomGenerator codes;
 
@@ -80,6 +82,7 @@ public class Givings {
             Library library,
             Dealing dealing,
             Turns turns,
+            Live live,
             Clock clock,
             RandomGenerator codes) {
         this.entities = entities;
@@ -87,6 +90,7 @@ public class Givings {
         this.library = library;
         this.dealing = dealing;
         this.turns = turns;
+        this.live = live;
         this.clock = clock;
         this.codes = codes;
     }
@@ -108,6 +112,7 @@ public class Givings {
             return given(who, order.id());
         }
         Exercise exercise = library.save(who, order.entryId(), order.content(), order.basedOn());
+        trainees.stream().map(Trainee::cohortId).distinct().forEach(cohort -> live.changed(cohort, null));
         Giving giving = new Giving(
                 order.id(),
                 who.centreId(),
@@ -228,13 +233,25 @@ public class Givings {
      */
     @Transactional(readOnly = true)
     Sheet sheet(SignedIn who, String typed) {
+        Sheet sheet = sheetInHand(typed);
+        cohorts.trainee(who, sheet.trainee().id());
+        return sheet;
+    }
+
+    /**
+     * The sheet with this code, for whoever holds it in the hand.
+     *
+     * @throws TurnedDown if there is none
+     */
+    @Transactional(readOnly = true)
+    public Sheet sheetInHand(String typed) {
         Assignment assignment = SheetCode.read(typed)
                 .flatMap(code -> entities.createQuery("from Assignment where code = :code", Assignment.class)
                         .setParameter("code", code)
                         .getResultStream()
                         .findFirst())
                 .orElseThrow(() -> TurnedDown.notFound("sheet"));
-        Trainee trainee = cohorts.trainee(who, assignment.traineeId());
+        Trainee trainee = entities.find(Trainee.class, assignment.traineeId());
         Exercise exercise = require(library.byId(List.of(assignment.exerciseId())), assignment.exerciseId());
         return new Sheet(assignment, trainee, exercise);
     }

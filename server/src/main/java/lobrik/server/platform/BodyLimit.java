@@ -5,6 +5,7 @@ import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.regex.Pattern;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
@@ -16,9 +17,14 @@ class BodyLimit extends OncePerRequestFilter {
 
     private static final long LARGEST_BYTES = 256 * 1024;
     private static final long LARGEST_FILE_BYTES = 1024 * 1024;
+    private static final long LARGEST_PHOTO_BYTES = 12 * 1024 * 1024;
+    private static final Pattern PHOTO = Pattern.compile("/api/attempts/[^/]+/photos/[^/]+");
 
-    /** Whoever is signed in may send a file of exercises, which is larger than any other request. */
+    /** A file of exercises or a photo is larger than any other request; both need an account. */
     private static long largest(HttpServletRequest request) {
+        if (PHOTO.matcher(request.getRequestURI()).matches()) {
+            return LARGEST_PHOTO_BYTES;
+        }
         return request.getRequestURI().equals("/api/library/file") ? LARGEST_FILE_BYTES : LARGEST_BYTES;
     }
 

@@ -1,5 +1,6 @@
 package lobrik.server.platform;
 
+import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import org.springframework.context.annotation.Bean;
@@ -24,7 +25,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityConfiguration {
 
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
-            + "font-src 'self'; img-src 'self' data:; connect-src 'self'; manifest-src 'self'; "
+            + "font-src 'self'; img-src 'self' data: blob:; media-src 'self' blob:; connect-src 'self'; "
+            + "manifest-src 'self'; worker-src 'self'; "
             + "base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
@@ -32,6 +34,12 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
                         .requestMatchers("/api/calc/**")
+                        .permitAll()
+                        // Whoever holds a sheet may say where they are with it; the code on it is the key.
+                        .requestMatchers("/api/benches/**")
+                        .permitAll()
+                        // A stream goes on after its request was let in.
+                        .dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
                         .requestMatchers(HttpMethod.GET, "/api/openapi.json", "/api/status")
                         .permitAll()

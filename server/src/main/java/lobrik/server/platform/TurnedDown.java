@@ -45,6 +45,16 @@ public final class TurnedDown extends RuntimeException {
         return new TurnedDown(HttpStatus.CONFLICT, "", code, message);
     }
 
+    /** It is larger than what is taken in. */
+    public static TurnedDown tooLarge(String message) {
+        return new TurnedDown(HttpStatus.CONTENT_TOO_LARGE, "", "too-large", message);
+    }
+
+    /** It is of a kind that is not taken in. */
+    public static TurnedDown unsupported(String message) {
+        return new TurnedDown(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "", "unsupported", message);
+    }
+
     /** Name and password do not belong together, or nobody is signed in. */
     public static TurnedDown unauthorised(String message) {
         return new TurnedDown(HttpStatus.UNAUTHORIZED, "", "not-signed-in", message);

@@ -1,0 +1,30 @@
+package lobrik.server.attempt;
+
+import lobrik.server.account.Accounts;
+import lobrik.server.account.SignedIn;
+import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import org.springframework.stereotype.Component;
+
+/** Makes views of attempts. */
+@Component
+class AttemptViews {
+
+    private final Cohorts cohorts;
+    private final Accounts accounts;
+    private final Calculations calculations;
+
+    AttemptViews(Cohorts cohorts, Accounts accounts, Calculations calculations) {
+        this.cohorts = cohorts;
+        this.accounts = accounts;
+        this.calculations = calculations;
+    }
+
+    AttemptView of(SignedIn who, Attempts.Measured measured) {
+        Trainee trainee = cohorts.trainee(who, measured.attempt().traineeId());
+        Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
+        return AttemptView.of(
+                measured, trainee, calculations.plan(measured.verdict().question()), names);
+    }
+}

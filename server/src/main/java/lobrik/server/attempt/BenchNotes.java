@@ -1,0 +1,234 @@
+package lobrik.server.attempt;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Stream;
+import lobrik.server.platform.Numbers;
+import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Judged;
+import lobrik.verdict.Score;
+import lobrik.verdict.Workmanship;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What is written down of a piece besides its readings.
+ *
+ * @param rework how often bends went back into the shoe, from the oldest
+ * @param own the trainee's figures for the marks, once they are in
+ * @param minutes how long it took, by the steps and the readings or as somebody wrote it down
+ * @param step what the trainee last said to be doing
+ * @param seal the last word on whether it is verified
+ */
+public record BenchNotes(
+        List<PointView> points,
+        List<ReworkView> rework,
+        @Nullable WasteView waste,
+        @Nullable OwnFigures own,
+        @Nullable Integer minutes,
+        List<NoteView> notes,
+        List<PhotoView> photos,
+        @Nullable StepView step,
+        @Nullable SealView seal) {
+
+    /**
+     * A point that is looked over.
+     *
+     * @param good what is seen when nothing is wrong
+     * @param deduction points that a fault costs
+     * @param critical whether the piece fails with it
+     * @param finding the one that counts
+     * @param rivals findings that somebody has to decide between
+     */
+    public record PointView(
+            String point,
+            String good,
+            double deduction,
+            boolean critical,
+            @Nullable FindingView finding,
+            List<FindingView> rivals) {}
+
+    /** A finding with who found it. */
+    public record FindingView(
+            UUID id,
+            Fact.Result result,
+            @Nullable String note,
+            String takenBy,
+            Instant takenAt,
+            @Nullable String reason) {}
+
+    /** A bend that went back into the shoe once. */
+    public record ReworkView(UUID id, int bend, Fact.Change change, String takenBy, Instant takenAt) {}
+
+    /** Conduit that went into the bin. */
+    public record WasteView(UUID id, double lengthIn, String text) {}
+
+    /** The trainee's figures, scored apart. */
+    public record OwnFigures(UUID id, String takenBy, Instant takenAt, double points, List<OwnFigureView> marks) {}
+
+    /** One of them, and how far it is off. */
+    public record OwnFigureView(int mark, String text, double positionIn, double deviationIn, AttemptView.Band band) {}
+
+    /** Anything else. */
+    public record NoteView(UUID id, String text, String takenBy, Instant takenAt) {}
+
+    /** A photo; the picture itself is asked for by its id. */
+    public record PhotoView(
+            UUID id, String about, String note, int width, int height, String takenBy, Instant takenAt) {}
+
+    /** A step, and who set it. */
+    public record StepView(Step step, Instant since, String setBy) {}
+
+    /** A seal, and who set it. */
+    public record SealView(boolean sealed, String setBy, Instant setAt, String reason) {}
+
+    static BenchNotes of(Attempts.Measured measured, Names names) {
+        Ledger ledger = measured.ledger();
+        Map<InspectionPoint, Workmanship.Rule> rules =
+                measured.attempt().tolerances().toCore().workmanship().rules();
+        return new BenchNotes(
+                Stream.of(InspectionPoint.values())
+                        .map(point -> point(point, rules, ledger, names))
+                        .toList(),
+                ledger.rework().stream().map(row -> rework(row, names)).toList(),
+                ledger.newest("waste").map(BenchNotes::waste).orElse(null),
+                own(measured, names),
+                minutes(measured),
+                Standing.of(
+                                ledger.facts().stream()
+                                        .filter(row -> row.kind().equals("note"))
+                                        .toList(),
+                                ledger.asideIds())
+                        .stream()
+                        .map(row -> note(row, names))
+                        .toList(),
+                ledger.standingPhotos().stream()
+                        .map(photo -> new PhotoView(
+                                photo.id(),
+                                photo.about(),
+                                photo.note(),
+                                photo.width(),
+                                photo.height(),
+                                names.of(photo.takenBy()),
+                                photo.takenAt()))
+                        .toList(),
+                ledger.lastStep()
+                        .map(step -> new StepView(step.step(), step.setAt(), names.of(step.setBy())))
+                        .orElse(null),
+                ledger.lastSeal()
+                        .map(seal -> new SealView(seal.isSealed(), names.of(seal.setBy()), seal.setAt(), seal.reason()))
+                        .orElse(null));
+    }
+
+    private static PointView point(
+            InspectionPoint point, Map<InspectionPoint, Workmanship.Rule> rules, Ledger ledger, Names names) {
+        List<FindingView> standing =
+                ledger.findings(point).stream().map(row -> finding(row, names)).toList();
+        Workmanship.Rule rule = rules.getOrDefault(point, new Workmanship.Rule(0, false));
+        return new PointView(
+                point.id(),
+                point.good(),
+                rule.deduction(),
+                rule.critical(),
+                standing.size() == 1 ? standing.getFirst() : null,
+                standing.size() > 1 ? standing : List.of());
+    }
+
+    private static FindingView finding(FactRow row, Names names) {
+        Fact.Finding finding = (Fact.Finding) row.said();
+        return new FindingView(
+                row.id(),
+                Objects.requireNonNullElse(finding.result(), Fact.Result.NOT_LOOKED_AT),
+                finding.note(),
+                names.of(row.takenBy()),
+                row.takenAt(),
+                row.reason());
+    }
+
+    private static ReworkView rework(FactRow row, Names names) {
+        Fact.Rework rework = (Fact.Rework) row.said();
+        return new ReworkView(
+                row.id(),
+                Objects.requireNonNullElse(rework.bend(), 0),
+                Objects.requireNonNullElse(rework.change(), Fact.Change.ADDED),
+                names.of(row.takenBy()),
+                row.takenAt());
+    }
+
+    private static WasteView waste(FactRow row) {
+        Fact.Waste waste = (Fact.Waste) row.said();
+        return new WasteView(
+                row.id(),
+                Objects.requireNonNullElse(waste.lengthIn(), 0.0),
+                Objects.requireNonNullElse(waste.text(), ""));
+    }
+
+    private static NoteView note(FactRow row, Names names) {
+        String text = ((Fact.Note) row.said()).text();
+        return new NoteView(row.id(), Objects.requireNonNullElse(text, ""), names.of(row.takenBy()), row.takenAt());
+    }
+
+    private static @Nullable OwnFigures own(Attempts.Measured measured, Names names) {
+        FactRow row = measured.ledger().newest("figures").orElse(null);
+        Score score = measured.verdict().arithmetic().orElse(null);
+        if (row == null || score == null) {
+            return null;
+        }
+        return new OwnFigures(
+                row.id(),
+                names.of(row.takenBy()),
+                row.takenAt(),
+                score.points(),
+                ownFigures(measured).orElse(List.of()));
+    }
+
+    /** The trainee's own figures, judged one by one. */
+    static Optional<List<OwnFigureView>> ownFigures(Attempts.Measured measured) {
+        return measured.verdict()
+                .arithmetic()
+                .flatMap(score -> measured.ledger()
+                        .newest("figures")
+                        .map(row -> ((Fact.Figures) row.said()).marks())
+                        .map(marks -> marks.stream()
+                                .flatMap(figure -> score.items().stream()
+                                        .filter(item -> item.feature().id().equals("mark" + figure.mark()))
+                                        .map(item -> figure(figure, item)))
+                                .toList()));
+    }
+
+    private static OwnFigureView figure(Fact.OwnFigure figure, Judged judged) {
+        return new OwnFigureView(
+                Objects.requireNonNullElse(figure.mark(), 0),
+                Objects.requireNonNullElse(figure.text(), ""),
+                Objects.requireNonNullElse(figure.positionIn(), 0.0),
+                Numbers.of(judged.deviation()),
+                AttemptView.Band.valueOf(judged.band().name()));
+    }
+
+    /** From the first step to the call for checking; as somebody wrote it down where that is wrong. */
+    private static @Nullable Integer minutes(Attempts.Measured measured) {
+        Ledger ledger = measured.ledger();
+        Integer written = ledger.newest("time")
+                .map(row -> ((Fact.TimeTaken) row.said()).minutes())
+                .orElse(null);
+        if (written != null) {
+            return written;
+        }
+        Instant from = ledger.steps().stream()
+                .map(StepRow::setAt)
+                .min(Instant::compareTo)
+                .orElse(null);
+        Instant until = ledger.steps().stream()
+                .filter(row -> row.step() == Step.CALLED)
+                .map(StepRow::setAt)
+                .max(Instant::compareTo)
+                .orElse(null);
+        return from == null || until == null
+                ? null
+                : Math.toIntExact(Math.max(1, Duration.between(from, until).toMinutes()));
+    }
+}

@@ -1,0 +1,95 @@
+package lobrik.server.attempt;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** What is written down of a piece besides its readings. */
+@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+@JsonSubTypes({
+    @JsonSubTypes.Type(value = Fact.Finding.class, name = "finding"),
+    @JsonSubTypes.Type(value = Fact.Rework.class, name = "rework"),
+    @JsonSubTypes.Type(value = Fact.Waste.class, name = "waste"),
+    @JsonSubTypes.Type(value = Fact.TimeTaken.class, name = "time"),
+    @JsonSubTypes.Type(value = Fact.Figures.class, name = "figures"),
+    @JsonSubTypes.Type(value = Fact.Note.class, name = "note")
+})
+public sealed interface Fact {
+
+    /** What was found when a point was looked over. */
+    record Finding(
+            @Nullable String point,
+            @Nullable Result result,
+            @Nullable String note) implements Fact {}
+
+    /** How a point was found. */
+    enum Result {
+        @JsonProperty("good")
+        GOOD,
+        @JsonProperty("fault")
+        FAULT,
+        @JsonProperty("notLookedAt")
+        NOT_LOOKED_AT
+    }
+
+    /** A bend that went back into the shoe once: eased out, or bent on. */
+    record Rework(@Nullable Integer bend, @Nullable Change change) implements Fact {}
+
+    /** What was done to a bend. */
+    enum Change {
+        @JsonProperty("eased")
+        EASED,
+        @JsonProperty("added")
+        ADDED
+    }
+
+    /**
+     * Conduit that went into the bin.
+     *
+     * @param lengthIn what the text comes to; the server works it out
+     */
+    record Waste(@Nullable String text, @Nullable Double lengthIn) implements Fact {}
+
+    /** How long the piece took, when the clock of the steps is not right. */
+    record TimeTaken(@Nullable Integer minutes) implements Fact {}
+
+    /** The trainee's own figures for the marks. */
+    record Figures(@Nullable List<OwnFigure> marks) implements Fact {}
+
+    /**
+     * One of them.
+     *
+     * @param mark number of the mark, from 1
+     * @param positionIn what the text comes to; the server works it out
+     */
+    record OwnFigure(
+            @Nullable Integer mark,
+            @Nullable String text,
+            @Nullable Double positionIn) {}
+
+    /** Anything else. */
+    record Note(@Nullable String text) implements Fact {}
+
+    /** The kind, as it is sent and stored. */
+    default String kind() {
+        return switch (this) {
+            case Finding _ -> "finding";
+            case Rework _ -> "rework";
+            case Waste _ -> "waste";
+            case TimeTaken _ -> "time";
+            case Figures _ -> "figures";
+            case Note _ -> "note";
+        };
+    }
+
+    /** What it is about, among facts of its kind: those about the same thing replace or contradict each other. */
+    default String about() {
+        return switch (this) {
+            case Finding finding -> String.valueOf(finding.point());
+            case Rework rework -> String.valueOf(rework.bend());
+            case Waste _, TimeTaken _, Figures _, Note _ -> "";
+        };
+    }
+}

@@ -1,0 +1,90 @@
+package lobrik.server.attempt;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.server.calc.QuantityRequest.BareUnit;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+
+/** A fact as it is sent, made into what is kept: texts are bounded, and lengths are worked out from what was typed. */
+final class FactInput {
+
+    private static final int LONGEST_TEXT = 500;
+    private static final int LONGEST_MINUTES = 24 * 60;
+
+    private FactInput() {}
+
+    /**
+     * What is kept.
+     *
+     * @throws TurnedDown with what is missing or too much
+     * @throws lobrik.measure.RefusedText for a length that cannot be read
+     */
+    static Fact kept(@Nullable Fact sent, @Nullable BareUnit bare) {
+        LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        return switch (sent) {
+            case null -> throw TurnedDown.badInput("/fact", "missing", "say what is to be written down");
+            case Fact.Finding finding -> {
+                require("/fact/result", finding.result(), "say how it was found");
+                yield new Fact.Finding(finding.point(), finding.result(), text("/fact/note", finding.note()));
+            }
+            case Fact.Rework rework -> {
+                require("/fact/change", rework.change(), "say whether it was eased or bent on");
+                yield rework;
+            }
+            case Fact.Waste waste -> {
+                String typed = require("/fact/text", waste.text(), "give the length that was wasted");
+                yield new Fact.Waste(typed.strip(), Length.parse(typed, unit).inches());
+            }
+            case Fact.TimeTaken time -> {
+                int minutes = require("/fact/minutes", time.minutes(), "give the minutes");
+                if (minutes < 1 || minutes > LONGEST_MINUTES) {
+                    throw TurnedDown.badInput(
+                            "/fact/minutes",
+                            "out-of-range",
+                            minutes + " minutes are not from 1 to " + LONGEST_MINUTES + ", a whole day");
+                }
+                yield time;
+            }
+            case Fact.Figures figures -> figures(figures, unit);
+            case Fact.Note note -> {
+                String text = text("/fact/text", note.text());
+                if (text == null) {
+                    throw TurnedDown.badInput("/fact/text", "missing", "write something");
+                }
+                yield new Fact.Note(text);
+            }
+        };
+    }
+
+    /** The trainee's figures with what they come to. */
+    static Fact.Figures figures(Fact.Figures sent, LengthUnit unit) {
+        List<Fact.OwnFigure> marks = new ArrayList<>();
+        for (Fact.OwnFigure figure : Objects.requireNonNullElse(sent.marks(), List.<Fact.OwnFigure>of())) {
+            String typed = require("/fact/marks", figure.text(), "give a figure for each mark");
+            marks.add(new Fact.OwnFigure(
+                    figure.mark(), typed.strip(), Length.parse(typed, unit).inches()));
+        }
+        return new Fact.Figures(List.copyOf(marks));
+    }
+
+    private static <T> T require(String pointer, @Nullable T value, String cure) {
+        if (value == null) {
+            throw TurnedDown.badInput(pointer, "missing", cure);
+        }
+        return value;
+    }
+
+    /** Plain text, or nothing. */
+    static @Nullable String text(String pointer, @Nullable String text) {
+        String stripped = text == null ? "" : text.strip();
+        if (stripped.length() > LONGEST_TEXT || stripped.indexOf('\0') >= 0) {
+            throw TurnedDown.badInput(
+                    pointer, "out-of-range", "write at most " + LONGEST_TEXT + " characters of plain text");
+        }
+        return stripped.isEmpty() ? null : stripped;
+    }
+}

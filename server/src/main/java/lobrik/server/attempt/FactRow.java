@@ -1,0 +1,112 @@
+package lobrik.server.attempt;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Objects;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+/** A fact with who wrote it down and when. */
+@Entity
+@Immutable
+@Table(name = "bench_fact")
+class FactRow implements Kept {
+
+    @Id
+    private UUID id;
+
+    private UUID attemptId;
+    private String kind;
+    private String about;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Fact said;
+
+    private @Nullable UUID takenBy;
+    private Instant takenAt;
+    private Instant receivedAt;
+    private @Nullable UUID corrects;
+    private @Nullable String reason;
+
+    @SuppressWarnings("NullAway.Init")
+    protected FactRow() {}
+
+    /**
+     * A fact.
+     *
+     * @param takenBy nobody if the trainee sent it from a phone
+     */
+    FactRow(
+            UUID id,
+            UUID attemptId,
+            Fact said,
+            @Nullable UUID takenBy,
+            Instant takenAt,
+            Instant receivedAt,
+            ReadingRow.@Nullable Correction correction) {
+        this.id = id;
+        this.attemptId = attemptId;
+        this.kind = said.kind();
+        this.about = said.about();
+        this.said = said;
+        this.takenBy = takenBy;
+        this.takenAt = takenAt;
+        this.receivedAt = receivedAt;
+        this.corrects = correction == null ? null : correction.of();
+        this.reason = correction == null ? null : correction.reason();
+    }
+
+    @Override
+    public UUID id() {
+        return id;
+    }
+
+    UUID attemptId() {
+        return attemptId;
+    }
+
+    Fact said() {
+        return said;
+    }
+
+    String kind() {
+        return kind;
+    }
+
+    String about() {
+        return about;
+    }
+
+    @Nullable
+    UUID takenBy() {
+        return takenBy;
+    }
+
+    @Override
+    public Instant takenAt() {
+        return takenAt;
+    }
+
+    Instant receivedAt() {
+        return receivedAt;
+    }
+
+    @Override
+    public @Nullable UUID corrects() {
+        return corrects;
+    }
+
+    @Nullable
+    String reason() {
+        return reason;
+    }
+
+    boolean saysTheSameAs(FactRow other) {
+        return attemptId.equals(other.attemptId) && said.equals(other.said) && Objects.equals(corrects, other.corrects);
+    }
+}

@@ -1,0 +1,159 @@
+package lobrik.server.attempt;
+
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.InspectionPoint;
+import org.jspecify.annotations.Nullable;
+
+/** All that was written down of one attempt, and what of it counts. */
+record Ledger(
+        List<ReadingRow> readings,
+        List<FactRow> facts,
+        List<Photo.Caption> photos,
+        List<SetAside> setAside,
+        List<Seal> seals,
+        List<StepRow> steps) {
+
+    static final Ledger EMPTY = new Ledger(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+
+    Set<UUID> asideIds() {
+        return setAside.stream().map(SetAside::recordId).collect(Collectors.toSet());
+    }
+
+    /** The readings of a feature that count: none, one, or those that somebody has to decide between. */
+    List<ReadingRow> standing(FeatureId feature) {
+        List<ReadingRow> standing = Standing.of(
+                readings.stream().filter(row -> row.feature() == feature).toList(), asideIds());
+        List<ReadingRow> read =
+                standing.stream().filter(row -> row.value() != null).toList();
+        // Whoever measured it knows more than whoever did not.
+        return read.isEmpty() ? standing.stream().limit(1).toList() : agreed(read);
+    }
+
+    /** Two people who read the same are one reading. */
+    private static List<ReadingRow> agreed(List<ReadingRow> read) {
+        boolean same = read.stream().map(ReadingRow::value).distinct().count() == 1;
+        return same ? read.subList(0, 1) : read;
+    }
+
+    /** The facts of a kind about something that count. */
+    List<FactRow> standing(String kind, String about) {
+        return Standing.of(
+                facts.stream()
+                        .filter(row -> row.kind().equals(kind) && row.about().equals(about))
+                        .toList(),
+                asideIds());
+    }
+
+    /** The findings of a point that count; two that say the same are one. */
+    List<FactRow> findings(InspectionPoint point) {
+        List<FactRow> standing = standing("finding", point.id());
+        boolean same = standing.stream().map(Ledger::result).distinct().count() <= 1;
+        return same ? standing.stream().limit(1).toList() : standing;
+    }
+
+    static Fact.@Nullable Result result(FactRow row) {
+        return row.said() instanceof Fact.Finding finding ? finding.result() : null;
+    }
+
+    /** The last of the facts of a kind of which the newest counts. */
+    Optional<FactRow> newest(String kind) {
+        List<FactRow> standing = standing(kind, "");
+        return standing.stream().max(Comparator.comparing(FactRow::receivedAt));
+    }
+
+    /** How often each bend went back into the shoe. */
+    List<FactRow> rework() {
+        return Standing.of(
+                facts.stream().filter(row -> row.kind().equals("rework")).toList(), asideIds());
+    }
+
+    List<Photo.Caption> standingPhotos() {
+        Set<UUID> aside = asideIds();
+        return photos.stream().filter(photo -> !aside.contains(photo.id())).toList();
+    }
+
+    /** Whether it is verified and locked. */
+    boolean isSealed() {
+        return lastSeal().map(Seal::isSealed).orElse(false);
+    }
+
+    Optional<Seal> lastSeal() {
+        return seals.stream().max(Comparator.comparing(Seal::setAt));
+    }
+
+    Optional<StepRow> lastStep() {
+        return steps.stream().max(Comparator.comparing(StepRow::setAt));
+    }
+
+    /** What counts, as the core judges it. */
+    Said said() {
+        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        Set<FeatureId> omitted = EnumSet.noneOf(FeatureId.class);
+        Set<FeatureId> disputed = EnumSet.noneOf(FeatureId.class);
+        for (FeatureId feature : readings.stream().map(ReadingRow::feature).collect(Collectors.toSet())) {
+            List<ReadingRow> standing = standing(feature);
+            if (standing.size() > 1) {
+                disputed.add(feature);
+            } else if (!standing.isEmpty()) {
+                Quantity value = standing.getFirst().value();
+                if (value == null) {
+                    omitted.add(feature);
+                } else {
+                    values.put(feature, value);
+                }
+            }
+        }
+        Set<InspectionPoint> faulty = EnumSet.noneOf(InspectionPoint.class);
+        boolean disputedFinding = false;
+        for (InspectionPoint point : InspectionPoint.values()) {
+            List<FactRow> findings = findings(point);
+            disputedFinding |= findings.size() > 1;
+            if (findings.size() == 1 && result(findings.getFirst()) == Fact.Result.FAULT) {
+                faulty.add(point);
+            }
+        }
+        return new Said(values, omitted, disputed, faulty, disputedFinding, ownFigures());
+    }
+
+    private Map<Integer, Length> ownFigures() {
+        Map<Integer, Length> own = new LinkedHashMap<>();
+        newest("figures")
+                .map(FactRow::said)
+                .filter(Fact.Figures.class::isInstance)
+                .map(Fact.Figures.class::cast)
+                .map(Fact.Figures::marks)
+                .ifPresent(marks -> marks.forEach(figure -> {
+                    if (figure.mark() != null && figure.positionIn() != null) {
+                        own.put(figure.mark(), Length.ofInches(figure.positionIn()));
+                    }
+                }));
+        return own;
+    }
+
+    /**
+     * What counts of an attempt.
+     *
+     * @param disputed features that two people read differently
+     * @param faulty points that were found faulty
+     * @param ownFigures the trainee's own figures, by number of the mark
+     */
+    record Said(
+            Map<FeatureId, Quantity> values,
+            Set<FeatureId> omitted,
+            Set<FeatureId> disputed,
+            Set<InspectionPoint> faulty,
+            boolean disputedFinding,
+            Map<Integer, Length> ownFigures) {}
+}

@@ -1,0 +1,97 @@
+package lobrik.server.attempt;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.HexFormat;
+import java.util.Objects;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.photo.PhotoIntake;
+import lobrik.server.photo.Shrunk;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.CacheControl;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Photos of pieces. */
+@RestController
+@Tag(name = "attempts")
+class PhotoResource {
+
+    private final Keeping keeping;
+    private final Attempts attempts;
+    private final AttemptViews views;
+    private final PhotoIntake intake;
+    private final Clock clock;
+
+    PhotoResource(Keeping keeping, Attempts attempts, AttemptViews views, PhotoIntake intake, Clock clock) {
+        this.keeping = keeping;
+        this.attempts = attempts;
+        this.views = views;
+        this.intake = intake;
+        this.clock = clock;
+    }
+
+    @Operation(
+            summary = "Keep a photo; the body is the file, a JPEG or a PNG of at most 12 MB",
+            description = "It is turned upright and made small, and everything but the picture is left out.")
+    @PutMapping(path = "/api/attempts/{id}/photos/{key}", consumes = MediaType.ALL_VALUE)
+    AttemptView keep(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key,
+            @RequestParam(required = false) @Nullable String about,
+            @RequestParam(required = false) @Nullable String note,
+            @RequestParam(required = false) @Nullable Instant takenAt,
+            @RequestBody(required = false) byte @Nullable [] file) {
+        attempts.get(who, id);
+        if (file == null) {
+            throw TurnedDown.badInput("", "missing", "send the photo");
+        }
+        Shrunk shrunk = intake.shrink(file);
+        Photo.Caption caption = new Photo.Caption(
+                key,
+                id,
+                Objects.requireNonNullElse(FactInput.text("/about", about), ""),
+                Objects.requireNonNullElse(FactInput.text("/note", note), ""),
+                shrunk.width(),
+                shrunk.height(),
+                who.accountId(),
+                keeping.believed(takenAt));
+        return views.of(who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), digest(file), clock.instant())));
+    }
+
+    @Operation(summary = "A photo as it is kept")
+    @GetMapping(path = "/api/attempts/{id}/photos/{photoId}", produces = MediaType.IMAGE_JPEG_VALUE)
+    ResponseEntity<byte[]> photo(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID photoId) {
+        Photo photo = keeping.photo(who, id, photoId);
+        return ResponseEntity.ok()
+                .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
+                .body(photo.content());
+    }
+
+    private static String digest(byte[] file) {
+        try {
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(file));
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
+    }
+}

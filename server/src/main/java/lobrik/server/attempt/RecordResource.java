@@ -1,0 +1,179 @@
+package lobrik.server.attempt;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.UUID;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.reading.ReadingText;
+import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.ReadingRow.Correction;
+import lobrik.server.attempt.ReadingRow.Taken;
+import lobrik.server.attempt.Verdict.MeasuredFeature;
+import lobrik.server.calc.QuantityRequest.BareUnit;
+import lobrik.server.platform.TurnedDown;
+import lobrik.shape.FeatureId;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Writing down what is found on a piece. Every request carries a key that the client made; repeated, it adds nothing. */
+@RestController
+@Tag(name = "attempts")
+class RecordResource {
+
+    private static final int LONGEST_REASON = 200;
+    private static final int LONGEST_INSTRUMENT = 60;
+
+    /**
+     * A reading as typed.
+     *
+     * @param asAsked looked at, and found to be as asked for: then there is no text
+     * @param omitted why the feature was not measured: then there is no text either
+     * @param takenAt by the device's clock; now if it does not say
+     * @param instrument what the gauge is called
+     * @param corrects the reading that this one corrects, with a reason
+     */
+    record NewReading(
+            @Nullable String feature,
+            @Nullable String text,
+            @Nullable BareUnit bare,
+            @Nullable Boolean asAsked,
+            @Nullable String omitted,
+            @Nullable Instant takenAt,
+            @Nullable TakenWith takenWith,
+            @Nullable String instrument,
+            @Nullable UUID corrects,
+            @Nullable String reason) {}
+
+    /** A fact, with the fact that it replaces if it does; the reason may be left open. */
+    record NewFact(
+            @Nullable Fact fact,
+            @Nullable BareUnit bare,
+            @Nullable Instant takenAt,
+            @Nullable UUID corrects,
+            @Nullable String reason) {}
+
+    /** Why something does not count. */
+    record NewSetAside(@Nullable String reason) {}
+
+    private final Attempts attempts;
+    private final Keeping keeping;
+    private final AttemptViews views;
+    private final Clock clock;
+
+    RecordResource(Attempts attempts, Keeping keeping, AttemptViews views, Clock clock) {
+        this.attempts = attempts;
+        this.keeping = keeping;
+        this.views = views;
+        this.clock = clock;
+    }
+
+    @Operation(summary = "Keep a reading; one that somebody else took meanwhile is kept beside it")
+    @PutMapping("/api/attempts/{id}/readings/{key}")
+    AttemptView keepReading(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key,
+            @RequestBody NewReading request) {
+        return views.of(who, keeping.keep(who, row(who, id, key, request)));
+    }
+
+    @Operation(summary = "Keep a finding, a re-bend, waste, time, the trainee's own figures, or a note")
+    @PutMapping("/api/attempts/{id}/facts/{key}")
+    AttemptView keepFact(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key,
+            @RequestBody NewFact request) {
+        Correction correction = request.corrects() == null
+                ? null
+                : new Correction(
+                        request.corrects(),
+                        request.reason() == null || request.reason().isBlank()
+                                ? "changed"
+                                : reason(request.reason(), "why it is changed"));
+        FactRow row = new FactRow(
+                key,
+                id,
+                FactInput.kept(request.fact(), request.bare()),
+                who.accountId(),
+                keeping.believed(request.takenAt()),
+                clock.instant(),
+                correction);
+        return views.of(who, keeping.keep(who, row));
+    }
+
+    @Operation(summary = "Say that a reading, a fact or a photo does not count; it stays on record")
+    @PutMapping("/api/attempts/{id}/set-aside/{recordId}")
+    AttemptView setAside(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID recordId,
+            @RequestBody NewSetAside request) {
+        return views.of(who, keeping.setAside(who, id, recordId, reason(request.reason(), "why it does not count")));
+    }
+
+    private ReadingRow row(SignedIn who, UUID attemptId, UUID key, NewReading request) {
+        FeatureId feature = FeatureId.withId(String.valueOf(request.feature()))
+                .orElseThrow(() -> TurnedDown.badInput("/feature", "unknown-value", "name the feature that was read"));
+        Correction correction = request.corrects() == null
+                ? null
+                : new Correction(request.corrects(), reason(request.reason(), "why it is corrected"));
+        boolean asAsked = Boolean.TRUE.equals(request.asAsked());
+        Taken taken = new Taken(
+                who.accountId(),
+                asAsked ? TakenWith.AS_ASKED : request.takenWith() == null ? TakenWith.KEYS : request.takenWith(),
+                instrument(request.instrument()),
+                keeping.believed(request.takenAt()),
+                clock.instant());
+        if (request.omitted() != null) {
+            return ReadingRow.omitted(
+                    key, attemptId, feature, reason(request.omitted(), "why it was not measured"), taken, correction);
+        }
+        if (asAsked) {
+            Quantity target = target(who, attemptId, feature);
+            return ReadingRow.read(key, attemptId, feature, target, "as asked", taken, correction);
+        }
+        if (request.text() == null) {
+            throw TurnedDown.badInput("/text", "missing", "give the reading");
+        }
+        String typed = request.text().strip();
+        LengthUnit bare = request.bare() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        return ReadingRow.read(
+                key, attemptId, feature, ReadingText.read(feature, typed, bare), typed, taken, correction);
+    }
+
+    private Quantity target(SignedIn who, UUID attemptId, FeatureId feature) {
+        return attempts.get(who, attemptId).verdict().features().stream()
+                .filter(measured -> measured.id() == feature)
+                .map(MeasuredFeature::target)
+                .findFirst()
+                .orElseThrow(() -> TurnedDown.badInput(
+                        "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece"));
+    }
+
+    private static @Nullable String instrument(@Nullable String label) {
+        String stripped = label == null ? "" : label.strip();
+        if (stripped.length() > LONGEST_INSTRUMENT || stripped.indexOf('\0') >= 0) {
+            throw TurnedDown.badInput(
+                    "/instrument", "out-of-range", "name the gauge in at most " + LONGEST_INSTRUMENT + " characters");
+        }
+        return stripped.isEmpty() ? null : stripped;
+    }
+
+    /** A reason in words. */
+    static String reason(@Nullable String given, String what) {
+        String reason = given == null ? "" : given.strip();
+        if (reason.isEmpty() || reason.length() > LONGEST_REASON || reason.indexOf('\0') >= 0) {
+            throw TurnedDown.badInput("/reason", "missing", "say in 1 to " + LONGEST_REASON + " characters " + what);
+        }
+        return reason;
+    }
+}

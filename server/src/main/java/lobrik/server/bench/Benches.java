@@ -1,0 +1,109 @@
+package lobrik.server.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import lobrik.layout.Mark;
+import lobrik.measure.LengthUnit;
+import lobrik.server.attempt.Attempts;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Fact;
+import lobrik.server.attempt.Keeping;
+import lobrik.server.attempt.Step;
+import lobrik.server.bench.BenchResource.BenchSheet;
+import lobrik.server.bench.BenchResource.CheckedAnswer;
+import lobrik.server.bench.BenchResource.OwnFigureAnswer;
+import lobrik.server.calc.Calculations;
+import lobrik.server.calc.QuantityRequest.BareUnit;
+import lobrik.server.giving.Givings;
+import lobrik.server.giving.Givings.Sheet;
+import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.TolerancePreset;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The attempts at a sheet, as far as its trainee is concerned. */
+@Service
+class Benches {
+
+    static final int MOST_MARKS = 4;
+
+    private final Givings givings;
+    private final Attempts attempts;
+    private final Keeping keeping;
+    private final Calculations calculations;
+
+    Benches(Givings givings, Attempts attempts, Keeping keeping, Calculations calculations) {
+        this.givings = givings;
+        this.attempts = attempts;
+        this.keeping = keeping;
+        this.calculations = calculations;
+    }
+
+    @Transactional(readOnly = true)
+    BenchSheet sheet(String code) {
+        Sheet sheet = givings.sheetInHand(code);
+        return view(sheet, last(sheet));
+    }
+
+    /** Notes a step; the first one begins the attempt, and after a judged piece working out begins another. */
+    @Transactional
+    BenchSheet step(String code, UUID key, Step step) {
+        Sheet sheet = givings.sheetInHand(code);
+        Measured last = last(sheet);
+        if (last != null && last.verdict().isComplete() && step != Step.WORKING_OUT) {
+            throw TurnedDown.conflict(
+                    "checked-already", "This piece was checked; press “Working it out” to begin another try");
+        }
+        Measured measured = attempts.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+        keeping.stepByTrainee(measured, sheet.trainee().cohortId(), key, step);
+        return view(sheet, last(sheet));
+    }
+
+    @Transactional
+    BenchSheet figures(String code, UUID key, Fact.Figures own, @Nullable BareUnit bare) {
+        Sheet sheet = givings.sheetInHand(code);
+        Measured measured = attempts.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+        LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        keeping.figuresByTrainee(measured, sheet.trainee().cohortId(), key, own, unit);
+        return view(sheet, last(sheet));
+    }
+
+    private @Nullable Measured last(Sheet sheet) {
+        UUID assignment = sheet.assignment().id();
+        Map<UUID, Measured> last = attempts.lastAt(List.of(assignment));
+        return last.get(assignment);
+    }
+
+    private BenchSheet view(Sheet sheet, @Nullable Measured measured) {
+        List<Mark> marks =
+                calculations.question(sheet.exercise().definition()).layout().marks();
+        boolean shown = !sheet.exercise().tolerances().preset().equalsIgnoreCase(TolerancePreset.ASSESSMENT.name());
+        var own = measured == null ? null : measured.ownFigures().orElse(null);
+        var step = measured == null ? null : measured.lastStep().orElse(null);
+        var score = measured == null ? null : measured.verdict().score().orElse(null);
+        return new BenchSheet(
+                sheet.exercise().title(),
+                sheet.trainee().fullName(),
+                sheet.trainee().bench(),
+                sheet.exercise().conduitLabel(),
+                sheet.exercise().benderLabel(),
+                marks.size(),
+                step == null ? null : step.step(),
+                step == null ? null : step.setAt(),
+                own == null
+                        ? null
+                        : own.stream()
+                                .map(figure -> shown
+                                        ? new OwnFigureAnswer(
+                                                figure.mark(),
+                                                figure.text(),
+                                                figure.positionIn() - figure.deviationIn(),
+                                                figure.band())
+                                        : new OwnFigureAnswer(figure.mark(), figure.text(), null, null))
+                                .toList(),
+                shown,
+                score == null ? null : new CheckedAnswer(score.points(), score.passed()));
+    }
+}

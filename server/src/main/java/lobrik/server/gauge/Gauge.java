@@ -1,0 +1,129 @@
+package lobrik.server.gauge;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import java.util.Optional;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.reading.Steadiness;
+import lobrik.reading.Steadiness.Sample;
+import lobrik.server.gauge.GaugeView.GaugeState;
+import org.jspecify.annotations.Nullable;
+
+/** What is known of one gauge: who it is, and what it showed lately. Safe to use from several threads. */
+final class Gauge {
+
+    private static final int MOST_SAMPLES = 64;
+
+    /** What it does, and the text of what it shows while it can be read. */
+    record Now(
+            GaugeState state,
+            @Nullable String text,
+            @Nullable String said) {}
+
+    private final GaugeLine.Hello who;
+    private final Deque<Sample> samples = new ArrayDeque<>();
+    private String unit = "";
+    private long lastNumber = -1;
+    private boolean connected = true;
+
+    Gauge(GaugeLine.Hello who) {
+        this.who = who;
+    }
+
+    GaugeLine.Hello who() {
+        return who;
+    }
+
+    synchronized void connect() {
+        connected = true;
+        samples.clear();
+        lastNumber = -1;
+    }
+
+    synchronized void lose() {
+        connected = false;
+        samples.clear();
+    }
+
+    /** Notes what it shows. Values in another unit than before are not held against each other. */
+    synchronized void show(GaugeLine.Shown shown, long millis) {
+        if (shown.number() <= lastNumber) {
+            return;
+        }
+        lastNumber = shown.number();
+        if (!shown.unit().equals(unit)) {
+            unit = shown.unit();
+            samples.clear();
+        }
+        quantity(shown).ifPresent(value -> samples.addLast(new Sample(millis, value)));
+        if (samples.size() > MOST_SAMPLES) {
+            samples.removeFirst();
+        }
+    }
+
+    private Optional<Quantity> quantity(GaugeLine.Shown shown) {
+        if (who.kind().suffix(shown.unit()).isEmpty()) {
+            return Optional.empty();
+        }
+        String size = shown.figure().replace("-", "");
+        boolean below = !size.equals(shown.figure());
+        Quantity quantity = switch (shown.unit()) {
+            case "deg" -> Angle.parse(size);
+            case "mm" -> Length.parse(size, LengthUnit.MILLIMETRE);
+            default -> Length.parse(size, LengthUnit.INCH);
+        };
+        return Optional.of(below ? quantity.withCount(-quantity.count()) : quantity);
+    }
+
+    synchronized Now now(long millis) {
+        if (!connected) {
+            return new Now(GaugeState.LOST, null, who.label() + " is lost: switch it on, or type the reading");
+        }
+        if (!unit.isEmpty() && who.kind().suffix(unit).isEmpty()) {
+            return new Now(
+                    GaugeState.WRONG_UNIT,
+                    null,
+                    who.label() + " shows " + brief(unit) + "; set it to "
+                            + who.kind().wantedUnits());
+        }
+        Steadiness steadiness = Steadiness.of(List.copyOf(samples), millis);
+        return switch (steadiness.state()) {
+            case STEADY ->
+                new Now(GaugeState.STEADY, steadiness.reading().map(this::text).orElse(null), null);
+            case MOVING -> new Now(GaugeState.MOVING, last(), "wait until it is still");
+            case NOISY ->
+                new Now(
+                        GaugeState.NOISY,
+                        last(),
+                        who.label() + " jumps by " + text(steadiness.spread()) + ": hold it still, clean its feet");
+            case SILENT ->
+                new Now(GaugeState.LOST, null, who.label() + " says nothing: switch it on, or type the reading");
+        };
+    }
+
+    private @Nullable String last() {
+        return samples.isEmpty() ? null : text(samples.getLast().value());
+    }
+
+    /** To the figures that such a gauge has: a twentieth of a degree, a hundredth of a millimetre, half a thousandth. */
+    private String text(Quantity quantity) {
+        return switch (quantity) {
+            case Angle angle -> rounded(angle.degrees(), 20);
+            case Length length ->
+                unit.equals("mm") ? rounded(length.millimetres(), 100) + " mm" : rounded(length.inches(), 2000) + " in";
+        };
+    }
+
+    private static String rounded(double value, int parts) {
+        String figure = String.valueOf((double) Math.round(value * parts) / parts);
+        return (figure.endsWith(".0") ? figure.substring(0, figure.length() - 2) : figure).replace('-', '−');
+    }
+
+    private static String brief(String word) {
+        return word.length() <= 12 ? word : word.substring(0, 12) + "…";
+    }
+}

@@ -1,0 +1,75 @@
+package lobrik.server.live;
+
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/**
+ * Tells every screen that looks at a cohort what changed there. Events only say that something changed, never what it is:
+ * a screen asks for that itself, so a lost event costs nothing but the next one.
+ */
+@Component
+public class Live {
+
+    /** Something of a cohort changed; the attempt is named if it was one. */
+    public record Changed(UUID cohortId, @Nullable UUID attemptId) {}
+
+    private final Map<UUID, Screen> screens = new ConcurrentHashMap<>();
+
+    /** Opens the stream of a screen; a stream that it had is closed. */
+    SseEmitter open(UUID screenId, UUID cohortId) {
+        Screen screen = new Screen(cohortId, closed -> screens.remove(screenId, closed));
+        Screen before = screens.put(screenId, screen);
+        if (before != null) {
+            before.close();
+        }
+        return screen.start();
+    }
+
+    /** Whether a screen listens. */
+    public boolean isOpen(UUID screenId) {
+        return screens.containsKey(screenId);
+    }
+
+    /** Tells the screens of a cohort, once what changed is on disk. */
+    public void changed(UUID cohortId, @Nullable UUID attemptId) {
+        Changed change = new Changed(cohortId, attemptId);
+        if (!TransactionSynchronizationManager.isSynchronizationActive()) {
+            tell(change);
+            return;
+        }
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                tell(change);
+            }
+        });
+    }
+
+    private void tell(Changed change) {
+        screens.values().stream()
+                .filter(screen -> screen.cohortId().equals(change.cohortId()))
+                .forEach(screen -> screen.tell("changed", change));
+    }
+
+    /** Tells one screen something that only the last of matters, such as what a gauge shows. */
+    public void tell(UUID screenId, String name, Object event) {
+        Screen screen = screens.get(screenId);
+        if (screen != null) {
+            screen.tell(name, event);
+        }
+    }
+
+    /** Before the server waits for its open requests to end: these would not end by themselves. */
+    @EventListener(ContextClosedEvent.class)
+    void closeAll() {
+        screens.values().forEach(Screen::close);
+    }
+}

@@ -1,0 +1,41 @@
+package lobrik.server.live;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohorts;
+import org.springframework.http.MediaType;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+
+/** The streams of the screens. */
+@RestController
+@Tag(name = "live")
+class LiveResource {
+
+    private final Live live;
+    private final Cohorts cohorts;
+
+    LiveResource(Live live, Cohorts cohorts) {
+        this.live = live;
+        this.cohorts = cohorts;
+    }
+
+    @Operation(
+            summary = "What changes in a cohort, as server-sent events",
+            description =
+                    "`hello` when the stream is open, `changed` with the cohort and the attempt if it was one, and "
+                            + "`gauge` with what a gauge shows that this screen has claimed.")
+    @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter listen(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam UUID screen,
+            @RequestParam UUID cohort) {
+        return live.open(screen, cohorts.cohort(who, cohort).id());
+    }
+}

@@ -1,0 +1,309 @@
+package lobrik.server.attempt;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.Bench;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What is written down at the bench, by one or by several, and what becomes of it. */
+@ExtendWith(RunningServer.class)
+class BenchRecordTest {
+
+    private Client runa;
+    private Client oskar;
+    private Bench bench;
+    private String attempt;
+
+    @BeforeEach
+    void openAttempt(RunningServer.Address server) {
+        runa = Client.signedIn(server, "runa");
+        oskar = Client.signedIn(server, "oskar");
+        bench = Bench.of(runa, Bench.STUB, 2);
+        attempt = bench.open(0);
+    }
+
+    private static String key() {
+        return UUID.randomUUID().toString();
+    }
+
+    private Answer put(Client who, String kind, String body) {
+        return who.put("/api/attempts/" + attempt + "/" + kind + "/" + key(), body);
+    }
+
+    private Answer read(Client who, String feature, String text) {
+        return put(who, "readings", "{\"feature\":\"" + feature + "\",\"text\":\"" + text + "\"}");
+    }
+
+    private void readAll() {
+        read(runa, "mark1", "11 5/8");
+        read(runa, "leg", "17 5/8");
+        read(runa, "angle1", "90");
+        read(runa, "otherLeg", "22");
+    }
+
+    @Test
+    void twoReadingsOfOneFeature_areBothKept_andSomebodyIsAsked() {
+        readAll();
+        Answer both = read(oskar, "leg", "17 3/4");
+        assertThat(both.status()).isEqualTo(200);
+        assertThat(both.at("/features/1/state").asString()).isEqualTo("disputed");
+        assertThat(both.at("/features/1/rivals").size()).isEqualTo(2);
+        assertThat(both.at("/score").isNull())
+                .as("nothing is judged before it is decided")
+                .isTrue();
+        assertThat(put(oskar, "seals", "{\"sealed\":true}").at("/errors/0/code").asString())
+                .isEqualTo("not-complete");
+        String runas = both.at("/features/1/rivals/0/id").asString();
+        Answer decided =
+                runa.put("/api/attempts/" + attempt + "/set-aside/" + runas, "{\"reason\":\"My tape was tilted\"}");
+        assertThat(decided.at("/features/1/reading/typed").asString()).isEqualTo("17 3/4");
+        assertThat(decided.at("/features/1/history/0/setAside").asString())
+                .isEqualTo("My tape was tilted (Runa Tolvane)");
+        assertThat(decided.at("/score/points").asDouble()).isEqualTo(92.5);
+        String oskars = decided.at("/features/1/reading/id").asString();
+        assertThat(runa.put("/api/attempts/" + attempt + "/set-aside/" + oskars, "{\"reason\":\"x\"}")
+                        .at("/errors/0/code")
+                        .asString())
+                .isEqualTo("only-reading");
+    }
+
+    @Test
+    void twoWhoReadTheSame_agree() {
+        read(runa, "leg", "17 3/4");
+        Answer both = read(oskar, "leg", "17.75");
+        assertThat(both.at("/features/1/state").asString()).isEqualTo("read");
+        assertThat(both.at("/features/1/history").size()).isEqualTo(2);
+    }
+
+    @Test
+    void twoCorrectionsOfOneReading_areBothKept() {
+        String old = read(runa, "leg", "17 3/4").at("/features/1/reading/id").asString();
+        String correction = "{\"feature\":\"leg\",\"corrects\":\"" + old + "\",\"reason\":\"Tilted\",\"text\":\"";
+        put(runa, "readings", correction + "17 5/8\"}");
+        Answer both = put(oskar, "readings", correction + "17 1/2\"}");
+        assertThat(both.at("/features/1/state").asString()).isEqualTo("disputed");
+        assertThat(both.at("/features/1/rivals").size()).isEqualTo(2);
+    }
+
+    @Test
+    void featureThatWasNotMeasured_hasAReason_andACriticalOneFailsThePiece() {
+        read(runa, "leg", "17 5/8");
+        read(runa, "angle1", "90");
+        read(runa, "otherLeg", "22");
+        assertThat(put(runa, "readings", "{\"feature\":\"mark1\",\"omitted\":\" \"}")
+                        .status())
+                .isEqualTo(400);
+        Answer mark = put(runa, "readings", "{\"feature\":\"mark1\",\"omitted\":\"wiped off\"}");
+        assertThat(mark.at("/features/0/state").asString()).isEqualTo("omitted");
+        assertThat(mark.at("/features/0/reading/omitted").asString()).isEqualTo("wiped off");
+        assertThat(mark.at("/score/points").asDouble()).isEqualTo(100);
+        assertThat(mark.at("/score/passed").asBoolean())
+                .as("a mark fails no piece")
+                .isTrue();
+
+        attempt = bench.open(1);
+        read(runa, "mark1", "11 5/8");
+        read(runa, "leg", "17 5/8");
+        read(runa, "otherLeg", "22");
+        Answer angle = put(runa, "readings", "{\"feature\":\"angle1\",\"omitted\":\"no level at hand\"}");
+        assertThat(angle.at("/score/points").asDouble()).isEqualTo(100);
+        assertThat(angle.at("/score/passed").asBoolean()).isFalse();
+        assertThat(angle.at("/score/criticalOmitted/0").asString()).isEqualTo("angle1");
+        Answer later = read(oskar, "angle1", "90");
+        assertThat(later.at("/score/passed").asBoolean())
+                .as("whoever measured it knows more than whoever did not")
+                .isTrue();
+    }
+
+    @Test
+    void readingSays_whoTookItWhenAndWithWhat() {
+        String at = "2026-01-02T03:04:05Z";
+        Answer answer = put(
+                runa,
+                "readings",
+                "{\"feature\":\"angle1\",\"text\":\"90.05\",\"takenWith\":\"gauge\",\"instrument\":\"Angle gauge 1\","
+                        + "\"takenAt\":\"" + at + "\"}");
+        assertThat(answer.at("/features/2/reading/takenBy").asString()).isEqualTo("Runa Tolvane");
+        assertThat(answer.at("/features/2/reading/takenWith").asString()).isEqualTo("gauge");
+        assertThat(answer.at("/features/2/reading/instrument").asString()).isEqualTo("Angle gauge 1");
+        assertThat(answer.at("/features/2/reading/takenAt").asString()).isEqualTo(at);
+        assertThat(Instant.parse(answer.at("/features/2/reading/receivedAt").asString()))
+                .isAfter(Instant.now().minus(Duration.ofMinutes(1)));
+        Answer fromTheFuture =
+                put(runa, "readings", "{\"feature\":\"leg\",\"text\":\"17\",\"takenAt\":\"2999-01-01T00:00:00Z\"}");
+        assertThat(Instant.parse(fromTheFuture.at("/features/1/reading/takenAt").asString()))
+                .as("a clock that is ahead is not believed")
+                .isBefore(Instant.now().plus(Duration.ofMinutes(1)));
+    }
+
+    @Test
+    void asAsked_isTheTargetExactly() {
+        Answer answer = put(runa, "readings", "{\"feature\":\"otherLeg\",\"asAsked\":true}");
+        assertThat(answer.at("/features/3/deviation").asDouble()).isZero();
+        assertThat(answer.at("/features/3/reading/takenWith").asString()).isEqualTo("asAsked");
+    }
+
+    @Test
+    void dogLeg_mayBeAGapOverASpan(RunningServer.Address server) {
+        Bench saddles = Bench.of(runa, Bench.SADDLE_4, 1);
+        attempt = saddles.open(0);
+        Answer answer = read(runa, "dogLeg", "1/2 over 24");
+        assertThat(answer.at("/features")
+                        .valueStream()
+                        .filter(feature -> feature.at("/id").asString().equals("dogLeg"))
+                        .findFirst()
+                        .orElseThrow()
+                        .at("/reading/value")
+                        .asDouble())
+                .isBetween(1.193, 1.195);
+    }
+
+    @Test
+    void shortList_asksForTheFinishedSizesOnly() {
+        attempt = Bench.of(runa, Bench.SADDLE_4, 1, "\"readings\":\"short\",").open(0);
+        Answer answer = runa.get("/api/attempts/" + attempt);
+        assertThat(answer.at("/features")
+                        .valueStream()
+                        .map(feature -> feature.at("/id").asString()))
+                .containsExactly("height", "flat", "landing", "tailLift", "dogLeg", "overall");
+        assertThat(read(runa, "mark1", "12").status()).isEqualTo(400);
+    }
+
+    @Test
+    void findings_costPoints_andACriticalOneFailsThePiece() {
+        readAll();
+        Answer ripple = put(
+                runa,
+                "facts",
+                "{\"fact\":{\"kind\":\"finding\",\"point\":\"ripple\",\"result\":\"fault\",\"note\":\"inside\"}}");
+        assertThat(ripple.at("/score/points").asDouble()).isEqualTo(95);
+        assertThat(ripple.at("/score/passed").asBoolean()).isTrue();
+        Answer kink = put(runa, "facts", "{\"fact\":{\"kind\":\"finding\",\"point\":\"kink\",\"result\":\"fault\"}}");
+        assertThat(kink.at("/score/points").asDouble()).isEqualTo(75);
+        assertThat(kink.at("/score/passed").asBoolean()).isFalse();
+        String id = kink.at("/bench/points/3/finding/id").asString();
+        Answer noKink = put(
+                runa,
+                "facts",
+                "{\"fact\":{\"kind\":\"finding\",\"point\":\"kink\",\"result\":\"good\"},\"corrects\":\"" + id + "\"}");
+        assertThat(noKink.at("/score/passed").asBoolean()).isTrue();
+        Answer rival = put(oskar, "facts", "{\"fact\":{\"kind\":\"finding\",\"point\":\"kink\",\"result\":\"fault\"}}");
+        assertThat(rival.at("/bench/points/3/rivals").size()).isEqualTo(2);
+        assertThat(rival.at("/score").isNull()).isTrue();
+        assertThat(put(runa, "facts", "{\"fact\":{\"kind\":\"finding\",\"point\":\"colour\",\"result\":\"good\"}}")
+                        .status())
+                .isEqualTo(400);
+    }
+
+    @Test
+    void rebendingWasteTimeAndNotes_areWrittenDown_andCanBeTakenBack() {
+        Answer eased = put(runa, "facts", "{\"fact\":{\"kind\":\"rework\",\"bend\":1,\"change\":\"eased\"}}");
+        put(runa, "facts", "{\"fact\":{\"kind\":\"rework\",\"bend\":1,\"change\":\"added\"}}");
+        put(runa, "facts", "{\"fact\":{\"kind\":\"waste\",\"text\":\"250\"},\"bare\":\"mm\"}");
+        put(runa, "facts", "{\"fact\":{\"kind\":\"time\",\"minutes\":17}}");
+        Answer all = put(runa, "facts", "{\"fact\":{\"kind\":\"note\",\"text\":\"Bent on the left foot\"}}");
+        assertThat(all.at("/bench/rework").size()).isEqualTo(2);
+        assertThat(all.at("/bench/waste/lengthIn").asDouble()).isBetween(9.842, 9.843);
+        assertThat(all.at("/bench/minutes").asInt()).isEqualTo(17);
+        assertThat(all.at("/bench/notes/0/text").asString()).isEqualTo("Bent on the left foot");
+        String id = eased.at("/bench/rework/0/id").asString();
+        Answer back = runa.put("/api/attempts/" + attempt + "/set-aside/" + id, "{\"reason\":\"pressed by mistake\"}");
+        assertThat(back.at("/bench/rework").size()).isEqualTo(1);
+        for (String bad : List.of(
+                "{\"kind\":\"rework\",\"bend\":3,\"change\":\"eased\"}",
+                "{\"kind\":\"waste\",\"text\":\"9/0\"}",
+                "{\"kind\":\"time\",\"minutes\":0}",
+                "{\"kind\":\"note\",\"text\":\" \"}",
+                "{\"kind\":\"figures\",\"marks\":[{\"mark\":7,\"text\":\"3\"}]}",
+                "{\"kind\":\"story\"}")) {
+            assertThat(put(runa, "facts", "{\"fact\":" + bad + "}").status())
+                    .as(bad)
+                    .isEqualTo(400);
+        }
+    }
+
+    @Test
+    void verifiedAttempt_isLocked_andOpenedAgainOnlyWithAReason() {
+        assertThat(put(runa, "seals", "{\"sealed\":true}").status()).isEqualTo(409);
+        readAll();
+        Answer sealed = put(runa, "seals", "{\"sealed\":true}");
+        assertThat(sealed.at("/bench/seal/setBy").asString()).isEqualTo("Runa Tolvane");
+        assertThat(read(oskar, "leg", "17").at("/errors/0/code").asString()).isEqualTo("sealed");
+        assertThat(put(oskar, "facts", "{\"fact\":{\"kind\":\"note\",\"text\":\"x\"}}")
+                        .status())
+                .isEqualTo(409);
+        assertThat(put(oskar, "seals", "{\"sealed\":false}").status()).isEqualTo(400);
+        Answer open = put(oskar, "seals", "{\"sealed\":false,\"reason\":\"Runa read the wrong piece\"}");
+        assertThat(open.at("/bench/seal/reason").asString()).isEqualTo("Runa read the wrong piece");
+        assertThat(read(oskar, "leg", "17").status()).isEqualTo(200);
+    }
+
+    @Test
+    void traineesPhone_movesTheFloor_andKeepsTheFiguresBeforeTheAnswer(RunningServer.Address server) {
+        Bench fresh = Bench.of(runa, Bench.STUB, 1);
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        String sheet = "/api/benches/" + fresh.code(0);
+        Answer first = phone.get(sheet);
+        assertThat(first.at("/marks").asInt()).isEqualTo(1);
+        assertThat(first.at("/own").isNull()).isTrue();
+        assertThat(first.body().toString()).as("no answer before the figures").doesNotContain("11.625");
+        assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo("notStarted");
+        phone.put(sheet + "/steps/" + key(), "{\"step\":\"workingOut\"}");
+        assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo("workingOut");
+        String key = key();
+        Answer own = phone.put(sheet + "/figures/" + key, "{\"texts\":[\"11 3/4\"]}");
+        assertThat(own.at("/own/0/rightIn").asDouble()).isEqualTo(11.625);
+        assertThat(own.at("/own/0/band").asString()).isEqualTo("within");
+        assertThat(phone.put(sheet + "/figures/" + key, "{\"texts\":[\"11 3/4\"]}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(phone.put(sheet + "/figures/" + key(), "{\"texts\":[\"11 5/8\"]}")
+                        .at("/errors/0/code")
+                        .asString())
+                .as("not again, with the answer in hand")
+                .isEqualTo("figures-given");
+        for (String step : List.of("bending", "help", "called")) {
+            phone.put(sheet + "/steps/" + key(), "{\"step\":\"" + step + "\"}");
+            assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo(step);
+        }
+        attempt = fresh.open(0);
+        Answer seen = runa.get("/api/attempts/" + attempt);
+        assertThat(seen.at("/bench/own/points").asDouble()).isEqualTo(70);
+        assertThat(seen.at("/bench/own/takenBy").asString()).isEqualTo("the trainee");
+        assertThat(seen.at("/bench/minutes").asInt()).isPositive();
+        read(runa, "mark1", "11 5/8");
+        assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo("measuring");
+        read(runa, "leg", "17 5/8");
+        read(runa, "angle1", "90");
+        Answer last = read(runa, "otherLeg", "22");
+        assertThat(last.at("/score/points").asDouble())
+                .as("arithmetic is scored apart")
+                .isEqualTo(100);
+        assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo("done");
+        assertThat(phone.get(sheet).at("/checked/passed").asBoolean()).isTrue();
+        assertThat(phone.put(sheet + "/steps/" + key(), "{\"step\":\"called\"}").status())
+                .isEqualTo(409);
+        assertThat(phone.get("/api/benches/ZZZZZZZZ").status()).isEqualTo(404);
+        assertThat(phone.put(sheet + "/steps/" + key(), "{}").status()).isEqualTo(400);
+    }
+
+    @Test
+    void assessedSheet_tellsNoAnswers(RunningServer.Address server) {
+        Bench assessed = Bench.of(runa, Bench.STUB, 1, "\"level\":\"first\",", "assessment");
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        Answer own = phone.put("/api/benches/" + assessed.code(0) + "/figures/" + key(), "{\"texts\":[\"11 3/4\"]}");
+        assertThat(own.at("/own/0/text").asString()).isEqualTo("11 3/4");
+        assertThat(own.at("/own/0/rightIn").isNull()).isTrue();
+    }
+}
