@@ -10,6 +10,8 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -96,6 +98,38 @@ public final class Client {
             Thread.currentThread().interrupt();
             throw new IllegalStateException(e);
         }
+    }
+
+    /** The lines of an answer that goes on. */
+    Stream<String> lines(String path) {
+        try {
+            return http.send(request(path).GET().build(), BodyHandlers.ofLines())
+                    .body();
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** Sends bytes, as a photo is sent. */
+    public Answer putBytes(String path, byte[] bytes) {
+        return send(request(path).PUT(BodyPublishers.ofByteArray(bytes)));
+    }
+
+    /** The cookies and the token against forged requests, for a test that speaks HTTP by itself. */
+    public String headers() {
+        String all = cookies.getCookieStore().getCookies().stream()
+                .map(cookie -> cookie.getName() + "=" + cookie.getValue())
+                .collect(Collectors.joining("; "));
+        return "Cookie: " + all + "\r\nX-XSRF-TOKEN: "
+                + cookies.getCookieStore().getCookies().stream()
+                        .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                        .map(HttpCookie::getValue)
+                        .findFirst()
+                        .orElseThrow()
+                + "\r\n";
     }
 
     private HttpRequest.Builder request(String path) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import lobrik.gauges.SimulatedGauge;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -19,9 +20,14 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
 
     private static final ExtensionContext.Namespace SPACE = ExtensionContext.Namespace.create(RunningServer.class);
 
-    /** Where the server answers, and the database behind it. */
+    /** Where the server answers, the database behind it, and the gauges beside it. */
     public record Address(
-            String base, String databaseUrl, String databasePassword, ConfigurableApplicationContext context)
+            String base,
+            String databaseUrl,
+            String databasePassword,
+            SimulatedGauge angleGauge,
+            SimulatedGauge heightGauge,
+            ConfigurableApplicationContext context)
             implements AutoCloseable {
 
         static final String PASSWORD = "tern-quay";
@@ -29,6 +35,8 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
         @Override
         public void close() throws IOException {
             context.close();
+            angleGauge.close();
+            heightGauge.close();
             run("bash", script(), "discard", folder().toString());
         }
     }
@@ -58,6 +66,8 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
                     .strip()
                     .split(" ");
             String url = "jdbc:postgresql://127.0.0.1:" + cluster[0] + "/lobrik";
+            SimulatedGauge angle = SimulatedGauge.angle(0);
+            SimulatedGauge height = SimulatedGauge.height(0);
             ConfigurableApplicationContext context = new SpringApplication(LobrikApplication.class)
                     .run(
                             "--server.port=0",
@@ -66,9 +76,10 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
                             "--spring.flyway.password=" + cluster[1],
                             "--lobrik.demo=true",
                             "--lobrik.first-password=" + Address.PASSWORD,
+                            "--lobrik.gauges=" + angle.port() + "," + height.port(),
                             "--lobrik.calc.requests-per-second=1000");
             String port = context.getEnvironment().getRequiredProperty("local.server.port");
-            return new Address("http://127.0.0.1:" + port, url, cluster[1], context);
+            return new Address("http://127.0.0.1:" + port, url, cluster[1], angle, height, context);
         } catch (IOException e) {
             throw new IllegalStateException("The test server did not start", e);
         }

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.util.List;
+import java.util.UUID;
 import lobrik.measure.LengthUnit;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
@@ -34,7 +35,7 @@ class SessionResource {
     record Credentials(@Nullable String name, @Nullable String password) {}
 
     /** Whoever is signed in. */
-    record Me(String fullName, Role role, BareUnit unit) {}
+    record Me(UUID accountId, String fullName, Role role, BareUnit unit) {}
 
     record Preferences(@Nullable BareUnit unit) {}
 
@@ -75,7 +76,7 @@ class SessionResource {
     @GetMapping("/api/me")
     Me me(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         BareUnit unit = accounts.unitOf(who) == LengthUnit.INCH ? BareUnit.INCH : BareUnit.MILLIMETRE;
-        return new Me(who.fullName(), who.role(), unit);
+        return new Me(who.accountId(), who.fullName(), who.role(), unit);
     }
 
     @Operation(summary = "Choose inches or millimetres")

@@ -3,6 +3,7 @@ package lobrik.server.attempt;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
@@ -54,6 +55,18 @@ class AttemptResource {
     @GetMapping("/api/attempts/{id}")
     AttemptView get(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return views.of(who, attempts.get(who, id));
+    }
+
+    @Operation(
+            summary = "What a tablet takes along in case that it loses the signal",
+            description =
+                    "For each trainee of a cohort the attempt that is going on, or a blank one that can be opened "
+                            + "under its id later.")
+    @GetMapping("/api/cohorts/{id}/kit")
+    List<AttemptView> kit(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return attempts.kit(who, id).stream()
+                .map(measured -> views.of(who, measured))
+                .toList();
     }
 
     @Operation(summary = "Note where the trainee is with it, under a key made by the client")

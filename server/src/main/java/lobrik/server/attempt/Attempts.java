@@ -174,6 +174,40 @@ public class Attempts {
         return attempt;
     }
 
+    /**
+     * What a tablet takes along in case that it loses the signal: for each trainee the attempt that is going on, or one that
+     * is not begun yet and that nothing is kept of until somebody opens it.
+     */
+    @Transactional(readOnly = true)
+    public List<Measured> kit(SignedIn who, UUID cohortId) {
+        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        Map<UUID, Assignment> current =
+                givings.currentOf(trainees.stream().map(Trainee::id).toList());
+        Map<UUID, Measured> last =
+                lastAt(current.values().stream().map(Assignment::id).toList());
+        Map<UUID, Exercise> exercises = library.byId(
+                current.values().stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
+        List<Measured> kit = new ArrayList<>();
+        List<Attempt> blank = new ArrayList<>();
+        for (Assignment assignment : current.values()) {
+            Measured measured = last.get(assignment.id());
+            Exercise exercise = exercises.get(assignment.exerciseId());
+            if (measured != null && !measured.verdict().isComplete()) {
+                kit.add(measured);
+            } else if (exercise != null) {
+                blank.add(new Attempt(
+                        UUID.randomUUID(),
+                        assignment,
+                        exercise.tolerances(),
+                        exercise.readings(),
+                        who.accountId(),
+                        clock.instant()));
+            }
+        }
+        kit.addAll(measured(blank));
+        return List.copyOf(kit);
+    }
+
     /** Attempts at these assignments, from the oldest. */
     private List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
         return entities.createQuery("from Attempt where assignmentId in :ids order by startedAt, id", Attempt.class)

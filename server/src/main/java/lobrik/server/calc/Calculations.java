@@ -1,5 +1,7 @@
 package lobrik.server.calc;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
@@ -40,12 +42,26 @@ public final class Calculations {
     /** An exercise's definition as the core understands it, laid out. */
     public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround> around) {}
 
+    /** A class measures the same few exercises all morning. */
+    private static final long MOST_REMEMBERED = 500;
+
+    private final Cache<LayoutRequest, Question> questions =
+            Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).build();
+
+    /** By the very question that was remembered. */
+    private final Cache<Question, LayoutAnswer> plans =
+            Caffeine.newBuilder().weakKeys().build();
+
     /**
      * Translates a definition and lays it out.
      *
      * @throws lobrik.fault.Refused if it is bad or impossible
      */
     public Question question(LayoutRequest request) {
+        return questions.get(request, Calculations::laidOut);
+    }
+
+    private static Question laidOut(LayoutRequest request) {
         Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
         Layout layout = Layout.of(question.job());
         return new Question(layout, question.obstacle(), question.around().apply(layout.predicted()));
@@ -53,6 +69,10 @@ public final class Calculations {
 
     /** A question's answer as the interface writes it. */
     public LayoutAnswer plan(Question question) {
+        return plans.get(question, Calculations::reviewed);
+    }
+
+    private static LayoutAnswer reviewed(Question question) {
         return LayoutAnswer.of(Review.of(question.layout(), question.obstacle()), question.around());
     }
 

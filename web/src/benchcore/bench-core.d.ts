@@ -1,0 +1,36 @@
+/** The core's rules of taking a reading, compiled from Java (module inbrowser). Lengths in inches, angles in degrees. */
+declare module 'bench-core' {
+  /** What was typed: its value, or what is wrong with it and what was probably meant (empty if nobody knows). */
+  export function read(
+    feature: string,
+    text: string,
+    bare: 'in' | 'mm',
+  ): { value: number } | { problem: string; suggestion: string };
+
+  /** How far a reading is off, and what that is worth. */
+  export function judge(
+    feature: string,
+    value: number,
+    target: number,
+    tolerance: number,
+  ): { deviation: number; credit: number; band: 'close' | 'within' | 'outside' };
+
+  /** Whether a text looks like a slip of the finger; `meant` is empty if nobody knows. */
+  export function slip(
+    feature: string,
+    text: string,
+    bare: 'in' | 'mm',
+    target: number,
+    tolerance: number,
+  ): { off: number; meant: string } | null;
+
+  /** The text of the next line of the tape; from what is asked for where nothing readable is typed. */
+  export function nudge(
+    feature: string,
+    text: string,
+    bare: 'in' | 'mm',
+    target: number,
+    divisionIn: number,
+    steps: number,
+  ): string;
+}

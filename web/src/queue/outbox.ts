@@ -1,0 +1,187 @@
+import { Problem } from '../api/client';
+import type { Entry, NewEntry } from './entries';
+import { after, type Attempt, send } from './sending';
+import * as store from './store';
+
+/** How the outbox stands. */
+export interface Standing {
+  entries: readonly Entry[];
+  /** Nobody answers at the moment. */
+  offline: boolean;
+  /** Somebody has to sign in before more can be sent. */
+  signInNeeded: boolean;
+}
+
+interface Listeners {
+  /** An answer of the server, to be shown. */
+  onAttempt: (attempt: Attempt) => void;
+  /** An attempt that was begun here is going on under another id. */
+  onMoved: (from: string, to: string) => void;
+}
+
+const FIRST_WAIT_MILLIS = 500;
+const LONGEST_WAIT_MILLIS = 8_000;
+
+/**
+ * What was written down on this device and is not with the server yet. Entries go out one after the other, in their order,
+ * by one window at a time; one that is turned down holds up only those of its own piece.
+ */
+export class Outbox {
+  private standing: Standing = { entries: [], offline: false, signInNeeded: false };
+  private readonly changed = new Set<() => void>();
+  private readonly others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
+  private accountId: string | undefined;
+  private wait = FIRST_WAIT_MILLIS;
+  private timer: ReturnType<typeof setTimeout> | undefined;
+  private sending = false;
+  private again = false;
+
+  constructor(private readonly listeners: Listeners) {
+    // Another window put something in or sent something: its entries are ours too.
+    this.others?.addEventListener('message', () => {
+      void this.look();
+    });
+    if (typeof window !== 'undefined') {
+      window.addEventListener('online', () => {
+        this.hurry();
+      });
+    }
+  }
+
+  subscribe = (onChange: () => void): (() => void) => {
+    this.changed.add(onChange);
+    return () => {
+      this.changed.delete(onChange);
+    };
+  };
+
+  current = (): Standing => this.standing;
+
+  /** Whoever is signed in: only what they wrote down goes out. */
+  async signedIn(accountId: string): Promise<void> {
+    this.accountId = accountId;
+    this.say({ signInNeeded: false });
+    await this.look();
+    this.hurry();
+  }
+
+  /** Keeps an entry: when this is done it is on disk here, and on its way. */
+  async keep(entry: NewEntry): Promise<Entry> {
+    const kept = await store.put(entry);
+    this.say({ entries: [...this.standing.entries, kept] });
+    this.others?.postMessage('changed');
+    this.hurry();
+    return kept;
+  }
+
+  /** Sends an entry that was turned down once more. */
+  async sendAgain(entry: Entry): Promise<void> {
+    await store.note(entry, undefined);
+    await this.look();
+    this.hurry();
+  }
+
+  /** Gives an entry up that was turned down. */
+  async giveUp(entry: Entry): Promise<void> {
+    await store.remove(entry.seq);
+    this.others?.postMessage('changed');
+    await this.look();
+  }
+
+  /** Tries now instead of after the next wait. */
+  hurry(): void {
+    clearTimeout(this.timer);
+    this.wait = FIRST_WAIT_MILLIS;
+    void this.run();
+  }
+
+  private say(change: Partial<Standing>): void {
+    this.standing = { ...this.standing, ...change };
+    this.changed.forEach((tell) => {
+      tell();
+    });
+  }
+
+  private async look(): Promise<void> {
+    this.say({ entries: await store.all() });
+  }
+
+  private async run(): Promise<void> {
+    if (this.sending) {
+      this.again = true;
+      return;
+    }
+    this.sending = true;
+    try {
+      do {
+        this.again = false;
+        await alone(() => this.sendAll());
+      } while (this.again);
+    } finally {
+      this.sending = false;
+    }
+  }
+
+  private async sendAll(): Promise<void> {
+    const held = new Set<string>();
+    for (let entry = await this.next(held); entry !== undefined; entry = await this.next(held)) {
+      try {
+        const attempt = await send(entry);
+        this.wait = FIRST_WAIT_MILLIS;
+        this.say({ offline: false });
+        if (attempt.id !== entry.attemptId) {
+          await store.move(entry.attemptId, attempt.id);
+          this.listeners.onMoved(entry.attemptId, attempt.id);
+        }
+        await store.remove(entry.seq);
+        this.listeners.onAttempt(attempt);
+      } catch (failure) {
+        if (!(await this.failed(entry, failure, held))) {
+          return;
+        }
+      }
+      await this.look();
+      this.others?.postMessage('changed');
+    }
+  }
+
+  /** The first entry that can go out: of whoever is signed in, and not behind one of its piece that was turned down. */
+  private async next(held: Set<string>): Promise<Entry | undefined> {
+    for (const entry of await store.all()) {
+      if (entry.refused !== undefined) {
+        held.add(entry.attemptId);
+      } else if (entry.accountId === this.accountId && !held.has(entry.attemptId)) {
+        return entry;
+      }
+    }
+    return undefined;
+  }
+
+  /** Whether to go on with the others. */
+  private async failed(entry: Entry, failure: unknown, held: Set<string>): Promise<boolean> {
+    const problem = failure instanceof Problem ? failure : new Problem(0, String(failure));
+    switch (after(problem)) {
+      case 'ask':
+        await store.note(entry, { status: problem.status, message: problem.message });
+        held.add(entry.attemptId);
+        return true;
+      case 'sign in':
+        this.say({ signInNeeded: true });
+        return false;
+      case 'try again':
+        this.say({ offline: problem.status === 0 });
+        this.timer = setTimeout(() => void this.run(), this.wait);
+        this.wait = Math.min(2 * this.wait, LONGEST_WAIT_MILLIS);
+        return false;
+    }
+  }
+}
+
+/** One window at a time, where the browser can tell them apart. */
+async function alone(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator !== 'undefined' && 'locks' in navigator) {
+    await navigator.locks.request('lobrik-outbox', work);
+  } else {
+    await work();
+  }
+}
