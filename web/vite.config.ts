@@ -1,9 +1,43 @@
+import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      // A tablet in use is not reloaded under somebody's hands; a new version waits until it is asked for.
+      registerType: 'prompt',
+      injectRegister: null,
+      manifest: {
+        name: 'Lobrik',
+        short_name: 'Lobrik',
+        description: 'Set conduit-bending exercises, measure, judge and follow progress',
+        start_url: '/floor',
+        display: 'standalone',
+        background_color: '#f1f4f4',
+        theme_color: '#2b343a',
+        icons: [
+          { src: '/mark-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/mark-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{html,js,css,svg,png,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
+  // The core, compiled from Java by the module inbrowser.
+  resolve: {
+    alias: { 'bench-core': fileURLToPath(new URL('../inbrowser/target/module/bench-core.js', import.meta.url)) },
+  },
   build: { target: 'es2022', assetsInlineLimit: 0, reportCompressedSize: false },
   server: { proxy: { '/api': process.env.LOBRIK_API ?? 'http://127.0.0.1:8080' } },
   test: {

@@ -8,8 +8,14 @@ import { Frame } from './frame/Frame';
 import './index.css';
 import { Measure } from './measure/Measure';
 import { SheetLink } from './measure/SheetLink';
+import { keepForOffline } from './queue/offline';
+import { rememberQueries } from './queue/known';
+import { Outbox } from './queue/outbox';
+import { OutboxContext } from './queue/outboxContext';
 import { Verdict } from './verdict/Verdict';
 
+const BenchScreen = lazy(() => import('./bench/BenchScreen'));
+const Wall = lazy(() => import('./floor/Wall'));
 const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
 const SetDesk = lazy(() => import('./set/SetDesk'));
 // Brings the chart library, which nobody on the floor needs to wait for.
@@ -22,6 +28,9 @@ const client = new QueryClient({
 const later = (screen: React.ReactNode) => <Suspense fallback={<p className="p-8">Opening…</p>}>{screen}</Suspense>;
 
 const router = createBrowserRouter([
+  // For whoever holds a sheet; a trainee's phone has no account.
+  { path: '/sheet/:code', element: <SheetLink />, errorElement: <Failed /> },
+  { path: '/bench/:code', element: later(<BenchScreen />), errorElement: <Failed /> },
   {
     element: <Frame />,
     errorElement: <Failed />,
@@ -29,10 +38,10 @@ const router = createBrowserRouter([
       { path: '/floor', element: <Floor /> },
       { path: '/set', element: later(<SetDesk />) },
       { path: '/set/library', element: later(<LibraryScreen />) },
-      { path: '/sheet/:code', element: <SheetLink /> },
       { path: '/measure', element: <Measure /> },
       { path: '/measure/:attemptId', element: <Measure /> },
       { path: '/verdict/:attemptId', element: <Verdict /> },
+      { path: '/wall', element: later(<Wall />) },
       { path: '/progress', element: later(<Progress />) },
       { path: '/progress/:traineeId', element: later(<Progress />) },
       { path: '*', element: <Navigate to="/floor" replace /> },
@@ -40,13 +49,31 @@ const router = createBrowserRouter([
   },
 ]);
 
+const outbox = new Outbox({
+  onAttempt: (attempt) => {
+    client.setQueryData(['attempt', attempt.id], attempt);
+    void client.invalidateQueries({ queryKey: ['floor'] });
+    void client.invalidateQueries({ queryKey: ['progress'] });
+  },
+  onMoved: (from, to) => {
+    client.setQueryData(['moved', from], to);
+  },
+});
+
 const root = document.getElementById('root');
 if (root !== null) {
-  createRoot(root).render(
-    <StrictMode>
-      <QueryClientProvider client={client}>
-        <RouterProvider router={router} />
-      </QueryClientProvider>
-    </StrictMode>,
-  );
+  const rendered = createRoot(root);
+  void rememberQueries(client).then(() => {
+    rendered.render(
+      <StrictMode>
+        <QueryClientProvider client={client}>
+          <OutboxContext value={outbox}>
+            <RouterProvider router={router} />
+          </OutboxContext>
+        </QueryClientProvider>
+      </StrictMode>,
+    );
+  });
 }
+
+void keepForOffline();

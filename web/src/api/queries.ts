@@ -1,4 +1,5 @@
 import {
+  type QueryClient,
   skipToken,
   useMutation,
   useQueries,
@@ -6,7 +7,9 @@ import {
   useQueryClient,
   type UseQueryResult,
 } from '@tanstack/react-query';
-import { api, body, type Problem, type Schemas } from './client';
+import { useSignedIn } from '../frame/signedIn';
+import { useOutbox } from '../queue/outboxContext';
+import { api, body, Problem, type Schemas } from './client';
 
 export type LayoutRequest = Schemas['LayoutRequest'];
 export type LayoutAnswer = Schemas['LayoutAnswer'];
@@ -14,13 +17,18 @@ export type Attempt = Schemas['AttemptView'];
 export type Feature = Schemas['FeatureView'];
 export type BareUnit = 'in' | 'mm';
 
+/** What is needed without signal stays in memory, and so on disk, for a week. */
+const LONG = 7 * 24 * 3_600_000;
+
 /** Whoever is signed in; an error with status 401 when nobody is. */
 export function useMe() {
   return useQuery<Schemas['Me'], Problem>({
     queryKey: ['me'],
     queryFn: () => body(api.GET('/api/me')),
-    retry: (tries, problem) => problem.status === 0 && tries < 3,
-    staleTime: Infinity,
+    // Whoever was signed in goes on without signal; whether they still are shows with the next answer.
+    retry: false,
+    staleTime: 60_000,
+    gcTime: LONG,
   });
 }
 
@@ -28,6 +36,7 @@ export function useCohorts() {
   return useQuery<Schemas['CohortView'][], Problem>({
     queryKey: ['cohorts'],
     queryFn: () => body(api.GET('/api/cohorts')),
+    gcTime: LONG,
   });
 }
 
@@ -36,8 +45,20 @@ export function useFloor(cohortId: string | undefined) {
     queryKey: ['floor', cohortId],
     queryFn: () => body(api.GET('/api/floor/{cohortId}', { params: { path: { cohortId: cohortId ?? '' } } })),
     enabled: cohortId !== undefined,
-    // Somebody else may be measuring in the same room.
-    refetchInterval: 5000,
+    // The room is told of changes; this is for the time in which it cannot be.
+    refetchInterval: 15_000,
+    gcTime: LONG,
+  });
+}
+
+/** What a tablet takes along in case that it loses the signal: each trainee's attempt, or a blank one. */
+export function useKit(cohortId: string | undefined) {
+  return useQuery<Attempt[], Problem>({
+    queryKey: ['kit', cohortId],
+    queryFn: () => body(api.GET('/api/cohorts/{id}/kit', { params: { path: { id: cohortId ?? '' } } })),
+    enabled: cohortId !== undefined,
+    staleTime: 60_000,
+    gcTime: LONG,
   });
 }
 
@@ -148,60 +169,102 @@ export function useParallelRuns(request: Schemas['ParallelRunsRequest'] | undefi
 }
 
 export function useAttempt(id: string | undefined) {
+  const client = useQueryClient();
   return useQuery<Attempt, Problem>({
     queryKey: ['attempt', id],
     queryFn: () => body(api.GET('/api/attempts/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
+    // One that was begun without signal is not known to the server yet; it is in the kit.
+    placeholderData: () => client.getQueryData<Attempt>(['attempt', id]) ?? inKit(client, (each) => each.id === id),
+    retry: (tries, problem) => problem.status === 0 && tries < 1,
+    gcTime: LONG,
   });
 }
 
-/** Opens an attempt at what a trainee is on, or goes on with the one that is not complete. */
+function inKit(client: QueryClient, wanted: (attempt: Attempt) => boolean): Attempt | undefined {
+  return client
+    .getQueriesData<Attempt[]>({ queryKey: ['kit'] })
+    .flatMap(([, kit]) => kit ?? [])
+    .find(wanted);
+}
+
+/**
+ * Opens an attempt at what a trainee is on, or goes on with the one that is not complete. Without signal it is begun from
+ * what the tablet took along.
+ */
 export function useOpenAttempt() {
   const client = useQueryClient();
+  const outbox = useOutbox();
+  const me = useSignedIn();
   return useMutation<Attempt, Problem, string | { traineeId: string; assignmentId: string }>({
-    mutationFn: (what) =>
-      body(
-        api.PUT('/api/attempts/{id}', {
-          params: { path: { id: crypto.randomUUID() } },
-          body: typeof what === 'string' ? { traineeId: what } : what,
-        }),
-      ),
+    mutationFn: async (what) => {
+      const request = typeof what === 'string' ? { traineeId: what } : what;
+      try {
+        return await body(
+          api.PUT('/api/attempts/{id}', { params: { path: { id: crypto.randomUUID() } }, body: request }),
+        );
+      } catch (failure) {
+        const taken = inKit(client, ({ trainee }) => trainee.id === request.traineeId);
+        if (!(failure instanceof Problem) || failure.status !== 0 || taken === undefined) {
+          throw failure;
+        }
+        await outbox.keep({
+          key: taken.id,
+          accountId: me.accountId,
+          accountName: me.fullName,
+          attemptId: taken.id,
+          about: taken.trainee.fullName,
+          at: new Date().toISOString(),
+          task: { kind: 'open', traineeId: taken.trainee.id, assignmentId: taken.assignmentId },
+        });
+        return client.getQueryData<Attempt>(['attempt', taken.id]) ?? taken;
+      }
+    },
     onSuccess: (attempt) => client.setQueryData(['attempt', attempt.id], attempt),
   });
 }
 
-export interface NewReading {
-  /** Made once for what was typed, so that a repeated request adds nothing. */
-  key: string;
-  feature: string;
-  text: string;
-  bare: BareUnit;
-  corrects?: string;
-  reason?: string;
-}
-
-export function useKeepReading(attemptId: string) {
+/** Verifies an attempt, opens it again, decides between readings: what needs an answer at once. */
+export function useDecide(attemptId: string) {
   const client = useQueryClient();
-  return useMutation<Attempt, Problem, NewReading>({
-    mutationFn: ({ key, ...reading }) =>
-      body(api.PUT('/api/attempts/{id}/readings/{key}', { params: { path: { id: attemptId, key } }, body: reading })),
-    // The key makes repeating safe; a server that restarts is back within seconds.
-    retry: (tries, problem) => problem.status === 0 && tries < 20,
-    retryDelay: 500,
-    networkMode: 'always',
+  return useMutation<Attempt, Problem, Decision>({
+    mutationFn: (decision) => {
+      switch (decision.kind) {
+        case 'seal': {
+          const path = { id: attemptId, key: crypto.randomUUID() };
+          const { sealed, reason } = decision;
+          return body(
+            api.PUT('/api/attempts/{id}/seals/{key}', { params: { path }, body: { sealed, reason: reason ?? null } }),
+          );
+        }
+        case 'setAside':
+          return body(
+            api.PUT('/api/attempts/{id}/set-aside/{recordId}', {
+              params: { path: { id: attemptId, recordId: decision.recordId } },
+              body: { reason: decision.reason },
+            }),
+          );
+        case 'step':
+          return body(
+            api.PUT('/api/attempts/{id}/steps/{key}', {
+              params: { path: { id: attemptId, key: crypto.randomUUID() } },
+              body: { step: decision.step },
+            }),
+          );
+      }
+    },
     onSuccess: (attempt) => {
       client.setQueryData(['attempt', attempt.id], attempt);
       void client.invalidateQueries({ queryKey: ['floor'] });
-      void client.invalidateQueries({ queryKey: ['progress'] });
-    },
-    onError: (problem) => {
-      // Somebody else was quicker: show what is there now.
-      if (problem.status === 409) {
-        void client.invalidateQueries({ queryKey: ['attempt', attemptId] });
-      }
     },
   });
 }
+
+/** What is decided about an attempt. */
+export type Decision =
+  | { kind: 'seal'; sealed: boolean; reason?: string }
+  | { kind: 'setAside'; recordId: string; reason: string }
+  | { kind: 'step'; step: Schemas['StepView']['step'] };
 
 export function useTraineeProgress(id: string | undefined) {
   return useQuery<Schemas['TraineeProgress'], Problem>({

@@ -3,6 +3,9 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { quantityText } from './figures';
 import { Figure } from './Figure';
 
+/** Anything with a deviation that was judged. */
+type Judged = Pick<Feature, 'unit' | 'deviation' | 'band'>;
+
 const SHAPES = {
   close: { sign: '●', words: 'close' },
   within: { sign: '◐', words: 'within tolerance' },
@@ -10,7 +13,7 @@ const SHAPES = {
 } as const;
 
 /** A deviation with its sign, and its band by shape, word and colour. */
-export function Deviation({ feature, large = false }: { feature: Feature; large?: boolean }) {
+export function Deviation({ feature, large = false }: { feature: Judged; large?: boolean }) {
   const display = useDisplayUnit();
   if (feature.deviation == null || feature.band == null) {
     return null;

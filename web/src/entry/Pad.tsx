@@ -1,4 +1,4 @@
-import { Check, Delete } from 'lucide-react';
+import { Check, Delete, Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useDisplayUnit } from '../frame/signedIn';
 import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction, typeMinus } from './typing';
@@ -10,22 +10,57 @@ interface PadProps {
   text: string;
   onText: (text: string) => void;
   onEnter: () => void;
+  /** One division down or up. */
+  onNudge?: (steps: 1 | -1) => void;
+  /** It is as it was asked for: one tap and on. */
+  onAsAsked?: () => void;
 }
 
 /** Big keys for a gloved finger: whole figures, then one tap for the fraction. */
-export function Pad({ kind, signed = false, text, onText, onEnter }: PadProps) {
+export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAsAsked }: PadProps) {
   const inches = useDisplayUnit() === 'in' && kind === 'length';
+  const digit = (label: string) => (
+    <Key
+      key={label}
+      label={label}
+      onPress={() => {
+        onText(label === '−' ? typeMinus(text) : typeDigit(text, label));
+      }}
+    />
+  );
   return (
     <div className="grid grid-cols-4 gap-1" role="group" aria-label="Number pad">
-      {['7', '8', '9'].map((digit) => (
-        <Key
-          key={digit}
-          label={digit}
-          onPress={() => {
-            onText(typeDigit(text, digit));
-          }}
-        />
-      ))}
+      {onAsAsked !== undefined && (
+        <button
+          type="button"
+          className="btn col-span-2 h-11 min-h-0 border-2 border-primary bg-base-100 px-1 text-base text-primary"
+          onMouseDown={keepFocus}
+          onClick={onAsAsked}
+        >
+          As asked
+        </button>
+      )}
+      {onNudge !== undefined && (
+        <>
+          <Key
+            label="One division less"
+            onPress={() => {
+              onNudge(-1);
+            }}
+          >
+            <Minus aria-hidden="true" className="mx-auto" size={20} />
+          </Key>
+          <Key
+            label="One division more"
+            onPress={() => {
+              onNudge(1);
+            }}
+          >
+            <Plus aria-hidden="true" className="mx-auto" size={20} />
+          </Key>
+        </>
+      )}
+      {['7', '8', '9'].map(digit)}
       <Key
         label="Back one"
         onPress={() => {
@@ -34,24 +69,8 @@ export function Pad({ kind, signed = false, text, onText, onEnter }: PadProps) {
       >
         <Delete aria-hidden="true" className="mx-auto" />
       </Key>
-      {['4', '5', '6', signed ? '−' : '.'].map((digit) => (
-        <Key
-          key={digit}
-          label={digit}
-          onPress={() => {
-            onText(digit === '−' ? typeMinus(text) : typeDigit(text, digit));
-          }}
-        />
-      ))}
-      {['1', '2', '3', '0'].map((digit) => (
-        <Key
-          key={digit}
-          label={digit}
-          onPress={() => {
-            onText(typeDigit(text, digit));
-          }}
-        />
-      ))}
+      {['4', '5', '6', signed ? '−' : '.'].map(digit)}
+      {['1', '2', '3', '0'].map(digit)}
       {inches &&
         SIXTEENTHS.map((fraction) => (
           <Key
@@ -68,13 +87,19 @@ export function Pad({ kind, signed = false, text, onText, onEnter }: PadProps) {
       <button
         type="button"
         onClick={onEnter}
-        className={`btn h-[2.7rem] min-h-0 btn-neutral text-lg ${inches ? '' : 'col-span-4'}`}
+        onMouseDown={keepFocus}
+        className={`btn h-11 min-h-0 btn-neutral text-lg ${inches ? '' : 'col-span-4'}`}
         aria-label="Enter reading"
       >
         <Check aria-hidden="true" />
       </button>
     </div>
   );
+}
+
+/** The field keeps the focus, so that pad and keyboard can be mixed. */
+function keepFocus(event: { preventDefault: () => void }): void {
+  event.preventDefault();
 }
 
 function Key({
@@ -93,11 +118,8 @@ function Key({
       type="button"
       aria-label={children === undefined ? undefined : label}
       onClick={onPress}
-      // The field keeps the focus, so that pad and keyboard can be mixed.
-      onMouseDown={(event) => {
-        event.preventDefault();
-      }}
-      className={`figures h-[2.7rem] rounded-field border border-base-content/40 text-xl active:bg-base-300 ${soft ? 'bg-base-200' : 'bg-base-100'}`}
+      onMouseDown={keepFocus}
+      className={`figures h-11 rounded-field border border-base-content/40 text-xl active:bg-base-300 ${soft ? 'bg-base-200' : 'bg-base-100'}`}
     >
       {children ?? label}
     </button>

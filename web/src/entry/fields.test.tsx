@@ -10,7 +10,12 @@ import { Pad } from './Pad';
 import { QuantityField } from './QuantityField';
 
 function at(unit: 'in' | 'mm', children: ReactNode) {
-  const me = { fullName: 'Runa Tolvane', role: 'INSTRUCTOR' as const, unit };
+  const me = {
+    accountId: '00000000-0000-0000-0000-000000000001',
+    fullName: 'Runa Tolvane',
+    role: 'INSTRUCTOR' as const,
+    unit,
+  };
   return render(<SignedInContext value={me}>{children}</SignedInContext>);
 }
 
@@ -35,14 +40,18 @@ describe('a quantity field', () => {
     const onText = vi.fn();
     const view = at('in', field('14', null, onText));
     view.rerender(
-      <SignedInContext value={{ fullName: '', role: 'LEAD', unit: 'in' }}>
+      <SignedInContext
+        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
+      >
         {field('14 9/8', refused, onText)}
       </SignedInContext>,
     );
     expect(screen.queryByRole('alert')).toBeNull();
     vi.advanceTimersByTime(600);
     view.rerender(
-      <SignedInContext value={{ fullName: '', role: 'LEAD', unit: 'in' }}>
+      <SignedInContext
+        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
+      >
         {field('14 9/8', refused, onText)}
       </SignedInContext>,
     );
@@ -78,7 +87,9 @@ describe('the pad', () => {
     let text = '';
     const onEnter = vi.fn();
     const pad = () => (
-      <SignedInContext value={{ fullName: '', role: 'LEAD', unit: 'in' }}>
+      <SignedInContext
+        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
+      >
         <Pad
           kind="length"
           text={text}
@@ -128,6 +139,8 @@ describe('a deviation', () => {
     critical: true,
     signed: false,
     history: [],
+    state: 'read',
+    rivals: [],
     deviation: -0.1875,
     credit: 0.5,
     band: 'outside',

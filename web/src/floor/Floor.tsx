@@ -1,42 +1,112 @@
-import { type CSSProperties, useState } from 'react';
+import { Monitor, ScanLine } from 'lucide-react';
+import { type CSSProperties, lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
-import { useFloor, useOpenAttempt } from '../api/queries';
+import { useFloor, useKit, useOpenAttempt } from '../api/queries';
 import { CohortChoice } from '../frame/CohortChoice';
 import { Header } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
+import { useLive } from '../live/useLive';
+import { useStanding } from '../queue/outboxContext';
+import { BenchRow } from './BenchRow';
 import { StartCohort } from './StartCohort';
+import { type BenchState, IN_ORDER, STATES } from './states';
+import { useNow } from './useNow';
+
+// Brings the reader of codes, which nobody who does not scan needs.
+const Scan = lazy(() => import('./Scan'));
 
 type Bench = Schemas['BenchView'];
 
-/** The cohort at its benches: who is on what. One tap leads to measuring. */
+/** A code as it stands on a sheet, with or without its dash. */
+const CODE = /^[0-9A-Z]{4}-?[0-9A-Z]{4}$/i;
+
+/** The cohort at its benches, live: who is on what, and since when. One tap leads to measuring. */
 export function Floor() {
   const room = useCohort();
   const { cohorts, cohort } = room;
   const floor = useFloor(cohort?.id);
+  useKit(cohort?.id);
+  const connected = useLive(cohort?.id);
+  const now = useNow(floor.data?.now, floor.dataUpdatedAt);
+  const { entries } = useStanding();
   const [wanted, setWanted] = useState('');
+  const [only, setOnly] = useState<BenchState>();
+  const [scanning, setScanning] = useState(false);
+  const find = useFind();
+  const navigate = useNavigate();
+  const open = useOpenAttempt();
   if (cohorts?.length === 0) {
     return <StartCohort />;
   }
-  const benches = (floor.data?.benches ?? []).filter(({ fullName }) =>
-    fullName.toLowerCase().includes(wanted.trim().toLowerCase()),
+  const all = floor.data?.benches ?? [];
+  const sought = wanted.trim().toLowerCase();
+  const benches = all.filter(
+    ({ fullName, state }) => fullName.toLowerCase().includes(sought) && (only === undefined || state === only),
   );
+  const submit = () => {
+    if (CODE.test(wanted.trim()) && benches.length === 0) {
+      void navigate(`/measure?sheet=${encodeURIComponent(wanted.trim())}`);
+    } else if (benches[0] !== undefined && (benches.length === 1 || sought.length >= 3)) {
+      open.mutate(benches[0].traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+    }
+  };
   return (
     <div className="flex min-h-full flex-col">
-      <Header title="Floor" about={floor.data === undefined ? undefined : <Tally benches={floor.data.benches} />}>
-        <input
-          type="search"
-          aria-label="Find a trainee"
-          placeholder="Find a name"
-          value={wanted}
-          onChange={(event) => {
-            setWanted(event.target.value);
+      <Header
+        title="Floor"
+        about={
+          <span className="flex flex-wrap items-center gap-x-3">
+            <Counts benches={all} only={only} onOnly={setOnly} />
+            <Connection connected={connected} asOf={floor.data?.now} failing={floor.error !== null} />
+          </span>
+        }
+      >
+        <form
+          onSubmit={(event) => {
+            event.preventDefault();
+            submit();
           }}
-          className="h-11 w-40 rounded-field border-2 border-base-content/60 bg-base-100 px-3"
-        />
+        >
+          <input
+            ref={find}
+            type="search"
+            aria-label="Find a trainee or a sheet’s code"
+            placeholder="Name or code"
+            value={wanted}
+            onChange={(event) => {
+              setWanted(event.target.value);
+            }}
+            className="h-11 w-36 rounded-field border-2 border-base-content/60 bg-base-100 px-3"
+          />
+        </form>
+        <button
+          type="button"
+          className="btn size-11 min-h-0 border-2 border-base-content/60 p-0"
+          aria-label="Scan a sheet"
+          title="Scan a sheet"
+          onClick={() => {
+            setScanning(true);
+          }}
+        >
+          <ScanLine aria-hidden="true" />
+        </button>
+        <Link
+          to={`/wall?cohort=${cohort?.id ?? ''}`}
+          className="btn size-11 min-h-0 border-2 border-base-content/60 p-0 max-sm:hidden"
+          aria-label="For the wall"
+          title="For the wall"
+        >
+          <Monitor aria-hidden="true" />
+        </Link>
         <CohortChoice {...room} />
       </Header>
-      {floor.error !== null && (
+      {open.error !== null && (
+        <p role="alert" className="px-4 py-2 text-error">
+          {open.error.message}
+        </p>
+      )}
+      {floor.error !== null && floor.data === undefined && (
         <p role="alert" className="p-4 text-error">
           {floor.error.message}
         </p>
@@ -44,121 +114,108 @@ export function Floor() {
       <ol
         className="grid grid-cols-[minmax(0,1fr)] gap-x-8 px-4 lg:grid-cols-none lg:min-h-0 lg:flex-1 lg:auto-cols-fr lg:grid-flow-col lg:[grid-template-rows:var(--rows)]"
         style={
-          { '--rows': `repeat(${String(Math.ceil(benches.length / 2))}, minmax(4.6rem, 6.1rem))` } as CSSProperties
+          {
+            '--rows': `repeat(${String(Math.max(4, Math.ceil(benches.length / 2)))}, minmax(4.6rem, 6.1rem))`,
+          } as CSSProperties
         }
       >
         {benches.map((bench) => (
-          <BenchRow key={bench.traineeId} bench={bench} />
+          <BenchRow
+            key={bench.traineeId}
+            bench={bench}
+            now={now}
+            waiting={entries.filter(({ attemptId }) => attemptId === bench.attempt?.id).length}
+          />
         ))}
       </ol>
       {floor.data !== undefined && benches.length === 0 && (
-        <p className="p-4">Nobody here has “{wanted}” in the name.</p>
+        <p className="p-4">
+          {only === undefined
+            ? `Nobody here has “${wanted}” in the name. A code on a sheet has eight letters and digits; press Enter after it.`
+            : `Nobody is there right now.`}
+        </p>
+      )}
+      {scanning && (
+        <Suspense fallback={null}>
+          <Scan
+            onClose={() => {
+              setScanning(false);
+            }}
+          />
+        </Suspense>
       )}
     </div>
   );
 }
 
-function Tally({ benches }: { benches: readonly Bench[] }) {
-  const judged = benches.filter(({ state }) => state === 'judged');
-  const passed = judged.filter(({ attempt }) => attempt?.passed === true);
-  const bending = benches.filter(({ state }) => state === 'bending');
+/** Whatever is typed on the floor is a name or a code that is looked for. */
+function useFind() {
+  const find = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const elsewhere = event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+      if (!elsewhere && /^[\p{L}\d]$/u.test(event.key) && !event.ctrlKey && !event.altKey && !event.metaKey) {
+        find.current?.focus();
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+    };
+  }, []);
+  return find;
+}
+
+/** How many are where; pressed, only those are shown. */
+function Counts({
+  benches,
+  only,
+  onOnly,
+}: {
+  benches: readonly Bench[];
+  only: BenchState | undefined;
+  onOnly: (state: BenchState | undefined) => void;
+}) {
   return (
-    <>
-      {bending.length} at work, {judged.length} judged, {passed.length} of them passed
-    </>
+    <span className="flex flex-wrap gap-1" role="group" aria-label="Show only">
+      {IN_ORDER.map((state) => {
+        const count = benches.filter((bench) => bench.state === state).length;
+        return (
+          (count > 0 || only === state) && (
+            <button
+              key={state}
+              type="button"
+              aria-pressed={only === state}
+              aria-label={`${STATES[state].name}: ${String(count)}`}
+              title={STATES[state].name}
+              className={`figures min-h-9 rounded-field border-2 px-2 ${only === state ? 'border-base-content bg-base-content text-base-100' : STATES[state].tone}`}
+              onClick={() => {
+                onOnly(only === state ? undefined : state);
+              }}
+            >
+              <span aria-hidden="true">{STATES[state].sign}</span> {count}
+            </button>
+          )
+        );
+      })}
+    </span>
   );
 }
 
-function BenchRow({ bench }: { bench: Bench }) {
-  const navigate = useNavigate();
-  const open = useOpenAttempt();
-  const measure = () => {
-    open.mutate(bench.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
-  };
-  return (
-    <li className="flex min-h-[4.6rem] items-center gap-3 border-b border-base-300 py-1.5">
-      <span
-        className="figures w-12 shrink-0 text-center text-[2.5rem] max-sm:w-8 max-sm:text-2xl leading-none opacity-85"
-        aria-label={`Bench ${String(bench.bench)}`}
-      >
-        {bench.bench}
+/** Whether what is seen is live, and if not, how old it is. */
+function Connection({ connected, asOf, failing }: { connected: boolean; asOf: string | undefined; failing: boolean }) {
+  if (connected && !failing) {
+    return (
+      <span className="text-sm" data-testid="live">
+        live
       </span>
-      <div className="min-w-0 flex-1">
-        <Link
-          to={`/progress/${bench.traineeId}`}
-          className="block truncate text-2xl leading-tight font-semibold max-sm:text-xl hover:underline"
-        >
-          {bench.fullName}
-        </Link>
-        <p className="truncate text-lg leading-tight">{bench.exerciseTitle ?? 'Nothing given yet'}</p>
-        {open.error !== null && (
-          <p role="alert" className="text-sm text-error">
-            {open.error.message}
-          </p>
-        )}
-      </div>
-      <BenchState bench={bench} onMeasure={measure} busy={open.isPending} />
-    </li>
-  );
-}
-
-function BenchState({ bench, onMeasure, busy }: { bench: Bench; onMeasure: () => void; busy: boolean }) {
-  const { attempt } = bench;
-  switch (bench.state) {
-    case 'nothingGiven':
-      return (
-        <Link
-          to={`/set?trainee=${bench.traineeId}`}
-          className="btn h-12 w-28 border-2 border-base-content/60 text-base"
-        >
-          Set
-        </Link>
-      );
-    case 'bending':
-      return (
-        <button type="button" className="btn h-12 w-28 btn-neutral text-base" onClick={onMeasure} disabled={busy}>
-          Measure
-        </button>
-      );
-    case 'measuring':
-      return (
-        <button
-          type="button"
-          className="btn h-12 w-28 border-2 border-base-content/60 text-base leading-tight"
-          onClick={onMeasure}
-          disabled={busy}
-        >
-          Go on
-          <span className="figures">
-            {attempt?.measured}/{attempt?.features}
-          </span>
-        </button>
-      );
-    case 'judged':
-      return (
-        <span className="flex items-center gap-1">
-          <Link
-            to={`/verdict/${attempt?.id ?? ''}`}
-            className={`flex h-12 w-20 items-center justify-center gap-1.5 rounded-field border-2 hover:bg-base-200 ${
-              attempt?.passed === true ? 'border-success text-success' : 'border-error text-error'
-            }`}
-            aria-label={`Verdict: ${String(Math.round(attempt?.points ?? 0))} points, ${attempt?.passed === true ? 'passed' : 'not passed'}`}
-          >
-            <span aria-hidden="true" className="text-base">
-              {attempt?.passed === true ? '●' : '✕'}
-            </span>
-            <span className="figures text-[1.6rem] leading-none">{Math.round(attempt?.points ?? 0)}</span>
-          </Link>
-          <button
-            type="button"
-            className="btn h-12 px-2 btn-ghost text-sm leading-tight max-sm:hidden"
-            onClick={onMeasure}
-            disabled={busy}
-            aria-label={`Measure another try of ${bench.fullName}`}
-          >
-            Again
-          </button>
-        </span>
-      );
+    );
   }
+  return (
+    <span role="status" className="text-sm" data-testid="live">
+      {asOf === undefined
+        ? 'connecting…'
+        : `▲ no signal, as of ${new Date(asOf).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`}
+    </span>
+  );
 }

@@ -1,9 +1,12 @@
 import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../api/client';
 import { useMe } from '../api/queries';
+import { useOutbox, useStanding } from '../queue/outboxContext';
+import { forgetKnown } from '../queue/store';
+import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
 import { Help } from './Help';
 import { useShortcuts } from './shortcuts';
@@ -30,10 +33,10 @@ export function Frame() {
   if (me.isPending) {
     return <p className="p-8 text-xl">Opening Lobrik…</p>;
   }
+  if (me.error?.status === 401) {
+    return <SignIn />;
+  }
   if (me.data === undefined) {
-    if (me.error?.status === 401) {
-      return <SignIn />;
-    }
     return (
       <main className="p-8">
         <p role="alert" className="text-xl">
@@ -47,6 +50,7 @@ export function Frame() {
   }
   return (
     <SignedInContext value={me.data}>
+      <SendsForWhoever accountId={me.data.accountId} />
       <div className="flex h-dvh flex-col-reverse overflow-hidden sm:flex-row">
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-3">
           Skip to the screen
@@ -68,6 +72,22 @@ export function Frame() {
       />
     </SignedInContext>
   );
+}
+
+/** What waits goes out in the name of whoever wrote it down, as soon as they are signed in. */
+function SendsForWhoever({ accountId }: { accountId: string }) {
+  const outbox = useOutbox();
+  useEffect(() => {
+    void outbox.signedIn(accountId);
+  }, [outbox, accountId]);
+  const client = useQueryClient();
+  const { signInNeeded } = useStanding();
+  useEffect(() => {
+    if (signInNeeded) {
+      void client.invalidateQueries({ queryKey: ['me'] });
+    }
+  }, [signInNeeded, client]);
+  return null;
 }
 
 function Rail({ onHelp }: { onHelp: () => void }) {
@@ -95,6 +115,7 @@ function Rail({ onHelp }: { onHelp: () => void }) {
         </NavLink>
       ))}
       <div className="flex sm:mt-auto sm:flex-col">
+        <Waiting />
         <UnitSwitch />
         <RailButton
           name={theme === 'film' ? 'Dark' : 'Light'}
@@ -165,7 +186,12 @@ function SignOut() {
   const me = useMe();
   const signOut = useMutation({
     mutationFn: () => body(api.DELETE('/api/session')),
-    onSettled: () => client.resetQueries(),
+    onSettled: async () => {
+      await forgetKnown();
+      client.clear();
+      await client.invalidateQueries();
+      window.location.assign('/');
+    },
   });
   return (
     <RailButton

@@ -24,7 +24,12 @@ export function FeatureTag({ feature, bends, active, text, onActivate }: Feature
         active ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/50 bg-base-100'
       }`}
     >
-      {feature.reading == null ? (
+      {feature.state === 'disputed' || feature.state === 'omitted' ? (
+        <>
+          <span className="block text-sm leading-none">{featureName(feature.id, bends)}</span>
+          {feature.state === 'disputed' ? '▲ two readings' : 'not measured'}
+        </>
+      ) : feature.reading?.value == null ? (
         <>
           {featureName(feature.id, bends)} <span className="figures text-lg">{text}</span>
         </>

@@ -1,32 +1,43 @@
-import { useRef, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import {
-  type Attempt,
-  type Feature,
-  useAttempt,
-  useFloor,
-  useKeepReading,
-  useOpenAttempt,
-  type NewReading,
-} from '../api/queries';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
+import { type Attempt, useAttempt } from '../api/queries';
+import { useBenchCore } from '../benchcore/useBenchCore';
 import { kindOf } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
-import { kindOfAttempt, ringsRead } from './attempts';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
 import { Header } from '../frame/Header';
-import { useCohort } from '../frame/cohort';
 import { useNarrow } from '../frame/narrow';
-import { useDisplayUnit } from '../frame/signedIn';
+import { useLive } from '../live/useLive';
+import { useStanding } from '../queue/outboxContext';
+import { withWaiting } from '../queue/overlay';
+import { movedTo } from '../queue/store';
+import { kindOfAttempt, ringsRead } from './attempts';
+import { GaugeDialog } from './GaugeDialog';
+import { GaugeStrip } from './GaugeStrip';
 import { MeasurePanel } from './MeasurePanel';
+import { NextTrainee } from './NextTrainee';
 import { ReadingField, ReadingPlace } from './ReadingPlace';
+import { OpenSheet } from './SheetLink';
+import { fits, gaugeFor, useGauges } from './useGauge';
+import { useReadings } from './useReadings';
+import { WhoIsNext } from './WhoIsNext';
 
 /** One attempt: readings entered on the drawing, each kept as it is entered. */
 export function Measure() {
   const { attemptId } = useParams();
+  const [search] = useSearchParams();
   const attempt = useAttempt(attemptId);
+  const moved = useMoved(attemptId);
+  const { entries } = useStanding();
+  const core = useBenchCore();
+  const sheet = search.get('sheet');
   if (attemptId === undefined) {
-    return <WhoIsNext />;
+    return sheet === null ? <WhoIsNext /> : <OpenSheet code={sheet} />;
+  }
+  if (moved !== undefined) {
+    return <Navigate to={`/measure/${moved}`} replace />;
   }
   if (attempt.data === undefined) {
     return (
@@ -35,63 +46,38 @@ export function Measure() {
       </p>
     );
   }
-  return <Bench key={attemptId} attempt={attempt.data} />;
+  return <Bench key={attemptId} attempt={withWaiting(attempt.data, entries, core)} />;
+}
+
+/** An attempt that was begun without signal may turn out to be going on under another id. */
+function useMoved(attemptId: string | undefined): string | undefined {
+  const moved = useQuery({
+    queryKey: ['moved', attemptId],
+    queryFn: async () => (await movedTo(attemptId ?? '')) ?? null,
+    enabled: attemptId !== undefined,
+    retry: false,
+  });
+  return moved.data ?? undefined;
 }
 
 function Bench({ attempt }: { attempt: Attempt }) {
-  const unit = useDisplayUnit();
-  const navigate = useNavigate();
   const narrow = useNarrow();
-  const keep = useKeepReading(attempt.id);
-  const [texts, setTexts] = useState<Record<string, string>>({});
-  const [active, setActive] = useState<string | undefined>(() => nextOpen(attempt.features)?.id);
-  const keyOf = useReadingKeys();
-  const activeFeature = attempt.features.find(({ id }) => id === active);
-  const complete = attempt.score != null;
+  const core = useBenchCore();
+  const readings = useReadings(attempt, core);
+  const gauges = useGauges();
+  useLive(attempt.trainee.cohortId, gauges.onGauge);
+  const gauge = gaugeFor(gauges.all, readings.active);
+  const complete = attempt.features.every(({ state }) => state !== 'open');
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
-  const setText = (id: string, text: string) => {
-    keep.reset();
-    setTexts((before) => ({ ...before, [id]: text }));
+  const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
+  const onEnter = () => {
+    const { active } = readings;
+    const ready =
+      gauge?.text != null && gauge.state === 'steady' && gauge.mine && active !== undefined && fits(gauge, active);
+    readings.enter(ready ? { text: gauge.text ?? '', label: gauge.label } : undefined);
   };
-  const enter = (feature: Feature) => {
-    const text = texts[feature.id] ?? '';
-    if (complete && text.trim() === '') {
-      void navigate(`/verdict/${attempt.id}`);
-      return;
-    }
-    if (text.trim() === '' || keep.isPending) {
-      return;
-    }
-    const reading: NewReading = { key: keyOf(feature.id, text), feature: feature.id, text, bare: unit };
-    keep.mutate(reading, {
-      onSuccess: (after) => {
-        setActive(nextOpen(after.features)?.id ?? feature.id);
-      },
-    });
-  };
-  const place = (feature: Feature) => {
-    const { id } = feature;
-    return (
-      <ReadingPlace
-        feature={feature}
-        bends={bends}
-        crowded={kind !== 'stub90'}
-        text={texts[id] ?? ''}
-        active={active === id}
-        problem={active === id ? keep.error : null}
-        onText={(text) => {
-          setText(id, text);
-        }}
-        onActivate={() => {
-          setActive(id);
-        }}
-        onEnter={() => {
-          enter(feature);
-        }}
-      />
-    );
-  };
+  const { active } = readings;
   return (
     <div className="flex h-full sm:min-h-[38rem] flex-col">
       <Header
@@ -102,7 +88,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
           </>
         }
       >
-        <Saved keep={keep} />
+        <GaugeButton gauges={gauges} />
         <Link
           to={`/verdict/${attempt.id}`}
           className={`btn h-11 text-lg ${complete ? 'btn-neutral' : 'border-2 border-base-content/60'}`}
@@ -110,57 +96,62 @@ function Bench({ attempt }: { attempt: Attempt }) {
           Verdict
         </Link>
       </Header>
+      {attempt.bench.seal?.sealed === true && (
+        <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg">
+          Verified by {attempt.bench.seal.setBy} and locked. It can be opened again in the verdict.
+        </p>
+      )}
       <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
         <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${kind === 'stub90' ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
           <Elevation
             kind={kind}
             plan={attempt.plan}
-            outsideDiameter={attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1}
+            outsideDiameter={diameter}
             description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}
-            at={Object.fromEntries(attempt.features.map((feature) => [feature.id, place(feature)]))}
+            at={Object.fromEntries(
+              attempt.features.map((feature) => [
+                feature.id,
+                <ReadingPlace
+                  key={feature.id}
+                  feature={feature}
+                  bends={bends}
+                  crowded={kind !== 'stub90'}
+                  readings={readings}
+                  onEnter={onEnter}
+                />,
+              ]),
+            )}
           />
         </div>
         <MeasurePanel
           attempt={attempt}
-          active={activeFeature}
-          text={active === undefined ? '' : (texts[active] ?? '')}
+          readings={readings}
+          onEnter={onEnter}
+          next={<NextTrainee attempt={attempt} />}
+          gauge={
+            gauge === undefined || active === undefined ? null : (
+              <GaugeStrip gauge={gauge} feature={active} bends={bends} onTake={onEnter} />
+            )
+          }
           field={
-            narrow && activeFeature !== undefined ? (
+            narrow && active !== undefined ? (
               <ReadingField
-                key={activeFeature.id}
-                inputRef={focusOnMount}
-                feature={activeFeature}
+                key={active.id}
+                feature={active}
                 bends={bends}
-                text={texts[activeFeature.id] ?? ''}
-                problem={keep.error}
-                onText={(text) => {
-                  setText(activeFeature.id, text);
-                }}
-                onActivate={() => undefined}
-                onEnter={() => {
-                  enter(activeFeature);
-                }}
+                readings={readings}
+                onEnter={onEnter}
                 place="list"
+                takesFocus
               />
             ) : null
           }
-          onActivate={setActive}
-          onText={(text) => {
-            if (active !== undefined) {
-              setText(active, text);
-            }
-          }}
-          onEnter={() => {
-            if (activeFeature !== undefined) {
-              enter(activeFeature);
-            }
-          }}
         />
       </div>
       <div className="h-[8.6rem] shrink-0 border-t border-base-300 max-sm:hidden">
         <Strip
           plan={attempt.plan}
-          outsideDiameter={attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1}
+          outsideDiameter={diameter}
           divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
           madeMarks={ringsRead(attempt)}
         />
@@ -169,82 +160,28 @@ function Bench({ attempt }: { attempt: Attempt }) {
   );
 }
 
-/**
- * One key for one thing typed: when Enter is pressed again because no answer came, the server sees that it is the same
- * reading.
- */
-function useReadingKeys(): (feature: string, text: string) => string {
-  const keys = useRef(new Map<string, string>());
-  return (feature, text) => {
-    const said = `${feature} ${text}`;
-    const key = keys.current.get(said) ?? crypto.randomUUID();
-    keys.current.set(said, key);
-    return key;
-  };
-}
-
-/** A ref that takes the focus when its field appears. */
-function focusOnMount(input: HTMLInputElement | null): void {
-  input?.focus();
-}
-
-function nextOpen(features: readonly Feature[]): Feature | undefined {
-  return features.find(({ reading }) => reading == null);
-}
-
-function Saved({ keep }: { keep: ReturnType<typeof useKeepReading> }) {
-  const waiting = keep.isPending && keep.failureCount > 0;
-  return (
-    <p role="status" className="text-base">
-      {waiting && <span className="text-error">▲ No answer from the server; trying again</span>}
-      {keep.isPending && !waiting && 'Saving…'}
-      {keep.isSuccess && <span className="text-success">● Saved</span>}
-    </p>
-  );
-}
-
-/** Measure without an attempt chosen: those who are at work, one tap away. */
-function WhoIsNext() {
-  const { cohort } = useCohort();
-  const floor = useFloor(cohort?.id);
-  const open = useOpenAttempt();
-  const navigate = useNavigate();
-  const waiting = floor.data?.benches.filter(({ state }) => state === 'bending' || state === 'measuring') ?? [];
+function GaugeButton({ gauges }: { gauges: ReturnType<typeof useGauges> }) {
+  const [open, setOpen] = useState(false);
+  const mine = gauges.all.find(({ mine: claimed }) => claimed);
   return (
     <>
-      <Header title="Measure" about="Whose piece is it?" />
-      {open.error !== null && (
-        <p role="alert" className="p-4 text-error">
-          {open.error.message}
-        </p>
-      )}
-      <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-2 p-4">
-        {waiting.map((bench) => (
-          <li key={bench.traineeId}>
-            <button
-              type="button"
-              className="flex min-h-16 w-full items-center gap-3 rounded-field border-2 border-base-content/60 bg-base-100 px-3 text-left hover:bg-base-200"
-              onClick={() => {
-                open.mutate(bench.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
-              }}
-            >
-              <span className="figures w-9 text-center text-3xl">{bench.bench}</span>
-              <span className="min-w-0">
-                <span className="block truncate text-xl leading-tight font-semibold">{bench.fullName}</span>
-                <span className="block truncate leading-tight">{bench.exerciseTitle}</span>
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      {floor.data !== undefined && waiting.length === 0 && (
-        <p className="px-4 text-lg">
-          Nobody is at work on anything.{' '}
-          <Link to="/set" className="underline">
-            Set an exercise
-          </Link>{' '}
-          and give it to the cohort.
-        </p>
+      <button
+        type="button"
+        className="btn h-11 border-2 border-base-content/60 text-base max-sm:hidden"
+        onClick={() => {
+          gauges.refetch();
+          setOpen(true);
+        }}
+      >
+        {mine === undefined ? 'Gauge' : mine.label}
+      </button>
+      {open && (
+        <GaugeDialog
+          gauges={gauges}
+          onClose={() => {
+            setOpen(false);
+          }}
+        />
       )}
     </>
   );

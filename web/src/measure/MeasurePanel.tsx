@@ -1,31 +1,57 @@
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureHint, featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { Pad } from '../entry/Pad';
+import { Choice } from '../frame/Header';
+import { DogLegSpan } from './DogLegSpan';
+import { LookOver } from './LookOver';
+import { OmitField } from './OmitField';
+import { OwnArithmetic } from './OwnArithmetic';
+import type { Readings } from './useReadings';
 
 interface MeasurePanelProps {
   attempt: Attempt;
-  active: Feature | undefined;
-  text: string;
-  onActivate: (id: string) => void;
-  onText: (text: string) => void;
+  readings: Readings;
   onEnter: () => void;
   /** On a phone the field of the reading in hand stands here, not on the drawing. */
   field: ReactNode;
+  /** What a claimed gauge shows. */
+  gauge: ReactNode;
+  /** Who is to be measured next. */
+  next: ReactNode;
 }
 
-/** The same readings as a list, and the fraction pad for the one in hand. */
-export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnter, field }: MeasurePanelProps) {
-  const bends = attempt.plan.marks.length;
+const TABS = [
+  { value: 'read', name: 'Readings' },
+  { value: 'look', name: 'Look over' },
+  { value: 'own', name: 'Own figures' },
+] as const;
+
+/** What is written down of the piece: its readings with the fraction pad, what is looked over, the trainee's figures. */
+export function MeasurePanel(props: MeasurePanelProps) {
+  const [tab, setTab] = useState<(typeof TABS)[number]['value']>('read');
   return (
     <aside
       aria-label="Readings"
       className="flex w-full shrink-0 flex-col gap-1.5 overflow-y-auto border-base-300 bg-base-200 px-3 py-2 lg:w-[21rem] lg:border-l"
     >
-      <div className="min-h-[9rem] flex-1 overflow-y-auto max-sm:hidden">
+      <Choice label="What is written down" options={TABS} value={tab} onChange={setTab} />
+      {tab === 'read' && <ReadingsTab {...props} />}
+      {tab === 'look' && <LookOver attempt={props.attempt} />}
+      {tab === 'own' && <OwnArithmetic key={props.attempt.bench.own?.id} attempt={props.attempt} />}
+    </aside>
+  );
+}
+
+function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: MeasurePanelProps) {
+  const bends = attempt.plan.marks.length;
+  const { active, text } = readings;
+  return (
+    <>
+      <div className="min-h-[5.5rem] flex-1 overflow-y-auto max-sm:hidden">
         <table className="w-full leading-none">
           <caption className="sr-only">Readings of this piece</caption>
           <thead className="text-left text-sm">
@@ -38,75 +64,122 @@ export function MeasurePanel({ attempt, active, text, onActivate, onText, onEnte
           </thead>
           <tbody>
             {attempt.features.map((feature) => (
-              <tr
+              <ReadingRow
                 key={feature.id}
-                ref={feature.id === active?.id ? intoView : undefined}
-                className={`border-t border-base-300 ${feature.id === active?.id ? 'bg-base-100' : ''}`}
-              >
-                <th scope="row" className="text-left font-normal">
-                  <button
-                    type="button"
-                    className="min-h-[2.1rem] text-left text-lg leading-none underline-offset-4 hover:underline"
-                    onClick={() => {
-                      onActivate(feature.id);
-                    }}
-                  >
-                    {featureName(feature.id, bends)}
-                  </button>
-                </th>
-                <td className="text-right text-xl">
-                  <Figure value={feature.target} unit={feature.unit} />
-                </td>
-                <td className="text-right text-xl">
-                  {feature.reading != null && <Figure value={feature.reading.value} unit={feature.unit} />}
-                </td>
-                <td className="text-right text-xl">
-                  <Deviation feature={feature} />
-                </td>
-              </tr>
+                feature={feature}
+                bends={bends}
+                active={feature.id === active?.id}
+                onActivate={() => {
+                  readings.activate(feature.id);
+                }}
+              />
             ))}
           </tbody>
         </table>
       </div>
-      {active !== undefined && active.reading == null ? (
+      {active?.state === 'open' ? (
         <>
           <p className="mt-auto leading-tight max-sm:mt-0" aria-live="polite">
             <b>{featureName(active.id, bends)}</b> · {featureHint(active.id)}
           </p>
           {field}
+          {gauge}
+          {active.id === 'dogLeg' && (
+            <DogLegSpan
+              onText={(said) => {
+                readings.setText(active.id, said, true);
+              }}
+            />
+          )}
           <Pad
             kind={active.unit === 'deg' ? 'angle' : 'length'}
             signed={active.signed}
             text={text}
-            onText={onText}
+            onText={(typed) => {
+              readings.setText(active.id, typed, true);
+            }}
             onEnter={onEnter}
+            onNudge={readings.nudge}
+            onAsAsked={readings.asAsked}
           />
+          <OmitField key={active.id} name={featureName(active.id, bends)} onOmit={readings.omit} />
         </>
       ) : (
-        <Done attempt={attempt} />
+        <Done attempt={attempt} next={next} />
       )}
-    </aside>
+    </>
   );
 }
 
-function Done({ attempt }: { attempt: Attempt }) {
-  if (attempt.score == null) {
+function ReadingRow({
+  feature,
+  bends,
+  active,
+  onActivate,
+}: {
+  feature: Feature;
+  bends: number;
+  active: boolean;
+  onActivate: () => void;
+}) {
+  return (
+    <tr
+      ref={active ? intoView : undefined}
+      className={`border-t border-base-300 ${active ? 'bg-base-100' : ''}`}
+      data-feature={feature.id}
+      data-state={feature.state}
+    >
+      <th scope="row" className="text-left font-normal">
+        <button
+          type="button"
+          className="min-h-[2.1rem] text-left text-lg leading-none underline-offset-4 hover:underline"
+          onClick={onActivate}
+        >
+          {featureName(feature.id, bends)}
+        </button>
+      </th>
+      <td className="text-right text-xl">
+        <Figure value={feature.target} unit={feature.unit} />
+      </td>
+      <td className="text-right text-xl">
+        {feature.reading?.value != null && <Figure value={feature.reading.value} unit={feature.unit} />}
+        {feature.state === 'omitted' && <span className="text-base">not measured</span>}
+      </td>
+      <td className="text-right text-xl">
+        {feature.state === 'disputed' ? (
+          <span className="text-base text-error">▲ two</span>
+        ) : (
+          <Deviation feature={feature} />
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function Done({ attempt, next }: { attempt: Attempt; next: ReactNode }) {
+  if (attempt.features.some(({ state }) => state === 'open')) {
     return null;
   }
+  const disputed = attempt.features.filter(({ state }) => state === 'disputed');
   return (
-    <div className="mt-auto grid gap-3">
+    <div className="mt-auto grid gap-2">
       <p className="text-lg leading-snug">
-        Every reading is in. To change one, correct it in the verdict: the old one stays on record.
+        {disputed.length > 0
+          ? 'Two people read a feature differently. Decide in the verdict which reading counts.'
+          : 'Every reading is in. To change one, correct it in the verdict: the old one stays on record.'}
       </p>
       <Link
         to={`/verdict/${attempt.id}`}
         className="btn h-14 btn-neutral text-xl"
         ref={(link) => {
-          link?.focus();
+          if (document.activeElement === document.body || document.activeElement === null) {
+            link?.focus();
+          }
         }}
       >
         See the verdict
       </Link>
+      {next}
     </div>
   );
 }

@@ -1,5 +1,4 @@
-import { type Ref, useLayoutEffect, useRef } from 'react';
-import type { Problem } from '../api/client';
+import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
@@ -7,6 +6,9 @@ import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { useNarrow } from '../frame/narrow';
 import { FeatureTag } from './FeatureTag';
+import { LiveDeviation } from './LiveDeviation';
+import { QueryNote } from './QueryNote';
+import type { Readings } from './useReadings';
 
 interface ReadingPlaceProps {
   feature: Feature;
@@ -14,52 +16,43 @@ interface ReadingPlaceProps {
   bends: number;
   /** The drawing has little room: only the reading in hand has a field on it. */
   crowded: boolean;
-  text: string;
-  active: boolean;
-  problem: Problem | null;
-  onText: (text: string) => void;
-  onActivate: () => void;
+  readings: Readings;
   onEnter: () => void;
 }
 
 /** A feature's place on the drawing: a field until it is read, then the reading with its deviation. */
-export function ReadingPlace({
-  feature,
-  bends,
-  crowded,
-  text,
-  active,
-  problem,
-  onText,
-  onActivate,
-  onEnter,
-}: ReadingPlaceProps) {
-  const input = useRef<HTMLInputElement>(null);
-  // Before anything is painted: what is typed on sight must not be lost.
-  useLayoutEffect(() => {
-    if (active) {
-      input.current?.focus();
+export function ReadingPlace({ feature, bends, crowded, readings, onEnter }: ReadingPlaceProps) {
+  const active = readings.active?.id === feature.id;
+  const text = readings.texts[feature.id] ?? '';
+  const onActivate = () => {
+    if (!active) {
+      readings.activate(feature.id);
     }
-  }, [active]);
+  };
   const narrow = useNarrow();
-  if (crowded && (narrow || !active || feature.reading != null)) {
+  const open = feature.state === 'open';
+  if (crowded && (narrow || !active || !open)) {
     return <FeatureTag feature={feature} bends={bends} active={active} text={text} onActivate={onActivate} />;
   }
-  if (narrow && feature.reading == null) {
+  if (narrow && open) {
     return <PlaceButton feature={feature} active={active} text={text} onActivate={onActivate} />;
   }
-  if (feature.reading != null) {
+  if (!open) {
     return (
       <div className="rounded-field bg-base-100/90 px-2 text-center leading-tight">
         <span className="block text-sm">
           {featureName(feature.id, bends)}{' '}
           <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
         </span>
-        <Figure
-          value={feature.reading.value}
-          unit={feature.unit}
-          className="block text-[1.8rem] leading-none text-secondary"
-        />
+        {feature.reading?.value != null && (
+          <Figure
+            value={feature.reading.value}
+            unit={feature.unit}
+            className="block text-[1.8rem] leading-none text-secondary"
+          />
+        )}
+        {feature.state === 'omitted' && <span className="block">not measured</span>}
+        {feature.state === 'disputed' && <span className="block text-error">▲ two readings</span>}
         <Deviation feature={feature} />
       </div>
     );
@@ -68,13 +61,11 @@ export function ReadingPlace({
     <ReadingField
       feature={feature}
       bends={bends}
-      text={text}
-      problem={problem}
-      onText={onText}
-      onActivate={onActivate}
+      readings={readings}
       onEnter={onEnter}
-      inputRef={input}
+      onActivate={onActivate}
       place="drawing"
+      takesFocus={active}
     />
   );
 }
@@ -85,7 +76,12 @@ function PlaceButton({
   active,
   text,
   onActivate,
-}: Pick<ReadingPlaceProps, 'feature' | 'active' | 'text' | 'onActivate'>) {
+}: {
+  feature: Feature;
+  active: boolean;
+  text: string;
+  onActivate: () => void;
+}) {
   return (
     <button
       type="button"
@@ -100,41 +96,92 @@ function PlaceButton({
   );
 }
 
-type ReadingFieldProps = Omit<ReadingPlaceProps, 'active' | 'crowded'> & {
-  inputRef?: Ref<HTMLInputElement>;
+interface ReadingFieldProps {
+  feature: Feature;
+  bends: number;
+  readings: Readings;
+  onEnter: () => void;
+  onActivate?: () => void;
   place: 'drawing' | 'list';
-};
+  /** It is the one in hand: what is typed goes here. */
+  takesFocus: boolean;
+}
 
-/** The field of a reading, with what is asked for beside its name. */
+/** The field of a reading, with what is asked for beside its name and how far off it is below. */
 export function ReadingField({
   feature,
   bends,
-  text,
-  problem,
-  onText,
-  onActivate,
+  readings,
   onEnter,
-  inputRef,
+  onActivate = () => undefined,
   place,
+  takesFocus,
 }: ReadingFieldProps) {
+  const input = useRef<HTMLInputElement>(null);
+  // Before anything is painted: what is typed on sight must not be lost.
+  useLayoutEffect(() => {
+    if (takesFocus) {
+      input.current?.focus();
+    }
+  }, [takesFocus, feature.id]);
+  useTypingAnywhere(input, takesFocus);
+  const active = readings.active?.id === feature.id;
   return (
-    <QuantityField
-      label={featureName(feature.id, bends)}
-      kind={feature.unit === 'deg' ? 'angle' : 'length'}
-      text={text}
-      onText={onText}
-      onEnter={onEnter}
-      onFocus={onActivate}
-      {...(inputRef === undefined ? {} : { inputRef })}
-      problem={problem}
-      place={place}
-      asked={
-        <>
-          {' '}
-          <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
-        </>
-      }
-      padAtHand
-    />
+    <div
+      onKeyDownCapture={(event) => {
+        if (event.key.length === 1) {
+          readings.key(event.timeStamp);
+        }
+      }}
+    >
+      <QuantityField
+        label={featureName(feature.id, bends)}
+        kind={feature.unit === 'deg' ? 'angle' : 'length'}
+        text={readings.texts[feature.id] ?? ''}
+        onText={(text) => {
+          readings.setText(feature.id, text, false);
+        }}
+        onEnter={onEnter}
+        onNudge={readings.nudge}
+        onFocus={onActivate}
+        inputRef={input}
+        doubtful={active && readings.query?.kind === 'problem'}
+        place={place}
+        asked={
+          <>
+            {' '}
+            <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
+          </>
+        }
+        padAtHand
+      />
+      {active && readings.query !== undefined ? (
+        <QueryNote query={readings.query} feature={feature} readings={{ ...readings, enter: onEnter }} />
+      ) : (
+        <LiveDeviation feature={feature} live={active ? readings.live : undefined} />
+      )}
+    </div>
   );
+}
+
+/** A gauge that types, or a hand in a hurry: a figure that is typed while nothing has the focus goes into the field. */
+function useTypingAnywhere(input: RefObject<HTMLInputElement | null>, on: boolean): void {
+  useEffect(() => {
+    if (!on) {
+      return undefined;
+    }
+    const onKey = (event: KeyboardEvent) => {
+      const elsewhere =
+        event.target instanceof HTMLInputElement ||
+        event.target instanceof HTMLTextAreaElement ||
+        event.target instanceof HTMLSelectElement;
+      if (!elsewhere && /^[\d.]$/.test(event.key) && !event.ctrlKey && !event.altKey && !event.metaKey) {
+        input.current?.focus();
+      }
+    };
+    window.addEventListener('keydown', onKey, true);
+    return () => {
+      window.removeEventListener('keydown', onKey, true);
+    };
+  }, [input, on]);
 }

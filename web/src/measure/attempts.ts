@@ -10,5 +10,5 @@ export function kindOfAttempt(attempt: Attempt): Kind {
 export function ringsRead(attempt: Attempt): number[] {
   return attempt.features
     .filter(({ id }) => id.startsWith('mark'))
-    .flatMap(({ reading }) => (reading == null ? [] : [reading.value]));
+    .flatMap(({ reading }) => (reading?.value == null ? [] : [reading.value]));
 }

@@ -81,11 +81,7 @@ function valueOf(feature: Feature, body: Schemas['NewReading'], core: BenchCore 
   return read !== undefined && 'value' in read ? read.value : undefined;
 }
 
-function withFact(
-  bench: Schemas['BenchNotes'],
-  entry: Entry,
-  { fact }: Schemas['NewFact'],
-): Schemas['BenchNotes'] {
+function withFact(bench: Schemas['BenchNotes'], entry: Entry, { fact }: Schemas['NewFact']): Schemas['BenchNotes'] {
   const written = { id: entry.key, takenBy: entry.accountName, takenAt: entry.at };
   switch (fact?.kind) {
     case 'finding':

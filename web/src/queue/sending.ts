@@ -15,9 +15,7 @@ export async function send(entry: Entry): Promise<Attempt> {
         }),
       );
     case 'reading':
-      return body(
-        api.PUT('/api/attempts/{id}/readings/{key}', { params: { path: { id, key } }, body: task.body }),
-      );
+      return body(api.PUT('/api/attempts/{id}/readings/{key}', { params: { path: { id, key } }, body: task.body }));
     case 'fact':
       return body(api.PUT('/api/attempts/{id}/facts/{key}', { params: { path: { id, key } }, body: task.body }));
     case 'setAside':

@@ -44,8 +44,9 @@ export async function remove(seq: number): Promise<void> {
 
 /** Notes why the server turned an entry down, or forgets it so that it is sent again. */
 export async function note(entry: Entry, refused: Entry['refused']): Promise<void> {
-  const { refused: _, ...rest } = entry;
-  await (await shelf()).put('queue', refused === undefined ? rest : { ...rest, refused });
+  const { seq, key, accountId, accountName, attemptId, about, at, task } = entry;
+  const plain: Entry = { seq, key, accountId, accountName, attemptId, about, at, task };
+  await (await shelf()).put('queue', refused === undefined ? plain : { ...plain, refused });
 }
 
 /** Everything for one attempt is for another from now on. */

@@ -1,42 +1,55 @@
 import { type SyntheticEvent, useState } from 'react';
-import { type Feature, useKeepReading } from '../api/queries';
+import type { Attempt, Feature } from '../api/queries';
+import { Problem } from '../api/client';
+import { useBenchCore } from '../benchcore/useBenchCore';
 import { featureName } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
+import { useKeep } from '../queue/outboxContext';
 
-/** A new row over an old reading: the figure, and why. */
-export function Correction({
-  attemptId,
-  feature,
-  bends,
-  onDone,
-}: {
-  attemptId: string;
+interface CorrectionProps {
+  attempt: Attempt;
   feature: Feature;
-  /** How many bends the piece has. */
   bends: number;
   onDone: () => void;
-}) {
+}
+
+/** Corrects a reading: the right figure and why. The old reading stays on record. */
+export function Correction({ attempt, feature, bends, onDone }: CorrectionProps) {
   const unit = useDisplayUnit();
-  const keep = useKeepReading(attemptId);
+  const core = useBenchCore();
+  const keep = useKeep(attempt.id, attempt.trainee.fullName);
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
-  const [key] = useState(() => crypto.randomUUID());
+  const [problem, setProblem] = useState<Problem | null>(null);
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
-    keep.mutate(
-      {
-        key,
+    const said = core?.read(feature.id, text, unit);
+    if (said === undefined || feature.reading == null) {
+      return;
+    }
+    if ('problem' in said) {
+      const { suggestion } = said;
+      setProblem(
+        new Problem(400, said.problem, [
+          { pointer: '/text', code: '', message: said.problem, ...(suggestion === '' ? {} : { suggestion }) },
+        ]),
+      );
+      return;
+    }
+    void keep({
+      kind: 'reading',
+      body: {
         feature: feature.id,
-        text,
+        text: text.trim(),
         bare: unit,
-        reason,
-        ...(feature.reading == null ? {} : { corrects: feature.reading.id }),
+        corrects: feature.reading.id,
+        reason: reason.trim(),
+        takenWith: 'keys',
+        takenAt: new Date().toISOString(),
       },
-      { onSuccess: onDone },
-    );
+    }).then(onDone);
   };
-  const aboutText = keep.error?.errors.some(({ pointer }) => pointer === '/text') === true;
   return (
     <form
       onSubmit={submit}
@@ -48,10 +61,10 @@ export function Correction({
         kind={feature.unit === 'deg' ? 'angle' : 'length'}
         text={text}
         onText={(next) => {
-          keep.reset();
+          setProblem(null);
           setText(next);
         }}
-        problem={aboutText ? keep.error : null}
+        problem={problem}
         inputRef={(input) => {
           if (input !== null && document.activeElement === document.body) {
             input.focus();
@@ -70,16 +83,8 @@ export function Correction({
           className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
         />
       </label>
-      {keep.error !== null && !aboutText && (
-        <p role="alert" className="text-error">
-          ✕ {keep.error.message}
-        </p>
-      )}
       <div className="flex gap-2">
-        <button
-          className="btn h-11 flex-1 btn-neutral"
-          disabled={text.trim() === '' || reason.trim() === '' || keep.isPending}
-        >
+        <button className="btn h-11 flex-1 btn-neutral" disabled={text.trim() === '' || reason.trim() === ''}>
           Keep the correction
         </button>
         <button type="button" className="btn h-11 border-2 border-base-content/60" onClick={onDone}>

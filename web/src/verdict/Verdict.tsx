@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { type Attempt, type Feature, useAttempt, useOpenAttempt } from '../api/queries';
+import { useBenchCore } from '../benchcore/useBenchCore';
 import { Elevation } from '../drawing/Elevation';
 import { Strip } from '../drawing/Strip';
 import { Deviation } from '../entry/Deviation';
@@ -9,8 +10,13 @@ import { Figure } from '../entry/Figure';
 import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
+import { useLive } from '../live/useLive';
 import { kindOfAttempt, ringsRead } from '../measure/attempts';
+import { useStanding } from '../queue/outboxContext';
+import { withWaiting } from '../queue/overlay';
 import { VerdictPanel } from './VerdictPanel';
+
+const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '▲ two readings', read: '' } as const;
 
 const EXAGGERATIONS = [1, 2, 4, 8, 16] as const;
 
@@ -18,6 +24,9 @@ const EXAGGERATIONS = [1, 2, 4, 8, 16] as const;
 export function Verdict() {
   const { attemptId } = useParams();
   const attempt = useAttempt(attemptId);
+  const { entries } = useStanding();
+  const core = useBenchCore();
+  useLive(attempt.data?.trainee.cohortId);
   if (attempt.data === undefined) {
     return (
       <p className="p-8 text-xl" role="status">
@@ -25,7 +34,7 @@ export function Verdict() {
       </p>
     );
   }
-  return <Judged attempt={attempt.data} />;
+  return <Judged attempt={withWaiting(attempt.data, entries, core)} />;
 }
 
 function Judged({ attempt }: { attempt: Attempt }) {
@@ -43,8 +52,8 @@ function Judged({ attempt }: { attempt: Attempt }) {
         <span className="block text-sm">
           {featureName(id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
         </span>
-        {feature.reading == null ? (
-          <span className="text-lg">not read yet</span>
+        {feature.reading?.value == null ? (
+          <span className="text-lg">{STATE_WORDS[feature.state]}</span>
         ) : (
           <>
             <Figure
@@ -60,7 +69,7 @@ function Judged({ attempt }: { attempt: Attempt }) {
   };
   const described = attempt.features
     .map(({ id, unit: of, target, reading }) =>
-      reading == null
+      reading?.value == null
         ? `${featureName(id, bends)} not read`
         : `${featureName(id, bends)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
     )
@@ -108,7 +117,11 @@ function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
       <span className="block text-sm leading-none">
         {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
       </span>
-      {feature.reading == null ? <span className="text-base">not read yet</span> : <Deviation feature={feature} />}
+      {feature.reading?.value == null ? (
+        <span className="text-base">{STATE_WORDS[feature.state]}</span>
+      ) : (
+        <Deviation feature={feature} />
+      )}
     </div>
   );
 }

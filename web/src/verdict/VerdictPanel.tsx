@@ -4,6 +4,8 @@ import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { Correction } from './Correction';
+import { Decide, Verification } from './Decide';
+import { History } from './History';
 
 /** Score, credit by feature, and the readings with their history. */
 export function VerdictPanel({ attempt }: { attempt: Attempt }) {
@@ -15,6 +17,12 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
       className="flex w-full shrink-0 flex-col gap-2 overflow-y-auto border-base-300 bg-base-200 p-3 lg:w-[21rem] lg:border-l"
     >
       <ScoreLine attempt={attempt} />
+      {attempt.features
+        .filter(({ state }) => state === 'disputed')
+        .map((each) => (
+          <Decide key={each.id} attempt={attempt} feature={each} />
+        ))}
+      <Verification attempt={attempt} />
       <table className="w-full leading-tight">
         <caption className="sr-only">Credit by feature</caption>
         <thead className="text-left text-sm">
@@ -33,6 +41,7 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
               key={each.id}
               feature={each}
               bends={attempt.plan.marks.length}
+              locked={attempt.bench.seal?.sealed === true}
               onCorrect={() => {
                 setCorrecting(each.id);
               }}
@@ -50,7 +59,7 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
       {feature?.reading != null ? (
         <Correction
           key={feature.reading.id}
-          attemptId={attempt.id}
+          attempt={attempt}
           feature={feature}
           bends={attempt.plan.marks.length}
           onDone={() => {
@@ -58,15 +67,27 @@ export function VerdictPanel({ attempt }: { attempt: Attempt }) {
           }}
         />
       ) : (
-        <History features={attempt.features} bends={attempt.plan.marks.length} />
+        <>
+          <Faults attempt={attempt} />
+          <History features={attempt.features} bends={attempt.plan.marks.length} />
+        </>
       )}
     </aside>
   );
 }
 
 function ScoreLine({ attempt }: { attempt: Attempt }) {
-  const read = attempt.features.filter(({ reading }) => reading != null).length;
+  const read = attempt.features.filter(({ state }) => state !== 'open').length;
   if (attempt.score == null) {
+    if (read === attempt.features.length) {
+      return (
+        <p className="text-xl leading-snug" data-testid="score">
+          {attempt.features.some(({ state }) => state === 'disputed')
+            ? 'The score comes when it is decided which reading counts.'
+            : 'The score comes when the server has every reading.'}
+        </p>
+      );
+    }
     return (
       <p className="text-xl leading-snug" data-testid="score">
         {read} of {attempt.features.length} readings taken. The score comes with the last one.
@@ -90,13 +111,25 @@ function ScoreLine({ attempt }: { attempt: Attempt }) {
   );
 }
 
-function CreditRow({ feature, bends, onCorrect }: { feature: Feature; bends: number; onCorrect: () => void }) {
+function CreditRow({
+  feature,
+  bends,
+  locked,
+  onCorrect,
+}: {
+  feature: Feature;
+  bends: number;
+  locked: boolean;
+  onCorrect: () => void;
+}) {
   return (
     <tr className="border-t border-base-300">
       <th scope="row" className="py-0.5 text-left font-normal">
         {featureName(feature.id, bends)}
       </th>
       <td className="text-right">
+        {feature.state === 'omitted' && 'not measured'}
+        {feature.state === 'disputed' && '▲ two'}
         <Deviation feature={feature} />
       </td>
       <td className="pl-3">
@@ -110,7 +143,7 @@ function CreditRow({ feature, bends, onCorrect }: { feature: Feature; bends: num
         )}
       </td>
       <td className="text-right">
-        {feature.reading != null && (
+        {feature.reading != null && !locked && (
           <button
             type="button"
             className="min-h-11 px-1 underline underline-offset-4"
@@ -125,41 +158,40 @@ function CreditRow({ feature, bends, onCorrect }: { feature: Feature; bends: num
   );
 }
 
-/** Who read what, when; what was corrected stays, struck through, with its reason. */
-function History({ features, bends }: { features: readonly Feature[]; bends: number }) {
-  const readings = features
-    .flatMap((feature) =>
-      feature.history.map((reading, i) => ({ feature, reading, replaced: i < feature.history.length - 1 })),
-    )
-    .sort((a, b) => a.reading.takenAt.localeCompare(b.reading.takenAt));
+/** What was found when the piece was looked over, and what it costs; whatever critical was not measured. */
+function Faults({ attempt }: { attempt: Attempt }) {
+  const faults = attempt.bench.points.filter(({ finding }) => finding?.result === 'fault');
+  const omitted = attempt.score?.criticalOmitted ?? [];
+  const { own, rework } = attempt.bench;
+  if (faults.length === 0 && omitted.length === 0 && own == null && rework.length === 0) {
+    return null;
+  }
   return (
-    <section aria-label="Readings as taken" className="min-h-0 text-[0.94rem] leading-snug">
-      <h2 className="border-b border-base-300 text-base font-semibold">Readings as taken</h2>
-      <ol>
-        {readings.map(({ feature, reading, replaced }) => (
-          <li key={reading.id} className="flex flex-wrap justify-between gap-x-2 border-b border-base-300 py-0.5">
-            <span className={replaced ? 'line-through opacity-75' : ''}>
-              {featureName(feature.id, bends)} <span className="figures">{reading.typed}</span>
-            </span>
-            <span>
-              {reading.takenBy}, <When at={reading.takenAt} />
-            </span>
-            {reading.reason != null && <span className="basis-full italic">{reading.reason}</span>}
+    <section aria-label="Looked over" className="text-base leading-snug">
+      {omitted.length > 0 && (
+        <p className="text-error">
+          ✕ Not passed: {omitted.map((id) => featureName(id, attempt.plan.marks.length)).join(', ')} was not measured.
+        </p>
+      )}
+      <ul>
+        {faults.map(({ point, good, deduction, critical, finding }) => (
+          <li key={point}>
+            ✕ not so: {good.toLowerCase()}, −{deduction}
+            {critical && ', fails the piece'}
+            {finding?.note != null && <span className="italic"> ({finding.note})</span>}
           </li>
         ))}
-      </ol>
+      </ul>
+      {rework.length > 0 && (
+        <p>
+          Re-bent <span className="figures">{rework.length}</span> {rework.length === 1 ? 'time' : 'times'}
+        </p>
+      )}
+      {own != null && (
+        <p>
+          Own arithmetic: <span className="figures">{Math.round(own.points)}</span> of 100, scored apart
+        </p>
+      )}
     </section>
-  );
-}
-
-function When({ at }: { at: string }) {
-  const date = new Date(at);
-  const today = date.toDateString() === new Date().toDateString();
-  return (
-    <time dateTime={at}>
-      {today
-        ? date.toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })
-        : date.toLocaleDateString([], { day: 'numeric', month: 'short' })}
-    </time>
   );
 }

@@ -3,6 +3,8 @@ package lobrik.server.attempt;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -16,9 +18,28 @@ import org.jspecify.annotations.Nullable;
     @JsonSubTypes.Type(value = Fact.Figures.class, name = "figures"),
     @JsonSubTypes.Type(value = Fact.Note.class, name = "note")
 })
+@Schema(
+        discriminatorProperty = "kind",
+        discriminatorMapping = {
+            @DiscriminatorMapping(value = "finding", schema = Fact.Finding.class),
+            @DiscriminatorMapping(value = "rework", schema = Fact.Rework.class),
+            @DiscriminatorMapping(value = "waste", schema = Fact.Waste.class),
+            @DiscriminatorMapping(value = "time", schema = Fact.TimeTaken.class),
+            @DiscriminatorMapping(value = "figures", schema = Fact.Figures.class),
+            @DiscriminatorMapping(value = "note", schema = Fact.Note.class)
+        },
+        oneOf = {
+            Fact.Finding.class,
+            Fact.Rework.class,
+            Fact.Waste.class,
+            Fact.TimeTaken.class,
+            Fact.Figures.class,
+            Fact.Note.class
+        })
 public sealed interface Fact {
 
     /** What was found when a point was looked over. */
+    @Schema(name = "Finding")
     record Finding(
             @Nullable String point,
             @Nullable Result result,
@@ -35,6 +56,7 @@ public sealed interface Fact {
     }
 
     /** A bend that went back into the shoe once: eased out, or bent on. */
+    @Schema(name = "Rework")
     record Rework(@Nullable Integer bend, @Nullable Change change) implements Fact {}
 
     /** What was done to a bend. */
@@ -50,12 +72,15 @@ public sealed interface Fact {
      *
      * @param lengthIn what the text comes to; the server works it out
      */
+    @Schema(name = "Waste")
     record Waste(@Nullable String text, @Nullable Double lengthIn) implements Fact {}
 
     /** How long the piece took, when the clock of the steps is not right. */
+    @Schema(name = "TimeTaken")
     record TimeTaken(@Nullable Integer minutes) implements Fact {}
 
     /** The trainee's own figures for the marks. */
+    @Schema(name = "Figures")
     record Figures(@Nullable List<OwnFigure> marks) implements Fact {}
 
     /**
@@ -70,6 +95,7 @@ public sealed interface Fact {
             @Nullable Double positionIn) {}
 
     /** Anything else. */
+    @Schema(name = "Note")
     record Note(@Nullable String text) implements Fact {}
 
     /** The kind, as it is sent and stored. */

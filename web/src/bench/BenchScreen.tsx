@@ -1,0 +1,118 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { api, body, type Problem, type Schemas } from '../api/client';
+import { STATES } from '../floor/states';
+import { OwnFigures } from './OwnFigures';
+
+type Sheet = Schemas['BenchSheet'];
+type Step = NonNullable<Sheet['step']>;
+
+const STEPS: readonly { step: Step; name: string }[] = [
+  { step: 'workingOut', name: 'Working it out' },
+  { step: 'bending', name: 'Bending' },
+  { step: 'called', name: 'Come and check' },
+  { step: 'help', name: 'I need help' },
+];
+
+/** A trainee's phone: where they are, their own figures, and a call for the instructor. The sheet's code is the key. */
+export default function BenchScreen() {
+  const { code = '' } = useParams();
+  const client = useQueryClient();
+  const sheet = useQuery<Sheet, Problem>({
+    queryKey: ['bench', code],
+    queryFn: () => body(api.GET('/api/benches/{code}', { params: { path: { code } } })),
+    refetchInterval: 10_000,
+    retry: (tries, problem) => problem.status === 0 && tries < 5,
+  });
+  const [wanted, setWanted] = useState<{ step: Step; key: string }>();
+  const say = useMutation<Sheet, Problem, { step: Step; key: string }>({
+    mutationFn: ({ step, key }) =>
+      body(api.PUT('/api/benches/{code}/steps/{key}', { params: { path: { code, key } }, body: { step } })),
+    // In a shed the signal comes and goes: a call is sent until it arrives.
+    retry: (tries, problem) => problem.status === 0 && tries < 60,
+    retryDelay: 2_000,
+    onSuccess: (now) => {
+      setWanted(undefined);
+      client.setQueryData(['bench', code], now);
+    },
+    onError: () => {
+      setWanted(undefined);
+    },
+  });
+  if (sheet.data === undefined) {
+    return (
+      <main className="p-5">
+        <p className="text-xl" role="status">
+          {sheet.error?.message ?? 'Opening your sheet…'}
+        </p>
+      </main>
+    );
+  }
+  const { title, fullName, bench, conduitLabel, benderLabel, step, checked } = sheet.data;
+  return (
+    <main className="mx-auto flex min-h-dvh max-w-md flex-col gap-4 p-4">
+      <header>
+        <p className="flex items-baseline gap-3">
+          <span className="figures text-[2.6rem] leading-none" aria-label={`Bench ${String(bench)}`}>
+            {bench}
+          </span>
+          <span className="text-2xl leading-tight font-semibold">{fullName}</span>
+        </p>
+        <h1 className="mt-1 text-xl leading-tight">{title}</h1>
+        <p className="leading-tight">
+          {conduitLabel} · {benderLabel}
+        </p>
+      </header>
+      {checked != null && (
+        <p className="flex items-center gap-3 border-y-2 border-base-content/60 py-2" data-testid="checked">
+          <span className="figures text-[2.6rem] leading-none">{Math.round(checked.points)}</span>
+          <span className="text-lg leading-tight">
+            of 100, {checked.passed ? '● passed' : '✕ not yet'}. To try again, begin working it out.
+          </span>
+        </p>
+      )}
+      <div className="grid gap-2" role="group" aria-label="Where are you with it?">
+        {STEPS.map((each) => {
+          const current = (wanted?.step ?? (checked == null ? step : undefined)) === each.step;
+          const { sign } = STATES[each.step];
+          return (
+            <button
+              key={each.step}
+              type="button"
+              aria-pressed={current}
+              className={`flex min-h-16 items-center gap-3 rounded-field border-2 px-4 text-left text-xl font-semibold ${
+                current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
+              }`}
+              onClick={() => {
+                const said = { step: each.step, key: crypto.randomUUID() };
+                setWanted(said);
+                say.mutate(said);
+              }}
+            >
+              <span aria-hidden="true" className="text-2xl">
+                {sign}
+              </span>
+              {each.name}
+              {wanted?.step === each.step && <span className="ml-auto text-base font-normal">sending…</span>}
+            </button>
+          );
+        })}
+      </div>
+      {say.error !== null && (
+        <p role="alert" className="text-lg text-error">
+          ✕ {say.error.message}
+        </p>
+      )}
+      <p role="status" className="text-lg leading-snug">
+        {step === 'called' && checked == null && 'Your instructor is told. Leave the piece on the bench.'}
+        {step === 'help' && checked == null && 'Your instructor is told.'}
+      </p>
+      {checked == null && <OwnFigures code={code} sheet={sheet.data} />}
+      <p className="mt-auto text-sm leading-snug">
+        Wear eye protection and gloves, keep the swing of the handle clear, ream every cut. Local code and the licensed
+        person in charge decide.
+      </p>
+    </main>
+  );
+}

@@ -1,0 +1,53 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, body, type Problem, type Schemas } from '../api/client';
+import { useOpenAttempt } from '../api/queries';
+import { Dialog } from '../frame/Dialog';
+import { STATES } from './states';
+
+type Step = Schemas['StepView']['step'];
+
+const STEPS: readonly Step[] = ['workingOut', 'bending', 'called', 'help'];
+
+/** Where a trainee is, for one who has no phone at hand. */
+export function StepDialog({ bench, onClose }: { bench: Schemas['BenchView']; onClose: () => void }) {
+  const client = useQueryClient();
+  const open = useOpenAttempt();
+  const set = useMutation<unknown, Problem, Step>({
+    mutationFn: async (step) => {
+      const { id } = await open.mutateAsync(bench.traineeId);
+      const path = { id, key: crypto.randomUUID() };
+      return body(api.PUT('/api/attempts/{id}/steps/{key}', { params: { path }, body: { step } }));
+    },
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['floor'] });
+      onClose();
+    },
+  });
+  return (
+    <Dialog title={bench.fullName} onClose={onClose}>
+      <div className="grid gap-2">
+        {STEPS.map((step) => (
+          <button
+            key={step}
+            type="button"
+            aria-pressed={bench.state === step}
+            className={`flex min-h-12 items-center gap-3 rounded-field border-2 px-3 text-left text-lg ${
+              bench.state === step ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60'
+            }`}
+            disabled={set.isPending}
+            onClick={() => {
+              set.mutate(step);
+            }}
+          >
+            <span aria-hidden="true">{STATES[step].sign}</span> {STATES[step].name}
+          </button>
+        ))}
+      </div>
+      {set.error !== null && (
+        <p role="alert" className="mt-2 text-error">
+          ✕ {set.error.message}
+        </p>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,113 @@
+import { type CSSProperties, useEffect } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { useFloor } from '../api/queries';
+import { useCohort } from '../frame/cohort';
+import { useLive } from '../live/useLive';
+import { IN_ORDER, lasting, STATES } from './states';
+import { useNow } from './useNow';
+
+type Bench = Schemas['BenchView'];
+
+/** The floor for a monitor on the wall: read from across the shed, nothing to press. */
+export default function Wall() {
+  const { cohort } = useCohort();
+  const floor = useFloor(cohort?.id);
+  const connected = useLive(cohort?.id);
+  const now = useNow(floor.data?.now, floor.dataUpdatedAt);
+  useAwake();
+  const benches = floor.data?.benches ?? [];
+  const calls = benches
+    .filter(({ state }) => state === 'called' || state === 'help')
+    .sort((a, b) => (a.since ?? '').localeCompare(b.since ?? ''));
+  const columns = benches.length > 12 ? 4 : 3;
+  return (
+    <div className="flex h-full flex-col gap-3 p-4">
+      <header className="flex items-end justify-between gap-4">
+        <h1 className="text-4xl font-semibold">{cohort?.name}</h1>
+        <p className="text-2xl" role="status">
+          {calls.length === 0 ? 'Nobody is waiting' : calls.map(callText).join(' · ')}
+        </p>
+        <p className="figures text-5xl">
+          {new Date(now).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
+          {!connected && <span className="pl-2 text-xl">▲ no signal</span>}
+        </p>
+      </header>
+      <ol
+        className="grid min-h-0 flex-1 gap-2"
+        style={
+          {
+            gridTemplateColumns: `repeat(${String(columns)}, minmax(0, 1fr))`,
+            gridAutoRows: 'minmax(0, 1fr)',
+          } as CSSProperties
+        }
+      >
+        {benches.map((bench) => (
+          <WallBench key={bench.traineeId} bench={bench} now={now} />
+        ))}
+      </ol>
+      <footer className="flex flex-wrap items-center gap-x-6 text-lg">
+        {IN_ORDER.map((state) => (
+          <span key={state}>
+            <span aria-hidden="true">{STATES[state].sign}</span> {STATES[state].name}
+          </span>
+        ))}
+        <Link to="/floor" className="ml-auto min-h-11 content-center underline underline-offset-4">
+          Back to the floor
+        </Link>
+      </footer>
+    </div>
+  );
+}
+
+function callText(bench: Bench): string {
+  return `${STATES[bench.state].sign} ${String(bench.bench)} ${bench.fullName}`;
+}
+
+function WallBench({ bench, now }: { bench: Bench; now: number }) {
+  const { name, sign, tone } = STATES[bench.state];
+  const urgent = bench.state === 'called' || bench.state === 'help';
+  return (
+    <li
+      className={`flex min-h-0 items-center gap-3 overflow-hidden rounded-field px-3 ${tone} ${urgent ? 'border-[5px]' : 'border-2'}`}
+      data-state={bench.state}
+    >
+      <span className="figures w-14 shrink-0 text-center text-[3.2rem] leading-none">{bench.bench}</span>
+      <span className="min-w-0 flex-1 text-base-content">
+        <span className="block truncate text-[1.7rem] leading-tight font-semibold">{bench.fullName}</span>
+        <span className="block truncate text-xl leading-tight">
+          <span aria-hidden="true">{sign}</span> {name} <span className="figures">{lasting(bench.since, now)}</span>
+        </span>
+      </span>
+      {bench.attempt?.points != null && (
+        <span className="figures text-[2.4rem] leading-none">
+          <span className="text-xl">{bench.attempt.passed === true ? '●' : '✕'}</span>{' '}
+          {Math.round(bench.attempt.points)}
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** Keeps the monitor from going to sleep, where the browser can. */
+function useAwake(): void {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined;
+    const hold = () => {
+      if (document.visibilityState === 'visible' && 'wakeLock' in navigator) {
+        navigator.wakeLock.request('screen').then(
+          (held) => {
+            lock = held;
+          },
+          () => undefined,
+        );
+      }
+    };
+    hold();
+    document.addEventListener('visibilitychange', hold);
+    return () => {
+      document.removeEventListener('visibilitychange', hold);
+      void lock?.release();
+    };
+  }, []);
+}

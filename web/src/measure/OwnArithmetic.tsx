@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import type { Attempt } from '../api/queries';
+import { Deviation } from '../entry/Deviation';
+import { useDisplayUnit } from '../frame/signedIn';
+import { useKeep } from '../queue/outboxContext';
+
+/** The trainee's own figures for the marks: from the phone, or read off the sheet. They are scored apart. */
+export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
+  const keep = useKeep(attempt.id, attempt.trainee.fullName);
+  const unit = useDisplayUnit();
+  const { own } = attempt.bench;
+  const [texts, setTexts] = useState<string[]>(() => attempt.plan.marks.map(() => ''));
+  const [editing, setEditing] = useState(false);
+  if (own != null && !editing) {
+    return (
+      <section aria-label="Own arithmetic" className="grid gap-1">
+        <p className="leading-tight">
+          Worked out by {attempt.trainee.fullName}
+          <span className="block text-sm">written down by {own.takenBy}</span>
+        </p>
+        <p className="leading-none">
+          <span className="figures text-[2.4rem]">{Math.round(own.points)}</span> of 100 for the arithmetic
+        </p>
+        <table className="w-full">
+          <caption className="sr-only">Own figures for the marks</caption>
+          <tbody>
+            {own.marks.map(({ mark, text, deviationIn, band }) => (
+              <tr key={mark} className="border-t border-base-300">
+                <th scope="row" className="py-1 text-left font-normal">
+                  Mark {mark}
+                </th>
+                <td className="figures text-right text-xl">{text}</td>
+                <td className="text-right">
+                  <Deviation feature={{ unit: 'in', deviation: deviationIn, band }} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <button
+          type="button"
+          className="min-h-9 self-start text-left text-base underline underline-offset-4"
+          onClick={() => {
+            setTexts(own.marks.map(({ text }) => text));
+            setEditing(true);
+          }}
+        >
+          Correct them…
+        </button>
+      </section>
+    );
+  }
+  const complete = texts.every((text) => text.trim() !== '');
+  return (
+    <form
+      aria-label="Own arithmetic"
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (complete) {
+          void keep({
+            kind: 'fact',
+            body: {
+              fact: {
+                kind: 'figures',
+                marks: attempt.plan.marks.map(({ number }, i) => ({ mark: number, text: texts[i]?.trim() ?? '' })),
+              },
+              bare: unit,
+              takenAt: new Date().toISOString(),
+              corrects: own?.id ?? null,
+              reason: own == null ? null : 'read off the sheet again',
+            },
+          }).then(() => {
+            setEditing(false);
+          });
+        }
+      }}
+    >
+      <p className="leading-tight">The trainee’s own figures for the marks, as they stand on the sheet.</p>
+      {attempt.plan.marks.map(({ number }, i) => (
+        <label key={number} className="flex items-center gap-2">
+          <span className="w-20">Mark {number}</span>
+          <input
+            aria-label={`Own figure for mark ${String(number)}`}
+            value={texts[i] ?? ''}
+            onChange={(event) => {
+              setTexts(texts.map((text, k) => (k === i ? event.target.value : text)));
+            }}
+            className="figures h-11 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl"
+          />
+        </label>
+      ))}
+      <button className="btn h-11 btn-neutral" disabled={!complete}>
+        Keep the figures
+      </button>
+    </form>
+  );
+}
