@@ -28,67 +28,70 @@ export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAs
       }}
     />
   );
+  const fraction = (label: string) => (
+    <Key
+      key={label}
+      label={label}
+      onPress={() => {
+        onText(typeFraction(text, label));
+      }}
+      soft
+    >
+      <span className="fraction">{label}</span>
+    </Key>
+  );
+  const back = (
+    <Key
+      key="back"
+      label="Back one"
+      onPress={() => {
+        onText(typeBackspace(text));
+      }}
+    >
+      <Delete aria-hidden="true" className="mx-auto" />
+    </Key>
+  );
+  const point = digit(signed ? '−' : '.');
   return (
-    <div className="grid grid-cols-4 gap-1" role="group" aria-label="Number pad">
+    <div className={`grid gap-1 ${inches ? 'grid-cols-5' : 'grid-cols-4'}`} role="group" aria-label="Number pad">
       {onAsAsked !== undefined && (
         <button
           type="button"
-          className="btn col-span-2 h-11 min-h-0 border-2 border-primary bg-base-100 px-1 text-base text-primary"
+          className={`btn h-11 min-h-0 border-2 border-primary bg-base-100 px-1 text-lg text-primary ${inches ? 'col-span-3' : 'col-span-2'}`}
           onMouseDown={keepFocus}
           onClick={onAsAsked}
         >
           As asked
         </button>
       )}
-      {onNudge !== undefined && (
-        <>
+      {onNudge !== undefined &&
+        ([-1, 1] as const).map((steps) => (
           <Key
-            label="One division less"
+            key={steps}
+            label={steps < 0 ? 'One division less' : 'One division more'}
             onPress={() => {
-              onNudge(-1);
+              onNudge(steps);
             }}
           >
-            <Minus aria-hidden="true" className="mx-auto" size={20} />
-          </Key>
-          <Key
-            label="One division more"
-            onPress={() => {
-              onNudge(1);
-            }}
-          >
-            <Plus aria-hidden="true" className="mx-auto" size={20} />
-          </Key>
-        </>
-      )}
-      {['7', '8', '9'].map(digit)}
-      <Key
-        label="Back one"
-        onPress={() => {
-          onText(typeBackspace(text));
-        }}
-      >
-        <Delete aria-hidden="true" className="mx-auto" />
-      </Key>
-      {['4', '5', '6', signed ? '−' : '.'].map(digit)}
-      {['1', '2', '3', '0'].map(digit)}
-      {inches &&
-        SIXTEENTHS.map((fraction) => (
-          <Key
-            key={fraction}
-            label={fraction}
-            onPress={() => {
-              onText(typeFraction(text, fraction));
-            }}
-            soft
-          >
-            <span className="fraction">{fraction}</span>
+            {steps < 0 ? (
+              <Minus aria-hidden="true" className="mx-auto" size={20} />
+            ) : (
+              <Plus aria-hidden="true" className="mx-auto" size={20} />
+            )}
           </Key>
         ))}
+      {['7', '8', '9'].map(digit)}
+      {inches ? ['1/4', '1/2'].map(fraction) : back}
+      {['4', '5', '6'].map(digit)}
+      {inches ? [fraction('3/4'), back] : point}
+      {['1', '2', '3', '0'].map(digit)}
+      {inches && point}
+      {inches && SIXTEENTHS.filter((each) => !each.endsWith('/4') && !each.endsWith('/2')).map(fraction)}
       <button
         type="button"
         onClick={onEnter}
         onMouseDown={keepFocus}
-        className={`btn h-11 min-h-0 btn-neutral text-lg ${inches ? '' : 'col-span-4'}`}
+        className={`btn h-11 min-h-0 btn-neutral text-lg ${inches ? 'col-span-3' : 'col-span-4'}`}
         aria-label="Enter reading"
       >
         <Check aria-hidden="true" />

@@ -112,7 +112,8 @@ export function Floor() {
         </p>
       )}
       <ol
-        className="grid grid-cols-[minmax(0,1fr)] gap-x-8 px-4 lg:grid-cols-none lg:min-h-0 lg:flex-1 lg:auto-cols-fr lg:grid-flow-col lg:[grid-template-rows:var(--rows)]"
+        hidden={benches.length === 0}
+        className="grid grid-cols-[minmax(0,1fr)] gap-x-8 [&[hidden]]:hidden px-4 lg:grid-cols-none lg:min-h-0 lg:flex-1 lg:auto-cols-fr lg:grid-flow-col lg:[grid-template-rows:var(--rows)]"
         style={
           {
             '--rows': `repeat(${String(Math.max(4, Math.ceil(benches.length / 2)))}, minmax(4.6rem, 6.1rem))`,

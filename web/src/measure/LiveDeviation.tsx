@@ -5,7 +5,7 @@ import type { Readings } from './useReadings';
 /** How far what is typed is off, while it is typed: sign, shape and band. */
 export function LiveDeviation({ feature, live }: { feature: Feature; live: Readings['live'] }) {
   return (
-    <span aria-live="polite" data-testid="live" className="block min-h-[1.9rem] text-center leading-tight">
+    <span aria-live="polite" data-testid="live" className="block text-center leading-tight max-sm:min-h-[1.9rem]">
       {live !== undefined && (
         <span className="rounded-field bg-base-100 px-2">
           <Deviation feature={{ ...feature, deviation: live.deviation, band: live.band }} />

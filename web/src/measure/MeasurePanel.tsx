@@ -79,9 +79,12 @@ function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: Measure
       </div>
       {active?.state === 'open' ? (
         <>
-          <p className="mt-auto leading-tight max-sm:mt-0" aria-live="polite">
-            <b>{featureName(active.id, bends)}</b> · {featureHint(active.id)}
-          </p>
+          <div className="mt-auto flex flex-wrap items-center justify-between gap-x-2 max-sm:mt-0">
+            <p className="min-w-0 flex-1 leading-tight" aria-live="polite">
+              <b>{featureName(active.id, bends)}</b> · {featureHint(active.id)}
+            </p>
+            <OmitField key={active.id} name={featureName(active.id, bends)} onOmit={readings.omit} />
+          </div>
           {field}
           {gauge}
           {active.id === 'dogLeg' && (
@@ -102,7 +105,6 @@ function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: Measure
             onNudge={readings.nudge}
             onAsAsked={readings.asAsked}
           />
-          <OmitField key={active.id} name={featureName(active.id, bends)} onOmit={readings.omit} />
         </>
       ) : (
         <Done attempt={attempt} next={next} />

@@ -10,7 +10,7 @@ export function OmitField({ name, onOmit }: { name: string; onOmit: (why: string
     return (
       <button
         type="button"
-        className="min-h-9 self-start text-base underline underline-offset-4"
+        className="min-h-9 shrink-0 text-sm underline underline-offset-4"
         onClick={() => {
           setOpen(true);
         }}
@@ -22,7 +22,7 @@ export function OmitField({ name, onOmit }: { name: string; onOmit: (why: string
   return (
     <form
       aria-label={`Why is ${name} not measured?`}
-      className="grid gap-1 rounded-field border-2 border-base-content/60 bg-base-100 p-2"
+      className="grid w-full gap-1 rounded-field border-2 border-base-content/60 bg-base-100 p-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (why.trim() !== '') {

@@ -14,7 +14,10 @@ export function QueryNote({
 }) {
   if (query.kind === 'problem') {
     return (
-      <p role="alert" className="mt-1 rounded-field bg-base-100 px-1 text-sm leading-snug text-error">
+      <p
+        role="alert"
+        className="mt-1 rounded-field border-2 border-error bg-base-100 px-1.5 py-1 text-base leading-snug text-error"
+      >
         <span aria-hidden="true">✕ </span>
         {query.message}{' '}
         {query.suggestion !== '' && (
@@ -28,7 +31,7 @@ export function QueryNote({
   return (
     <div
       role="alert"
-      className="mt-1 w-[15rem] rounded-field border-2 border-warning-content bg-warning p-1.5 text-base leading-snug text-warning-content"
+      className="mt-1 rounded-field text-left border-2 border-warning-content bg-warning p-1.5 text-base leading-snug text-warning-content"
     >
       <span aria-hidden="true">▲ </span>
       That is {quantityText(query.off, feature.unit, readings.unit, { signed: true })} off. Right?

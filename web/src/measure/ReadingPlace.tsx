@@ -126,8 +126,19 @@ export function ReadingField({
   }, [takesFocus, feature.id]);
   useTypingAnywhere(input, takesFocus);
   const active = readings.active?.id === feature.id;
+  const asked = active ? readings.query : undefined;
+  // Whoever types on after a question types the reading anew.
+  useEffect(() => {
+    if (asked !== undefined) {
+      input.current?.select();
+    }
+  }, [asked]);
+  // On the drawing what is said about a reading must not push its field about.
+  const below =
+    place === 'drawing' ? 'absolute top-full left-1/2 z-20 w-max max-w-[15rem] -translate-x-1/2 text-center' : '';
   return (
     <div
+      className="relative"
       onKeyDownCapture={(event) => {
         if (event.key.length === 1) {
           readings.key(event.timeStamp);
@@ -145,7 +156,7 @@ export function ReadingField({
         onNudge={readings.nudge}
         onFocus={onActivate}
         inputRef={input}
-        doubtful={active && readings.query?.kind === 'problem'}
+        doubtful={asked?.kind === 'problem'}
         place={place}
         asked={
           <>
@@ -155,11 +166,13 @@ export function ReadingField({
         }
         padAtHand
       />
-      {active && readings.query !== undefined ? (
-        <QueryNote query={readings.query} feature={feature} readings={{ ...readings, enter: onEnter }} />
-      ) : (
-        <LiveDeviation feature={feature} live={active ? readings.live : undefined} />
-      )}
+      <div className={below}>
+        {asked === undefined ? (
+          <LiveDeviation feature={feature} live={active ? readings.live : undefined} />
+        ) : (
+          <QueryNote query={asked} feature={feature} readings={{ ...readings, enter: onEnter }} />
+        )}
+      </div>
     </div>
   );
 }

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "bench_fact")
-class FactRow implements Kept {
+public class FactRow implements Kept {
 
     @Id
     private UUID id;
@@ -41,7 +41,7 @@ class FactRow implements Kept {
      *
      * @param takenBy nobody if the trainee sent it from a phone
      */
-    FactRow(
+    public FactRow(
             UUID id,
             UUID attemptId,
             Fact said,

@@ -70,6 +70,7 @@ final class DemoSchool {
     private final Instant now;
     private final String passwordHash;
     private final UUID centreId;
+    private final DemoFloor floor;
     private final Map<String, UUID> entries = new HashMap<>();
     private final Map<String, Integer> versions = new HashMap<>();
 
@@ -87,6 +88,7 @@ final class DemoSchool {
         this.now = now;
         this.passwordHash = passwordHash;
         this.centreId = ids.next();
+        this.floor = new DemoFloor(entities, ids, now);
     }
 
     void load() {
@@ -178,11 +180,16 @@ final class DemoSchool {
             entities.persist(assignment);
             Instant measuredAt = start.plus(12 + 4L * i, ChronoUnit.MINUTES);
             if (today && measuredAt.isAfter(now)) {
+                floor.beforeMeasuring(assignment, exercise, start, i);
                 continue;
             }
             DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
             int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : Integer.MAX_VALUE;
-            attempt(cohort, assignment, preset, measuredAt, bend.readings(layout, bender.inTruth()), readings);
+            Attempt attempt =
+                    attempt(cohort, assignment, preset, measuredAt, bend.readings(layout, bender.inTruth()), readings);
+            if (today && readings > 2) {
+                floor.lookedOver(attempt, layout, cohort.instructor(), measuredAt, i);
+            }
         }
     }
 
@@ -235,7 +242,7 @@ final class DemoSchool {
         return versions.merge(set.place(), 1, Integer::sum);
     }
 
-    private void attempt(
+    private Attempt attempt(
             Taught cohort,
             Assignment assignment,
             TolerancePreset preset,
@@ -251,6 +258,7 @@ final class DemoSchool {
             taken = taken.plus(5, ChronoUnit.SECONDS);
             keep(attempt, reading.getKey(), reading.getValue(), cohort.instructor(), taken);
         }
+        return attempt;
     }
 
     /** Keeps a reading; now and then it was first read a sixteenth off and then corrected. */

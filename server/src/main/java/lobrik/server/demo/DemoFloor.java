@@ -1,0 +1,97 @@
+package lobrik.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.measure.Length;
+import lobrik.measure.TapeDivision;
+import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.Fact;
+import lobrik.server.attempt.FactRow;
+import lobrik.server.attempt.Step;
+import lobrik.server.attempt.StepRow;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.giving.Assignment;
+import lobrik.verdict.InspectionPoint;
+import org.jspecify.annotations.Nullable;
+
+/** This morning on the demo school's floor: who works at what, who calls, and what was looked over. */
+final class DemoFloor {
+
+    /** Every so many pieces one has a fault of workmanship. */
+    private static final int FAULT_EVERY = 4;
+
+    /** Every so many trainees one works a mark out wrongly. */
+    private static final int WRONG_FIGURE_EVERY = 3;
+
+    private final EntityManager entities;
+    private final Ids ids;
+    private final Instant now;
+
+    DemoFloor(EntityManager entities, Ids ids, Instant now) {
+        this.entities = entities;
+        this.ids = ids;
+        this.now = now;
+    }
+
+    /** A trainee who is not measured yet: one calls, one bends, one needs help, one works it out, one has not begun. */
+    void beforeMeasuring(Assignment assignment, Exercise exercise, Instant start, int place) {
+        Step last = switch (place % 5) {
+            case 4 -> Step.CALLED;
+            case 0 -> Step.BENDING;
+            case 1 -> Step.HELP;
+            case 2 -> Step.WORKING_OUT;
+            default -> null;
+        };
+        if (last == null) {
+            return;
+        }
+        Instant begun = start.plus(Duration.ofMinutes(6));
+        Attempt attempt = new Attempt(ids.next(), assignment, exercise.tolerances(), exercise.readings(), null, begun);
+        entities.persist(attempt);
+        step(attempt, Step.WORKING_OUT, begun);
+        if (last != Step.WORKING_OUT) {
+            step(attempt, Step.BENDING, begun.plus(Duration.ofMinutes(14)));
+        }
+        if (last == Step.CALLED || last == Step.HELP) {
+            step(attempt, last, now.minus(Duration.ofMinutes(last == Step.CALLED ? 4 : 2)));
+        }
+    }
+
+    private void step(Attempt attempt, Step step, Instant at) {
+        entities.persist(new StepRow(ids.next(), attempt.id(), step, null, at));
+    }
+
+    /** What was written down of a measured piece besides its readings. */
+    void lookedOver(Attempt attempt, Layout layout, UUID instructor, Instant at, int place) {
+        step(attempt, Step.WORKING_OUT, at.minus(Duration.ofMinutes(11)));
+        step(attempt, Step.CALLED, at.minus(Duration.ofMinutes(1)));
+        List<Fact.OwnFigure> figures = new ArrayList<>();
+        for (Mark mark : layout.marks()) {
+            Length wrong = place % WRONG_FIGURE_EVERY == 0 ? Length.ofFraction(0, 1, 8) : Length.ZERO;
+            Length figure = mark.position().plus(wrong);
+            figures.add(new Fact.OwnFigure(mark.number(), TapeDivision.SIXTEENTH.text(figure), figure.inches()));
+        }
+        fact(attempt, new Fact.Figures(figures), null, at.minus(Duration.ofMinutes(8)));
+        for (InspectionPoint point : InspectionPoint.values()) {
+            boolean faulty = point == InspectionPoint.MARKS_LEFT && place % FAULT_EVERY == 1;
+            fact(
+                    attempt,
+                    new Fact.Finding(point.id(), faulty ? Fact.Result.FAULT : Fact.Result.GOOD, null),
+                    instructor,
+                    at.plus(Duration.ofSeconds(40)));
+        }
+        if (place % FAULT_EVERY == 2) {
+            fact(attempt, new Fact.Rework(1, Fact.Change.EASED), instructor, at.plus(Duration.ofSeconds(45)));
+        }
+    }
+
+    private void fact(Attempt attempt, Fact said, @Nullable UUID by, Instant at) {
+        entities.persist(new FactRow(ids.next(), attempt.id(), said, by, at, at, null));
+    }
+}

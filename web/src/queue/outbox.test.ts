@@ -1,0 +1,138 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { Problem } from '../api/client';
+import type { Entry, NewEntry } from './entries';
+import { Outbox } from './outbox';
+import * as sending from './sending';
+import * as store from './store';
+
+const ME = 'account-1';
+
+function entry(key: string, attemptId: string, accountId = ME): NewEntry {
+  return {
+    key,
+    accountId,
+    accountName: 'Runa Tolvane',
+    attemptId,
+    about: 'Ada Finch',
+    at: '2026-01-02T03:04:05Z',
+    task: { kind: 'reading', body: { feature: 'leg', text: '14 3/8' } },
+  };
+}
+
+const listeners = { onAttempt: vi.fn(), onMoved: vi.fn() };
+
+/** A server that answers as it is told, and remembers what it was sent. */
+function server(answer: (sent: Entry) => Promise<string>) {
+  const sent: string[] = [];
+  vi.spyOn(sending, 'send').mockImplementation(async (each) => {
+    const id = await answer(each);
+    sent.push(each.key);
+    return { id } as sending.Attempt;
+  });
+  return sent;
+}
+
+const untilEmpty = () => vi.waitFor(async () => expect(await store.all()).toHaveLength(0), { timeout: 8_000 });
+
+describe('the outbox', () => {
+  beforeEach(async () => {
+    vi.restoreAllMocks();
+    listeners.onAttempt.mockClear();
+    listeners.onMoved.mockClear();
+    for (const { seq } of await store.all()) {
+      await store.remove(seq);
+    }
+  });
+
+  it('sends in the order in which things were written down, one after the other', async () => {
+    let atOnce = 0;
+    let most = 0;
+    const sent = server(async ({ attemptId }) => {
+      most = Math.max(most, ++atOnce);
+      await new Promise((done) => setTimeout(done, 5));
+      atOnce -= 1;
+      return attemptId;
+    });
+    const outbox = new Outbox(listeners);
+    await outbox.signedIn(ME);
+    for (const key of ['a', 'b', 'c', 'd']) {
+      await outbox.keep(entry(key, 'attempt-1'));
+    }
+    await untilEmpty();
+    expect(sent).toEqual(['a', 'b', 'c', 'd']);
+    expect(most).toBe(1);
+  });
+
+  it('has it on disk before it says that it is kept, and a new window sends it', async () => {
+    server(() => Promise.reject(new Problem(0, 'no signal')));
+    const before = new Outbox(listeners);
+    await before.signedIn(ME);
+    await before.keep(entry('a', 'attempt-1'));
+    expect(await store.all()).toMatchObject([{ key: 'a' }]);
+    await vi.waitFor(() => expect(before.current().offline).toBe(true));
+
+    const sent = server(({ attemptId }) => Promise.resolve(attemptId));
+    const after = new Outbox(listeners);
+    await after.signedIn(ME);
+    await untilEmpty();
+    expect(sent).toEqual(['a']);
+  });
+
+  it('goes on with other pieces when one entry is turned down, but not past it on the same piece', async () => {
+    const sent = server(({ key, attemptId }) =>
+      key === 'a'
+        ? Promise.reject(new Problem(409, 'This attempt is verified and locked'))
+        : Promise.resolve(attemptId),
+    );
+    const outbox = new Outbox(listeners);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await outbox.keep(entry('b', 'attempt-1'));
+    await outbox.keep(entry('c', 'attempt-2'));
+    await outbox.signedIn(ME);
+    await vi.waitFor(() => expect(sent).toEqual(['c']));
+    const [refused, behind] = await store.all();
+    expect(refused?.refused?.message).toContain('locked');
+    expect(behind).toMatchObject({ key: 'b' });
+
+    const again = server(({ attemptId }) => Promise.resolve(attemptId));
+    await outbox.sendAgain(refused as Entry);
+    await untilEmpty();
+    expect(again).toEqual(['a', 'b']);
+  });
+
+  it('sends nothing in somebody else’s name', async () => {
+    const sent = server(({ attemptId }) => Promise.resolve(attemptId));
+    const outbox = new Outbox(listeners);
+    await outbox.keep(entry('hers', 'attempt-1', 'account-2'));
+    await outbox.keep(entry('mine', 'attempt-2'));
+    await outbox.signedIn(ME);
+    await vi.waitFor(() => expect(sent).toEqual(['mine']));
+    expect(await store.all()).toMatchObject([{ key: 'hers' }]);
+  });
+
+  it('asks to sign in when the session is over, and keeps everything until then', async () => {
+    server(() => Promise.reject(new Problem(401, 'Please sign in')));
+    const outbox = new Outbox(listeners);
+    await outbox.signedIn(ME);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
+    expect(await store.all()).toHaveLength(1);
+  });
+
+  it('follows an attempt that was begun without signal to where it is going on', async () => {
+    const sent: string[] = [];
+    vi.spyOn(sending, 'send').mockImplementation(({ key, attemptId }) => {
+      sent.push(`${key} ${attemptId}`);
+      return Promise.resolve({ id: key === 'open' ? 'going-on' : attemptId } as sending.Attempt);
+    });
+    const outbox = new Outbox(listeners);
+    await outbox.keep({ ...entry('open', 'blank'), task: { kind: 'open', traineeId: 't', assignmentId: 'a' } });
+    await outbox.keep(entry('reading', 'blank'));
+    await outbox.signedIn(ME);
+    await untilEmpty();
+    expect(sent).toEqual(['open blank', 'reading going-on']);
+    expect(listeners.onMoved).toHaveBeenCalledWith('blank', 'going-on');
+    expect(await store.movedTo('blank')).toBe('going-on');
+  });
+});
