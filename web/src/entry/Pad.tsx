@@ -100,8 +100,8 @@ export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAs
   );
 }
 
-/** The field keeps the focus, so that pad and keyboard can be mixed. */
-function keepFocus(event: { preventDefault: () => void }): void {
+/** For a button that belongs to a field: the field keeps the focus, so that taps and keys can be mixed. */
+export function keepFocus(event: { preventDefault: () => void }): void {
   event.preventDefault();
 }
 

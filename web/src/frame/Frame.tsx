@@ -1,9 +1,10 @@
-import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
+import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, RefreshCw, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../api/client';
 import { useMe } from '../api/queries';
+import { useNewVersion } from '../queue/offline';
 import { useOutbox, useStanding } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
@@ -92,6 +93,7 @@ function SendsForWhoever({ accountId }: { accountId: string }) {
 
 function Rail({ onHelp }: { onHelp: () => void }) {
   const { theme, toggle } = useTheme();
+  const update = useNewVersion();
   return (
     <nav
       aria-label="Places"
@@ -116,6 +118,11 @@ function Rail({ onHelp }: { onHelp: () => void }) {
       ))}
       <div className="flex sm:mt-auto sm:flex-col">
         <Waiting />
+        {update !== undefined && (
+          <RailButton name="New version" label="Take the new version of Lobrik into use" onPress={update}>
+            <RefreshCw size={20} aria-hidden="true" />
+          </RailButton>
+        )}
         <UnitSwitch />
         <RailButton
           name={theme === 'film' ? 'Dark' : 'Light'}

@@ -3,7 +3,10 @@ import { useEffect, useRef } from 'react';
 const KEYS: readonly (readonly [string, string])[] = [
   ['Alt 1 … 4', 'Floor, Set, Measure, Progress'],
   ['Enter', 'Keep a reading and go on to the next'],
+  ['Enter, empty', 'Take what the claimed gauge shows'],
   ['↑ ↓', 'In a field: one division up or down'],
+  ['Alt N', 'While measuring: whoever is next'],
+  ['A … Z, 0 … 9', 'On the floor: find a name or a sheet’s code'],
   ['Ctrl Z, Ctrl Shift Z', 'On the desk: take the last change back, bring it again'],
   ['?', 'This help (outside a field)'],
   ['Esc', 'Close this'],

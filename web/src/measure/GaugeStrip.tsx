@@ -17,7 +17,7 @@ export function GaugeStrip({
   onTake: () => void;
 }) {
   const right = fits(gauge, feature);
-  const ready = right && gauge.state === 'steady' && gauge.text != null;
+  const ready = right && gauge.mine && gauge.state === 'steady' && gauge.text != null;
   return (
     <div
       data-testid="gauge"

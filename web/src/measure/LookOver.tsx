@@ -16,6 +16,16 @@ export function LookOver({ attempt }: { attempt: Attempt }) {
     if (point.finding?.result === result && note === undefined) {
       return;
     }
+    // Of two findings that differ, the one that is pressed counts.
+    const agreeing = point.rivals.some((rival) => rival.result === result);
+    if (agreeing) {
+      point.rivals
+        .filter((rival) => rival.result !== result)
+        .forEach((rival) => {
+          void keep({ kind: 'setAside', recordId: rival.id, reason: `${point.good}: looked at again` });
+        });
+      return;
+    }
     void keep({
       kind: 'fact',
       body: {
@@ -73,7 +83,13 @@ function PointRow({
             </span>
           )}
           {point.rivals.length > 0 && (
-            <span className="block text-sm text-error">▲ two people disagree; find again</span>
+            <span className="block text-sm text-error">
+              ▲ two people disagree:{' '}
+              {point.rivals
+                .map(({ takenBy, result: found }) => `${takenBy} ${found === 'fault' ? '✕' : '●'}`)
+                .join(', ')}
+              . Which counts?
+            </span>
           )}
         </span>
         <button

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { type Attempt, useAttempt } from '../api/queries';
 import { useBenchCore } from '../benchcore/useBenchCore';
@@ -17,12 +17,16 @@ import { kindOfAttempt, ringsRead } from './attempts';
 import { GaugeDialog } from './GaugeDialog';
 import { GaugeStrip } from './GaugeStrip';
 import { MeasurePanel } from './MeasurePanel';
-import { NextTrainee } from './NextTrainee';
+import { NextTrainee, useNextTrainee } from './NextTrainee';
 import { ReadingField, ReadingPlace } from './ReadingPlace';
 import { OpenSheet } from './SheetLink';
 import { fits, gaugeFor, useGauges } from './useGauge';
+import { ReadingsContext } from './readingsContext';
 import { useReadings } from './useReadings';
 import { WhoIsNext } from './WhoIsNext';
+
+const Drawing = memo(Elevation);
+const Tape = memo(Strip);
 
 /** One attempt: readings entered on the drawing, each kept as it is entered. */
 export function Measure() {
@@ -66,7 +70,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
   const readings = useReadings(attempt, core);
   const gauges = useGauges();
   useLive(attempt.trainee.cohortId, gauges.onGauge);
-  const gauge = gaugeFor(gauges.all, readings.active);
+  const gauge = gaugeFor(gauges.held, readings.active);
   const complete = attempt.features.every(({ state }) => state !== 'open');
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
@@ -78,89 +82,90 @@ function Bench({ attempt }: { attempt: Attempt }) {
     readings.enter(ready ? { text: gauge.text ?? '', label: gauge.label } : undefined);
   };
   const { active } = readings;
+  const next = useNextTrainee(attempt);
+  const [recall, setRecall] = useState(0);
+  // Only what is read changes the drawing; what is being typed does not.
+  const places = useMemo(
+    () =>
+      Object.fromEntries(
+        attempt.features.map((feature) => [
+          feature.id,
+          <ReadingPlace key={feature.id} feature={feature} bends={bends} crowded={kind !== 'stub90'} />,
+        ]),
+      ),
+    [attempt.features, bends, kind],
+  );
+  const rings = useMemo(() => ringsRead(attempt), [attempt]);
   return (
-    <div className="flex h-full sm:min-h-[38rem] flex-col">
-      <Header
-        title={attempt.trainee.fullName}
-        about={
-          <>
-            {attempt.exercise.title} · {attempt.exercise.conduitLabel} · {attempt.exercise.benderLabel}
-          </>
-        }
-      >
-        <GaugeButton gauges={gauges} />
-        <Link
-          to={`/verdict/${attempt.id}`}
-          className={`btn h-11 text-lg ${complete ? 'btn-neutral' : 'border-2 border-base-content/60'}`}
+    <ReadingsContext value={{ readings, onEnter, recall }}>
+      <div className="flex h-full sm:min-h-[38rem] flex-col">
+        <Header
+          title={attempt.trainee.fullName}
+          about={
+            <>
+              {attempt.exercise.title} · {attempt.exercise.conduitLabel} · {attempt.exercise.benderLabel}
+            </>
+          }
         >
-          Verdict
-        </Link>
-      </Header>
-      {attempt.bench.seal?.sealed === true && (
-        <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg">
-          Verified by {attempt.bench.seal.setBy} and locked. It can be opened again in the verdict.
-        </p>
-      )}
-      <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
-        <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${kind === 'stub90' ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
-          <Elevation
-            kind={kind}
-            plan={attempt.plan}
-            outsideDiameter={diameter}
-            description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}
-            at={Object.fromEntries(
-              attempt.features.map((feature) => [
-                feature.id,
-                <ReadingPlace
-                  key={feature.id}
-                  feature={feature}
-                  bends={bends}
-                  crowded={kind !== 'stub90'}
-                  readings={readings}
-                  onEnter={onEnter}
-                />,
-              ]),
-            )}
+          <GaugeButton
+            gauges={gauges}
+            onDone={() => {
+              setRecall((before) => before + 1);
+            }}
+          />
+          <Link
+            to={`/verdict/${attempt.id}`}
+            className={`btn h-11 text-lg ${complete ? 'btn-neutral' : 'border-2 border-base-content/60'}`}
+          >
+            Verdict
+          </Link>
+        </Header>
+        {attempt.bench.seal?.sealed === true && (
+          <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg">
+            Verified by {attempt.bench.seal.setBy} and locked. It can be opened again in the verdict.
+          </p>
+        )}
+        <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
+          <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${kind === 'stub90' ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
+            <Drawing
+              kind={kind}
+              plan={attempt.plan}
+              outsideDiameter={diameter}
+              description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}
+              at={places}
+            />
+          </div>
+          <MeasurePanel
+            attempt={attempt}
+            readings={readings}
+            onEnter={onEnter}
+            next={<NextTrainee {...next} />}
+            gauge={
+              gauge === undefined || active === undefined ? null : (
+                <GaugeStrip gauge={gauge} feature={active} bends={bends} onTake={onEnter} />
+              )
+            }
+            field={
+              narrow && active !== undefined ? (
+                <ReadingField key={active.id} feature={active} bends={bends} place="list" takesFocus />
+              ) : null
+            }
           />
         </div>
-        <MeasurePanel
-          attempt={attempt}
-          readings={readings}
-          onEnter={onEnter}
-          next={<NextTrainee attempt={attempt} />}
-          gauge={
-            gauge === undefined || active === undefined ? null : (
-              <GaugeStrip gauge={gauge} feature={active} bends={bends} onTake={onEnter} />
-            )
-          }
-          field={
-            narrow && active !== undefined ? (
-              <ReadingField
-                key={active.id}
-                feature={active}
-                bends={bends}
-                readings={readings}
-                onEnter={onEnter}
-                place="list"
-                takesFocus
-              />
-            ) : null
-          }
-        />
+        <div className="h-[8.6rem] shrink-0 border-t border-base-300 max-sm:hidden">
+          <Tape
+            plan={attempt.plan}
+            outsideDiameter={diameter}
+            divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
+            madeMarks={rings}
+          />
+        </div>
       </div>
-      <div className="h-[8.6rem] shrink-0 border-t border-base-300 max-sm:hidden">
-        <Strip
-          plan={attempt.plan}
-          outsideDiameter={diameter}
-          divisionIn={attempt.exercise.definition.tapeDivisionIn ?? 1 / 16}
-          madeMarks={ringsRead(attempt)}
-        />
-      </div>
-    </div>
+    </ReadingsContext>
   );
 }
 
-function GaugeButton({ gauges }: { gauges: ReturnType<typeof useGauges> }) {
+function GaugeButton({ gauges, onDone }: { gauges: ReturnType<typeof useGauges>; onDone: () => void }) {
   const [open, setOpen] = useState(false);
   const mine = gauges.all.find(({ mine: claimed }) => claimed);
   return (
@@ -180,6 +185,7 @@ function GaugeButton({ gauges }: { gauges: ReturnType<typeof useGauges> }) {
           gauges={gauges}
           onClose={() => {
             setOpen(false);
+            onDone();
           }}
         />
       )}

@@ -1,27 +1,37 @@
-import { useEffect } from 'react';
+import { useCallback, useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { type Attempt, useFloor, useOpenAttempt } from '../api/queries';
 import { expectedNext } from '../floor/expected';
 
-/** Whoever is expected next, one key away. */
-export function NextTrainee({ attempt }: { attempt: Attempt }) {
+/** Whoever is expected next, one key away: Alt and N. */
+export function useNextTrainee(attempt: Attempt) {
   const floor = useFloor(attempt.trainee.cohortId);
   const navigate = useNavigate();
   const { mutate, error, isPending } = useOpenAttempt();
   const next = expectedNext(floor.data?.benches ?? [], attempt.trainee.id);
   const traineeId = next?.traineeId;
+  const go = useCallback(() => {
+    if (traineeId !== undefined) {
+      mutate(traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+    }
+  }, [traineeId, mutate, navigate]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.altKey && event.key.toLowerCase() === 'n' && traineeId !== undefined) {
+      if (event.altKey && event.key.toLowerCase() === 'n') {
         event.preventDefault();
-        mutate(traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+        go();
       }
     };
     window.addEventListener('keydown', onKey);
     return () => {
       window.removeEventListener('keydown', onKey);
     };
-  }, [traineeId, mutate, navigate]);
+  }, [go]);
+  return { next, go, error, isPending };
+}
+
+/** The way to whoever is expected next. */
+export function NextTrainee({ next, go, error, isPending }: ReturnType<typeof useNextTrainee>) {
   if (next === undefined) {
     return null;
   }
@@ -31,9 +41,7 @@ export function NextTrainee({ attempt }: { attempt: Attempt }) {
         type="button"
         className="btn h-12 border-2 border-base-content/60 text-lg"
         disabled={isPending}
-        onClick={() => {
-          mutate(next.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
-        }}
+        onClick={go}
       >
         Next: <span className="figures">{next.bench}</span> {next.fullName}{' '}
         <span className="text-sm max-sm:hidden">(Alt N)</span>

@@ -1,5 +1,6 @@
 import type { Feature } from '../api/queries';
 import { quantityText } from '../entry/figures';
+import { keepFocus } from '../entry/Pad';
 import type { Query, Readings } from './useReadings';
 
 /** What is wrong with what was typed, or what is asked about it: at the field, with the way out as a button. */
@@ -21,7 +22,12 @@ export function QueryNote({
         <span aria-hidden="true">✕ </span>
         {query.message}{' '}
         {query.suggestion !== '' && (
-          <button type="button" className="min-h-8 font-semibold underline" onClick={readings.takeMeant}>
+          <button
+            type="button"
+            className="min-h-8 font-semibold underline"
+            onMouseDown={keepFocus}
+            onClick={readings.takeMeant}
+          >
             Take {query.suggestion}
           </button>
         )}
@@ -40,6 +46,7 @@ export function QueryNote({
           <button
             type="button"
             className="btn h-11 min-h-0 border-2 border-warning-content bg-base-100 px-2 text-base text-base-content"
+            onMouseDown={keepFocus}
             onClick={readings.takeMeant}
           >
             Meant {query.meant}
@@ -48,6 +55,7 @@ export function QueryNote({
         <button
           type="button"
           className="btn h-11 min-h-0 border-2 border-warning-content bg-base-100 px-2 text-base text-base-content"
+          onMouseDown={keepFocus}
           onClick={() => {
             readings.enter();
           }}

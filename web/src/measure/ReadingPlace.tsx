@@ -8,7 +8,7 @@ import { useNarrow } from '../frame/narrow';
 import { FeatureTag } from './FeatureTag';
 import { LiveDeviation } from './LiveDeviation';
 import { QueryNote } from './QueryNote';
-import type { Readings } from './useReadings';
+import { useAtTheBench } from './readingsContext';
 
 interface ReadingPlaceProps {
   feature: Feature;
@@ -16,12 +16,11 @@ interface ReadingPlaceProps {
   bends: number;
   /** The drawing has little room: only the reading in hand has a field on it. */
   crowded: boolean;
-  readings: Readings;
-  onEnter: () => void;
 }
 
 /** A feature's place on the drawing: a field until it is read, then the reading with its deviation. */
-export function ReadingPlace({ feature, bends, crowded, readings, onEnter }: ReadingPlaceProps) {
+export function ReadingPlace({ feature, bends, crowded }: ReadingPlaceProps) {
+  const { readings } = useAtTheBench();
   const active = readings.active?.id === feature.id;
   const text = readings.texts[feature.id] ?? '';
   const onActivate = () => {
@@ -57,17 +56,7 @@ export function ReadingPlace({ feature, bends, crowded, readings, onEnter }: Rea
       </div>
     );
   }
-  return (
-    <ReadingField
-      feature={feature}
-      bends={bends}
-      readings={readings}
-      onEnter={onEnter}
-      onActivate={onActivate}
-      place="drawing"
-      takesFocus={active}
-    />
-  );
+  return <ReadingField feature={feature} bends={bends} onActivate={onActivate} place="drawing" takesFocus={active} />;
 }
 
 /** On a phone: what is to be read there, one tap away. */
@@ -99,8 +88,6 @@ function PlaceButton({
 interface ReadingFieldProps {
   feature: Feature;
   bends: number;
-  readings: Readings;
-  onEnter: () => void;
   onActivate?: () => void;
   place: 'drawing' | 'list';
   /** It is the one in hand: what is typed goes here. */
@@ -108,22 +95,15 @@ interface ReadingFieldProps {
 }
 
 /** The field of a reading, with what is asked for beside its name and how far off it is below. */
-export function ReadingField({
-  feature,
-  bends,
-  readings,
-  onEnter,
-  onActivate = () => undefined,
-  place,
-  takesFocus,
-}: ReadingFieldProps) {
+export function ReadingField({ feature, bends, onActivate = () => undefined, place, takesFocus }: ReadingFieldProps) {
+  const { readings, onEnter, recall } = useAtTheBench();
   const input = useRef<HTMLInputElement>(null);
   // Before anything is painted: what is typed on sight must not be lost.
   useLayoutEffect(() => {
     if (takesFocus) {
       input.current?.focus();
     }
-  }, [takesFocus, feature.id]);
+  }, [takesFocus, feature.id, recall]);
   useTypingAnywhere(input, takesFocus);
   const active = readings.active?.id === feature.id;
   const asked = active ? readings.query : undefined;

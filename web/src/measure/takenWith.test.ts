@@ -13,7 +13,8 @@ describe('the pace of keys', () => {
   it('tells a gauge from a hand', () => {
     expect(typed(0, 5, 11, 14, 20).isBurst(5)).toBe(true);
     expect(typed(0, 120, 260, 390).isBurst(4)).toBe(false);
-    expect(typed(0, 5, 90, 95).isBurst(4)).toBe(false);
+    expect(typed(0, 5, 90, 95, 200, 300).isBurst(6)).toBe(false);
+    expect(typed(0, 5, 10).isBurst(4)).toBe(true);
   });
 
   it('takes no two quick keys for a gauge', () => {
@@ -24,6 +25,6 @@ describe('the pace of keys', () => {
     const pace = typed(0, 5, 10, 15);
     pace.reset();
     pace.key(1000);
-    expect(pace.isBurst(4)).toBe(false);
+    expect(pace.isBurst(3)).toBe(false);
   });
 });

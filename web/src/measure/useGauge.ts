@@ -35,13 +35,14 @@ export function useGauges() {
     onSettled: () => client.invalidateQueries({ queryKey: ['gauges'] }),
   });
   const all = (gauges.data ?? []).map((gauge) => live[gauge.id] ?? gauge);
-  return { all, claim, release, onGauge, refetch: () => void gauges.refetch() };
+  // One that was taken over from here is still shown, so that this is seen.
+  const held = all.filter((gauge) => gauge.mine || live[gauge.id] !== undefined);
+  return { all, held, claim, release, onGauge, refetch: () => void gauges.refetch() };
 }
 
-/** The claimed gauge that measures what a feature is measured in. */
-export function gaugeFor(gauges: readonly Gauge[], feature: Feature | undefined): Gauge | undefined {
-  const mine = gauges.filter(({ mine: claimed }) => claimed);
-  return mine.find(({ kind }) => KIND_OF[kind] === feature?.unit) ?? mine[0];
+/** Of the gauges that this screen holds, the one that measures what a feature is measured in. */
+export function gaugeFor(held: readonly Gauge[], feature: Feature | undefined): Gauge | undefined {
+  return held.find(({ kind }) => KIND_OF[kind] === feature?.unit) ?? held[0];
 }
 
 /** Whether a gauge measures what a feature is measured in. */

@@ -1,4 +1,5 @@
 import { dehydrate, type DehydratedState, hydrate, type QueryClient } from '@tanstack/react-query';
+import { Problem } from '../api/client';
 import { keepKnown, known } from './store';
 
 const NAME = 'screens';
@@ -7,6 +8,10 @@ const OLDEST_MILLIS = 7 * 24 * 3_600_000;
 
 /** What a screen without signal needs; everything else is asked for again. */
 const KEPT = new Set(['me', 'cohorts', 'floor', 'attempt', 'kit', 'shed', 'moved']);
+
+function isSignedOut(error: unknown): boolean {
+  return error instanceof Problem && error.status === 401;
+}
 
 interface Remembered {
   at: number;
@@ -29,10 +34,15 @@ export async function rememberQueries(client: QueryClient): Promise<void> {
     timer ??= setTimeout(() => {
       timer = undefined;
       const state = dehydrate(client, {
-        shouldDehydrateQuery: ({ queryKey, state: { status } }) =>
-          status === 'success' && KEPT.has(String(queryKey[0])),
+        // What could not be asked for anew is still what was last known.
+        shouldDehydrateQuery: ({ queryKey, state: { data, error } }) =>
+          data !== undefined && KEPT.has(String(queryKey[0])) && !isSignedOut(error),
       });
-      void keepKnown(NAME, { at: Date.now(), state } satisfies Remembered);
+      const queries = state.queries.map((query) => ({
+        ...query,
+        state: { ...query.state, status: 'success' as const, error: null, fetchStatus: 'idle' as const },
+      }));
+      void keepKnown(NAME, { at: Date.now(), state: { ...state, queries } } satisfies Remembered);
     }, WRITE_AFTER_MILLIS);
   });
 }

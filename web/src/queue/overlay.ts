@@ -29,12 +29,24 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
     case 'setAside':
       return {
         ...attempt,
-        bench: { ...attempt.bench, rework: attempt.bench.rework.filter(({ id }) => id !== task.recordId) },
+        bench: {
+          ...attempt.bench,
+          rework: attempt.bench.rework.filter(({ id }) => id !== task.recordId),
+          points: attempt.bench.points.map((point) => withoutRival(point, task.recordId)),
+        },
       };
     case 'open':
     case 'photo':
       return attempt;
   }
+}
+
+/** The finding that is left counts. */
+function withoutRival(point: Schemas['PointView'], recordId: string): Schemas['PointView'] {
+  const rivals = point.rivals.filter(({ id }) => id !== recordId);
+  return rivals.length === 1 && point.rivals.length > 1
+    ? { ...point, finding: rivals[0] ?? null, rivals: [] }
+    : { ...point, rivals };
 }
 
 function withReading(

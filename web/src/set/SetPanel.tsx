@@ -181,6 +181,17 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           options={shed.tolerances.map(({ preset }) => ({ value: preset, name: preset }))}
         />
         <Select
+          label="Readings"
+          value={draft.readings}
+          onChange={(readings) => {
+            change({ readings: readings === 'short' ? 'short' : 'all' });
+          }}
+          options={[
+            { value: 'all', name: 'everything' },
+            { value: 'short', name: 'finished sizes' },
+          ]}
+        />
+        <Select
           label="Tape division"
           value={String(draft.divisionIn)}
           onChange={(division) => {

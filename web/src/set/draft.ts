@@ -26,10 +26,14 @@ export interface Draft {
   benderId: string;
   brought: Brought | undefined;
   preset: string;
+  /** Which features of the piece are read. */
+  readings: ReadingsAsked;
   variation: Variation;
   /** The library's entry that it is saved as, with the version that was opened. */
   entry: { id: string; version: number | undefined };
 }
+
+export type ReadingsAsked = Schemas['ExerciseInput']['readings'] & string;
 
 export type Level = Schemas['ExerciseInput']['level'] & string;
 
@@ -77,6 +81,7 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       benderId: bendersFor(shed, conduit?.id ?? '')[0]?.id ?? '',
       brought: undefined,
       preset: 'site',
+      readings: 'all',
       variation: { seed: '1', ranges: {} },
       entry: { id: crypto.randomUUID(), version: undefined },
     },
@@ -177,6 +182,7 @@ export function opened(
       bender: definition?.bender ?? {},
     },
     preset: exercise.tolerances?.preset ?? start.preset,
+    readings: exercise.readings ?? 'all',
     variation: {
       seed: String(variation?.seed ?? 1),
       ranges: Object.fromEntries(
@@ -297,6 +303,7 @@ export function exerciseOf(
     definition: request,
     entered: { unit: draft.unit, texts: Object.fromEntries(texts) },
     tolerances: shed.tolerances.find(({ preset }) => preset === draft.preset) ?? null,
+    readings: draft.readings,
     ...(variation === undefined ? {} : { variation }),
   };
 }

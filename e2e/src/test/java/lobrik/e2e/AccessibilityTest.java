@@ -57,6 +57,17 @@ class AccessibilityTest {
         page.getByRole(AriaRole.MAIN).getByRole(AriaRole.BUTTON).first().click();
         page.getByLabel("Number pad").waitFor();
         check(page, "measure");
+        page.getByText("Look over", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("No kink: fault").click();
+        page.getByLabel("Note on: No kink").waitFor();
+        check(page, "looking over");
+        page.getByText("Own figures", new Page.GetByTextOptions().setExact(true))
+                .click();
+        check(page, "own figures");
+        page.navigate(base + "/wall");
+        page.getByText("Back to the floor").waitFor();
+        page.getByText("Kezia Mallow").waitFor();
+        check(page, "wall");
         page.navigate(base + "/progress");
         page.getByText("Kezia Mallow").click();
         page.getByText("Attempts, the newest first").waitFor();

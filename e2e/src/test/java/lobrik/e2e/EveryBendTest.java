@@ -63,7 +63,8 @@ class EveryBendTest {
         Locator bench =
                 page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Ulf Brackenby"));
         assertThat(bench).containsText(title);
-        bench.getByRole(AriaRole.BUTTON).first().click();
+        bench.getByText("Measure", new Locator.GetByTextOptions().setExact(true))
+                .click();
         Locator rows = page.getByLabel("Readings", new Page.GetByLabelOptions().setExact(true))
                 .locator("tbody tr");
         assertThat(rows).hasCount(readings);

@@ -2,7 +2,9 @@ package lobrik.e2e;
 
 import java.io.BufferedReader;
 import java.io.IOException;
+import java.net.InetAddress;
 import java.net.ServerSocket;
+import java.net.Socket;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -41,7 +43,15 @@ final class Launched implements AutoCloseable {
 
     /** Starts with new or with known data, and waits until it says that it is ready. */
     static Launched start(Path data, String... options) throws IOException {
-        int port = freePort();
+        return start(data, freePort(), options);
+    }
+
+    /** Starts again where it was before it was stopped. */
+    Launched again() throws IOException {
+        return start(data, port);
+    }
+
+    private static Launched start(Path data, int port, String... options) throws IOException {
         List<String> arguments =
                 new ArrayList<>(List.of("start", "--port", String.valueOf(port), "--data", data.toString()));
         arguments.addAll(List.of(options));
@@ -106,6 +116,17 @@ final class Launched implements AutoCloseable {
 
     Path data() {
         return data;
+    }
+
+    /** Has the simulated gauge do something, as a hand would: {@code value 30.1}, {@code noise 1}, {@code away}. */
+    void sim(String gauge, String command) throws IOException {
+        String[] ready = Files.readString(data.resolve("gauges")).strip().split(" ");
+        int gaugePort = Integer.parseInt(ready[gauge.equals("angle") ? 1 : 2]);
+        try (Socket socket = new Socket(InetAddress.getLoopbackAddress(), gaugePort)) {
+            socket.getOutputStream().write(("sim " + command + "\n").getBytes(StandardCharsets.UTF_8));
+            socket.getOutputStream().flush();
+            socket.getInputStream().readNBytes(60);
+        }
     }
 
     int get(String path) throws IOException, InterruptedException {

@@ -66,7 +66,9 @@ class WholePathTest {
 
         place(page, "Floor").click();
         assertThat(bench(page, "Lorcan Veigh")).containsText("Up to the fan switch");
-        bench(page, "Lorcan Veigh").getByRole(AriaRole.BUTTON).first().click();
+        bench(page, "Lorcan Veigh")
+                .getByText("Measure", new Locator.GetByTextOptions().setExact(true))
+                .click();
 
         // mark 8 3/8, leg 14 1/2, angle 91, other leg 22: by the pad, two taps for figures and one for the fraction
         page.getByText("Datum end to the ring").waitFor();

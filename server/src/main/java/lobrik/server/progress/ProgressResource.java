@@ -137,7 +137,7 @@ class ProgressResource {
     private static AttemptPoint point(Measured measured) {
         var score = measured.verdict().score().orElseThrow();
         List<DeviationPoint> deviations = measured.verdict().features().stream()
-                .map(ProgressResource::deviation)
+                .flatMap(feature -> feature.judged().map(judged -> deviation(feature, judged)).stream())
                 .toList();
         return new AttemptPoint(
                 measured.attempt().id(),
@@ -150,8 +150,7 @@ class ProgressResource {
                 deviations);
     }
 
-    private static DeviationPoint deviation(MeasuredFeature feature) {
-        Judged judged = feature.judged().orElseThrow();
+    private static DeviationPoint deviation(MeasuredFeature feature, Judged judged) {
         return new DeviationPoint(
                 feature.id().id(),
                 Unit.of(feature.id()),
@@ -164,10 +163,11 @@ class ProgressResource {
         Map<FeatureId, List<Quantity>> deviations = new LinkedHashMap<>();
         for (Measured measured : complete) {
             for (MeasuredFeature feature : measured.verdict().features()) {
-                Judged judged = feature.judged().orElseThrow();
-                deviations
-                        .computeIfAbsent(feature.id(), id -> new ArrayList<>())
-                        .add(judged.deviation());
+                // A feature that was not measured says nothing.
+                feature.judged()
+                        .ifPresent(judged -> deviations
+                                .computeIfAbsent(feature.id(), id -> new ArrayList<>())
+                                .add(judged.deviation()));
             }
         }
         return deviations.entrySet().stream()

@@ -1,0 +1,87 @@
+package lobrik.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** What the tests of the bench have in common: a piece set for a trainee, and what the server knows of it. */
+final class Bench {
+
+    /** Talks to the server as the page does, with its cookies. */
+    private static final String FETCH = """
+            async ([method, path, body]) => {
+              const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '';
+              const answer = await fetch(path, { method, body: body === '' ? undefined : body,
+                headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token } });
+              return answer.json();
+            }""";
+
+    private static final String SADDLE = """
+            {"libraryId":"%s","exercise":{"title":"%s","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","readings":"%s",
+              "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                "bender":{"takeUpIn":6,"radiusIn":5.125},
+                "bend":{"kind":"saddle4","heightIn":3.25,"clearanceIn":0.75,"angleDeg":30,"widthIn":11.5,
+                  "edgeClearanceIn":0.5,"reference":"nearEdge","distanceIn":34,"overallIn":92}},
+              "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
+             "giveTo":{"traineeIds":["%s"]}}""";
+
+    private static final String STUB_BEND = "\"bend\":{\"kind\":\"stub90\",\"legIn\":17.625,\"otherLegIn\":22}}";
+
+    private Bench() {}
+
+    @SuppressWarnings("unchecked") // JSON of the server.
+    static Map<String, Object> call(Page page, String method, String path, String body) {
+        return (Map<String, Object>) page.evaluate(FETCH, new String[] {method, path, body});
+    }
+
+    private static String trainee(Page page, String name) {
+        return (String) page.evaluate("""
+                async name => (await (await fetch('/api/cohorts')).json())
+                  .flatMap(cohort => cohort.trainees).find(trainee => trainee.fullName === name).id""", name);
+    }
+
+    /** Sets a four-point saddle for a trainee; the code on its sheet. */
+    static String giveSaddle(Page page, String title, String readings, String trainee) {
+        return give(page, SADDLE.formatted(UUID.randomUUID(), title, readings, trainee(page, trainee)));
+    }
+
+    /** Sets a stub for a trainee; the code on its sheet. */
+    static String giveStub(Page page, String title, String trainee) {
+        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", trainee(page, trainee));
+        return give(page, saddle.replaceAll("(?s)\"bend\":\\{\"kind\".*?\\}\\}", STUB_BEND));
+    }
+
+    @SuppressWarnings("unchecked")
+    private static String give(Page page, String body) {
+        Map<String, Object> given = call(page, "PUT", "/api/givings/" + UUID.randomUUID(), body);
+        var sheets = (List<Map<String, Object>>) given.get("sheets");
+        return (String) sheets.getFirst().get("code");
+    }
+
+    /** Opens the piece of a trainee from the floor. */
+    static void measure(School.Room room, Page page, String trainee) {
+        page.navigate(room.lobrik().base() + "/floor");
+        Locator row = row(page, trainee);
+        row.getByText("Measure", new Locator.GetByTextOptions().setExact(true)).click();
+        page.waitForURL("**/measure/**");
+        page.locator("aside").getByText("Not measured…").waitFor();
+    }
+
+    static Locator row(Page page, String trainee) {
+        return page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(trainee));
+    }
+
+    /** Waits until the field of a feature has the focus. */
+    static void untilReady(Page page, String feature) {
+        page.waitForFunction(
+                "name => (document.activeElement.labels?.[0]?.textContent ?? '').startsWith(name)", feature);
+    }
+
+    static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+}

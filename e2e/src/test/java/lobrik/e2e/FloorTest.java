@@ -1,0 +1,222 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Keyboard;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** The floor on every screen of the room, from the trainee's phone to the monitor on the wall. */
+@ExtendWith(School.class)
+class FloorTest {
+
+    private static final LocatorAssertions.ContainsTextOptions WITHIN_A_SECOND =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(1_000);
+
+    private final List<String> errors = new ArrayList<>();
+
+    private static Page phone(School.Room room, String code, List<String> errors) {
+        Page phone = room.screen(390, 844, "film", errors);
+        phone.navigate(room.lobrik().base() + "/sheet/" + code);
+        phone.getByText("Come and check").waitFor();
+        return phone;
+    }
+
+    @Test
+    void twoScreensAtOneFloor_seeEachOthersChange_withinASecond(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub called for", "Kezia Mallow");
+        runa.navigate(room.lobrik().base() + "/floor");
+        Page oskar = room.signedIn("oskar", errors);
+        String cohort = (String) oskar.evaluate(
+                "async () => (await (await fetch('/api/cohorts')).json()).find(c => c.name === 'First year').id");
+        oskar.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        for (Page screen : List.of(runa, oskar)) {
+            assertThat(Bench.row(screen, "Kezia Mallow")).containsText("Not started");
+        }
+        assertThat(runa.getByTestId("live")).hasText("live");
+
+        Page phone = phone(room, code, errors);
+        phone.waitForResponse(
+                "**/steps/**", () -> phone.getByText("Come and check").click());
+        for (Page screen : List.of(runa, oskar)) {
+            assertThat(Bench.row(screen, "Kezia Mallow")).containsText("Called for checking", WITHIN_A_SECOND);
+        }
+        assertThat(oskar.locator("header [role=status]")).containsText("Kezia Mallow");
+        phone.getByText("Your instructor is told. Leave the piece").waitFor();
+
+        runa.waitForResponse(
+                "**/api/attempts/**",
+                () -> Bench.row(runa, "Kezia Mallow").getByText("Measure").click());
+        Bench.untilReady(runa, "Mark");
+        runa.keyboard().type("11 5/8", new Keyboard.TypeOptions().setDelay(60));
+        runa.waitForResponse("**/readings/**", () -> runa.keyboard().press("Enter"));
+        assertThat(Bench.row(oskar, "Kezia Mallow")).containsText("Being measured", WITHIN_A_SECOND);
+        assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void lostConnection_isSaid_andEverythingIsRightAgainAfterwards(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub while cut off", "Hamid Sorrel");
+        runa.navigate(room.lobrik().base() + "/floor");
+        assertThat(Bench.row(runa, "Hamid Sorrel")).containsText("Not started");
+        assertThat(runa.getByTestId("live")).hasText("live");
+        runa.context().setOffline(true);
+        runa.evaluate("() => document.dispatchEvent(new Event('visibilitychange'))");
+        assertThat(runa.getByTestId("live")).containsText("no signal, as of");
+        Page phone = phone(room, code, errors);
+        phone.waitForResponse(
+                "**/steps/**", () -> phone.getByText("I need help").click());
+        assertThat(Bench.row(runa, "Hamid Sorrel")).containsText("Not started");
+        runa.context().setOffline(false);
+        assertThat(Bench.row(runa, "Hamid Sorrel")).containsText("Needs help");
+        assertThat(runa.getByTestId("live")).hasText("live");
+    }
+
+    @Test
+    void traineesPhone_takesTheFiguresFirst_andShowsTheRightOnesThen(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub worked out", "Ilse Pendry");
+        Page phone = phone(room, code, errors);
+        assertThat(phone.content()).doesNotContain("11 5/8");
+        phone.getByText("Working it out").click();
+        assertThat(Bench.button(phone, "Working it out")).hasAttribute("aria-pressed", "true");
+        phone.getByLabel("Mark 1").fill("9/0");
+        Bench.button(phone, "Send my figures").click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("0 below the line");
+        phone.getByLabel("Mark 1").fill("12 1/8");
+        Bench.button(phone, "Send my figures").click();
+        phone.getByText("look again").waitFor();
+        assertThat(phone.getByText("it is 11 5/8")).isVisible();
+        assertThat(School.barriers(phone)).isEmpty();
+        assertThat((Integer) phone.evaluate("document.documentElement.scrollWidth"))
+                .isEqualTo(390);
+    }
+
+    @Test
+    void threeLetters_findATrainee_andACodeFindsASheet(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub found", "Fionn Ashgrove");
+        runa.navigate(room.lobrik().base() + "/floor");
+        Bench.row(runa, "Fionn Ashgrove").waitFor();
+        runa.keyboard().type("ash");
+        assertThat(runa.locator("ol > li")).hasCount(1);
+        runa.keyboard().press("Enter");
+        runa.waitForURL("**/measure/**");
+        assertThat(runa.getByRole(AriaRole.HEADING).first()).hasText("Fionn Ashgrove");
+
+        runa.navigate(room.lobrik().base() + "/floor");
+        runa.getByLabel("Find a trainee").fill(code.toLowerCase(Locale.ROOT));
+        runa.keyboard().press("Enter");
+        runa.waitForURL("**/measure/*-*");
+        assertThat(runa.getByText("Stub found")).isVisible();
+    }
+
+    @Test
+    void states_filterTheFloor_andAnInstructorMaySetThem(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        Bench.giveStub(runa, "Stub without a phone", "Jonah Tarn");
+        runa.navigate(room.lobrik().base() + "/floor");
+        runa.getByLabel("Jonah Tarn: Not started; change").click();
+        Bench.button(runa, "Bending").click();
+        assertThat(Bench.row(runa, "Jonah Tarn")).containsText("Bending");
+        runa.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Show only"))
+                .getByLabel("Bending")
+                .click();
+        assertThat(Bench.row(runa, "Jonah Tarn")).isVisible();
+        assertThat(runa.locator("ol > li[data-state=done]")).hasCount(0);
+    }
+
+    @Test
+    void nextTrainee_isOneKeyAway(School.Room room) {
+        Page dessa = room.signedIn("dessa", errors);
+        Bench.giveStub(dessa, "Stub measured first", "Odile Farrant");
+        String code = Bench.giveStub(dessa, "Stub expected next", "Saskia Thornet");
+        Page phone = phone(room, code, errors);
+        phone.waitForResponse(
+                "**/steps/**", () -> phone.getByText("Come and check").click());
+        dessa.navigate(room.lobrik().base() + "/floor");
+        assertThat(Bench.row(dessa, "Saskia Thornet")).containsText("Called for checking");
+        Bench.row(dessa, "Odile Farrant").getByText("Measure").click();
+        Bench.untilReady(dessa, "Mark");
+        dessa.keyboard().press("Alt+n");
+        assertThat(dessa.getByRole(AriaRole.HEADING).first()).hasText("Saskia Thornet");
+        Bench.untilReady(dessa, "Mark");
+    }
+
+    @Test
+    void sheetBeforeTheCamera_isOpened(School.Room room) throws Exception {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub before the camera", "Lorcan Veigh");
+        Path film = Files.createTempFile("lobrik-sheet", ".y4m");
+        Pictures.filmOfCode(film, "https://lobrik.example/sheet/" + code);
+        try (Browser withCamera = room.playwright()
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(List.of(
+                                "--no-sandbox",
+                                "--disable-gpu",
+                                "--use-fake-ui-for-media-stream",
+                                "--use-fake-device-for-media-stream",
+                                "--use-file-for-fake-video-capture=" + film)))) {
+            Page page = room.signedIn("runa", withCamera.newContext().newPage());
+            page.getByLabel("Scan a sheet").click();
+            page.waitForURL("**/measure/*-*");
+            assertThat(page.getByText("Stub before the camera")).isVisible();
+        } finally {
+            Files.delete(film);
+        }
+    }
+
+    @Test
+    void withoutACamera_theShortCodeIsTyped(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String code = Bench.giveStub(runa, "Stub by its code", "Greta Lindvar");
+        runa.navigate(room.lobrik().base() + "/floor");
+        runa.getByLabel("Scan a sheet").click();
+        runa.getByText("There is no camera here").waitFor();
+        runa.getByLabel("Code on the sheet").fill(code);
+        Bench.button(runa, "Open").click();
+        runa.waitForURL("**/measure/*-*");
+        assertThat(runa.getByText("Stub by its code")).isVisible();
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {390, 820, 1280})
+    void floorAndMeasure_fitPhoneAndTablet(int width, School.Room room) {
+        Page page = room.signedIn("dessa", room.screen(width, 844, "film", errors));
+        Bench.giveSaddle(page, "Saddle at " + width, "short", "Vesna Korrin");
+        page.navigate(room.lobrik().base() + "/floor");
+        assertThat(Bench.row(page, "Vesna Korrin")).containsText("Not started");
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+                .isLessThanOrEqualTo(width);
+        Bench.measure(room, page, "Vesna Korrin");
+        page.locator("aside").getByText("Height · ").waitFor();
+        for (String tap : new String[] {"4", "Enter reading"}) {
+            Locator key = Bench.button(page, tap);
+            assertThat(key.boundingBox().height).isGreaterThanOrEqualTo(43.5);
+            assertThat(key.boundingBox().width).isGreaterThanOrEqualTo(43.5);
+            key.click();
+        }
+        page.locator("aside").getByText("Flat · ").waitFor();
+        assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
+                .isLessThanOrEqualTo(width);
+        assertThat(errors).isEmpty();
+    }
+}
