@@ -6,16 +6,17 @@ import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
-import { Measure } from './measure/Measure';
 import { SheetLink } from './measure/SheetLink';
 import { keepForOffline } from './queue/offline';
 import { rememberQueries } from './queue/known';
 import { Outbox } from './queue/outbox';
 import { OutboxContext } from './queue/outboxContext';
-import { Verdict } from './verdict/Verdict';
 
 const BenchScreen = lazy(() => import('./bench/BenchScreen'));
 const Wall = lazy(() => import('./floor/Wall'));
+// With the drawings; the browser has them ready before somebody walks to a bench.
+const Measure = lazy(() => import('./measure/Measure'));
+const Verdict = lazy(() => import('./verdict/Verdict'));
 const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
 const SetDesk = lazy(() => import('./set/SetDesk'));
 // Brings the chart library, which nobody on the floor needs to wait for.
@@ -38,9 +39,9 @@ const router = createBrowserRouter([
       { path: '/floor', element: <Floor /> },
       { path: '/set', element: later(<SetDesk />) },
       { path: '/set/library', element: later(<LibraryScreen />) },
-      { path: '/measure', element: <Measure /> },
-      { path: '/measure/:attemptId', element: <Measure /> },
-      { path: '/verdict/:attemptId', element: <Verdict /> },
+      { path: '/measure', element: later(<Measure />) },
+      { path: '/measure/:attemptId', element: later(<Measure />) },
+      { path: '/verdict/:attemptId', element: later(<Verdict />) },
       { path: '/wall', element: later(<Wall />) },
       { path: '/progress', element: later(<Progress />) },
       { path: '/progress/:traineeId', element: later(<Progress />) },

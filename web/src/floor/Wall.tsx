@@ -20,7 +20,7 @@ export default function Wall() {
   const calls = benches
     .filter(({ state }) => state === 'called' || state === 'help')
     .sort((a, b) => (a.since ?? '').localeCompare(b.since ?? ''));
-  const columns = benches.length > 12 ? 4 : 3;
+  const columns = benches.length > 18 ? 4 : 3;
   return (
     <div className="flex h-full flex-col gap-3 p-4">
       <header className="flex items-end justify-between gap-4">
@@ -75,16 +75,19 @@ function WallBench({ bench, now }: { bench: Bench; now: number }) {
       <span className="figures w-14 shrink-0 text-center text-[3.2rem] leading-none">{bench.bench}</span>
       <span className="min-w-0 flex-1 text-base-content">
         <span className="block truncate text-[1.7rem] leading-tight font-semibold">{bench.fullName}</span>
-        <span className="block truncate text-xl leading-tight">
-          <span aria-hidden="true">{sign}</span> {name} <span className="figures">{lasting(bench.since, now)}</span>
+        <span className="flex items-baseline gap-2 text-xl leading-tight">
+          <span className="min-w-0 truncate">
+            <span aria-hidden="true">{sign}</span> {name}
+          </span>
+          <span className="figures shrink-0">{lasting(bench.since, now)}</span>
+          {bench.attempt?.points != null && (
+            <span className="figures ml-auto shrink-0 text-[2rem] leading-none">
+              <span className="text-xl">{bench.attempt.passed === true ? '●' : '✕'}</span>{' '}
+              {Math.round(bench.attempt.points)}
+            </span>
+          )}
         </span>
       </span>
-      {bench.attempt?.points != null && (
-        <span className="figures text-[2.4rem] leading-none">
-          <span className="text-xl">{bench.attempt.passed === true ? '●' : '✕'}</span>{' '}
-          {Math.round(bench.attempt.points)}
-        </span>
-      )}
     </li>
   );
 }

@@ -1,6 +1,6 @@
 import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, RefreshCw, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../api/client';
 import { useMe } from '../api/queries';
@@ -25,6 +25,8 @@ const PLACES = [
 export function Frame() {
   const me = useMe();
   const [helpOpen, setHelpOpen] = useState(false);
+  // Nobody presses anything on the wall.
+  const onTheWall = useLocation().pathname === '/wall';
   useShortcuts(
     PLACES.map(({ to }) => to),
     () => {
@@ -56,11 +58,13 @@ export function Frame() {
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-3">
           Skip to the screen
         </a>
-        <Rail
-          onHelp={() => {
-            setHelpOpen(true);
-          }}
-        />
+        {!onTheWall && (
+          <Rail
+            onHelp={() => {
+              setHelpOpen(true);
+            }}
+          />
+        )}
         <main id="main" className="min-h-0 min-w-0 flex-1 overflow-auto" tabIndex={-1}>
           <Outlet />
         </main>

@@ -29,7 +29,7 @@ const Drawing = memo(Elevation);
 const Tape = memo(Strip);
 
 /** One attempt: readings entered on the drawing, each kept as it is entered. */
-export function Measure() {
+export default function Measure() {
   const { attemptId } = useParams();
   const [search] = useSearchParams();
   const attempt = useAttempt(attemptId);

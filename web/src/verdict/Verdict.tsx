@@ -21,7 +21,7 @@ const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '
 const EXAGGERATIONS = [1, 2, 4, 8, 16] as const;
 
 /** How good the piece is: what was made under what was asked for, the score, and where it was lost. */
-export function Verdict() {
+export default function Verdict() {
   const { attemptId } = useParams();
   const attempt = useAttempt(attemptId);
   const { entries } = useStanding();

@@ -174,9 +174,9 @@ function Faults({ attempt }: { attempt: Attempt }) {
         </p>
       )}
       <ul>
-        {faults.map(({ point, good, deduction, critical, finding }) => (
+        {faults.map(({ point, fault, deduction, critical, finding }) => (
           <li key={point}>
-            ✕ not so: {good.toLowerCase()}, −{deduction}
+            ✕ {fault}, −{deduction}
             {critical && ', fails the piece'}
             {finding?.note != null && <span className="italic"> ({finding.note})</span>}
           </li>

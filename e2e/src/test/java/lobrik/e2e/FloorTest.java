@@ -145,7 +145,7 @@ class FloorTest {
     @Test
     void nextTrainee_isOneKeyAway(School.Room room) {
         Page dessa = room.signedIn("dessa", errors);
-        Bench.giveStub(dessa, "Stub measured first", "Odile Farrant");
+        Bench.giveStub(dessa, "Stub to begin with", "Odile Farrant");
         String code = Bench.giveStub(dessa, "Stub expected next", "Saskia Thornet");
         Page phone = phone(room, code, errors);
         phone.waitForResponse(

@@ -291,7 +291,7 @@ class MeasureTest {
                 .first()
                 .click();
         assertThat(page.getByTestId("score")).containsText("95");
-        assertThat(page.getByLabel("Looked over")).containsText("no ripple inside a bend, −5");
+        assertThat(page.getByLabel("Looked over")).containsText("ripple inside a bend, −5");
         assertThat(page.getByLabel("Looked over")).containsText("inside, three of them");
         assertThat(page.getByLabel("Looked over")).containsText("Re-bent 1 time");
         assertThat(page.getByLabel("Looked over")).containsText("Own arithmetic: 70 of 100");

@@ -39,6 +39,7 @@ public record BenchNotes(
      * A point that is looked over.
      *
      * @param good what is seen when nothing is wrong
+     * @param fault what is seen when something is
      * @param deduction points that a fault costs
      * @param critical whether the piece fails with it
      * @param finding the one that counts
@@ -47,6 +48,7 @@ public record BenchNotes(
     public record PointView(
             String point,
             String good,
+            String fault,
             double deduction,
             boolean critical,
             @Nullable FindingView finding,
@@ -132,6 +134,7 @@ public record BenchNotes(
         return new PointView(
                 point.id(),
                 point.good(),
+                point.fault(),
                 rule.deduction(),
                 rule.critical(),
                 standing.size() == 1 ? standing.getFirst() : null,
