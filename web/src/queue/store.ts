@@ -67,8 +67,11 @@ export async function movedTo(attemptId: string): Promise<string | undefined> {
   return (await shelf()).get('moved', attemptId);
 }
 
-export async function keepKnown(name: string, value: unknown): Promise<void> {
-  await (await shelf()).put('known', value, name);
+/** Changes what is known in one step, so that two windows never lose each other's knowledge. */
+export async function changeKnown(name: string, change: (before: unknown) => unknown): Promise<void> {
+  const transaction = (await shelf()).transaction('known', 'readwrite');
+  await transaction.store.put(change(await transaction.store.get(name)), name);
+  await transaction.done;
 }
 
 export async function known(name: string): Promise<unknown> {
