@@ -6,6 +6,7 @@ import { Figure } from '../entry/Figure';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep, useStanding } from '../queue/outboxContext';
 import { shrunk } from './photo';
+import { useLengthProblem } from './useLengthProblem';
 
 type Point = Schemas['PointView'];
 
@@ -187,6 +188,8 @@ function Particulars({ attempt }: { attempt: Attempt }) {
   const keep = useKeep(attempt.id, attempt.trainee.fullName);
   const unit = useDisplayUnit();
   const [waste, setWaste] = useState('');
+  const lengthProblem = useLengthProblem();
+  const [problem, setProblem] = useState<string>();
   const [minutes, setMinutes] = useState('');
   const [note, setNote] = useState('');
   const say = (body: Schemas['NewFact'], done: () => void) => {
@@ -200,11 +203,21 @@ function Particulars({ attempt }: { attempt: Attempt }) {
         value={waste}
         onChange={setWaste}
         onKeep={() => {
+          const wrong = lengthProblem(waste);
+          setProblem(wrong);
+          if (wrong !== undefined) {
+            return;
+          }
           say({ fact: { kind: 'waste', text: waste.trim() }, bare: unit }, () => {
             setWaste('');
           });
         }}
       />
+      {problem !== undefined && (
+        <p role="alert" className="text-error">
+          ✕ {problem}
+        </p>
+      )}
       <Line
         label="Minutes taken"
         now={attempt.bench.minutes == null ? undefined : <span className="figures">{attempt.bench.minutes}</span>}

@@ -3,6 +3,7 @@ import type { Attempt } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
+import { useLengthProblem } from './useLengthProblem';
 
 /** The trainee's own figures for the marks: from the phone, or read off the sheet. They are scored apart. */
 export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
@@ -11,6 +12,8 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
   const { own } = attempt.bench;
   const [texts, setTexts] = useState<string[]>(() => attempt.plan.marks.map(() => ''));
   const [editing, setEditing] = useState(false);
+  const lengthProblem = useLengthProblem();
+  const [problem, setProblem] = useState<string>();
   if (own != null && !editing) {
     return (
       <section aria-label="Own arithmetic" className="grid gap-1">
@@ -57,7 +60,9 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (complete) {
+        const wrong = texts.map(lengthProblem).find((each) => each !== undefined);
+        setProblem(wrong);
+        if (complete && wrong === undefined) {
           void keep({
             kind: 'fact',
             body: {
@@ -90,6 +95,11 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
           />
         </label>
       ))}
+      {problem !== undefined && (
+        <p role="alert" className="text-error">
+          ✕ {problem}
+        </p>
+      )}
       <button className="btn h-11 btn-neutral" disabled={!complete}>
         Keep the figures
       </button>
