@@ -1,7 +1,7 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
-import type { BenchCore } from '../benchcore/useBenchCore';
+import { type BenchCore, loadBenchCore } from '../benchcore/useBenchCore';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
 import { Pace, type TakenWith } from './takenWith';
@@ -30,6 +30,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   const [query, setQuery] = useState<Query>();
   const [pace] = useState(() => new Pace());
   const [tapped, setTapped] = useState(false);
+  const coming = useRef(false);
   const feature = attempt.features.find(({ id }) => id === active);
   const text = active === undefined ? '' : (texts[active] ?? '');
   const division = attempt.exercise.definition.tapeDivisionIn ?? 1 / 16;
@@ -66,15 +67,33 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   };
   /** What was typed is read, asked about if it looks like a slip, and kept. */
   const enterText = (read: Feature, typed: string, by: TakenWith, instrument?: string) => {
-    const said = core?.read(read.id, typed, unit);
-    if (core === undefined || said === undefined) {
+    if (core === undefined) {
+      // Whoever was quicker than the core: what was entered waits for it.
+      if (!coming.current) {
+        coming.current = true;
+        loadBenchCore()
+          .then((loaded) => {
+            enterRead(loaded, read, typed, by, instrument);
+          })
+          .catch(() => {
+            const message = 'A part of the application did not arrive. With signal, reload; what was kept stays kept.';
+            setQuery({ kind: 'problem', message, suggestion: '' });
+          })
+          .finally(() => {
+            coming.current = false;
+          });
+      }
       return;
     }
+    enterRead(core, read, typed, by, instrument);
+  };
+  const enterRead = (rules: BenchCore, read: Feature, typed: string, by: TakenWith, instrument?: string) => {
+    const said = rules.read(read.id, typed, unit);
     if ('problem' in said) {
       setQuery({ kind: 'problem', message: said.problem, suggestion: said.suggestion });
       return;
     }
-    const slip = core.slip(read.id, typed, unit, read.target, read.tolerance);
+    const slip = rules.slip(read.id, typed, unit, read.target, read.tolerance);
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
       return;

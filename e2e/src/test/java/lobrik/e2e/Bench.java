@@ -80,6 +80,26 @@ final class Bench {
                 "name => (document.activeElement.labels?.[0]?.textContent ?? '').startsWith(name)", feature);
     }
 
+    /**
+     * Types like a gauge, at its own pace: the keys of Playwright wait for the page and for the machine, a gauge waits for
+     * nobody.
+     */
+    static void gaugeTypes(Page page, String text) {
+        page.evaluate("""
+                async text => {
+                  const field = document.activeElement;
+                  const key = name => field.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true }));
+                  const setValue = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+                  for (const letter of text) {
+                    key(letter);
+                    setValue.call(field, field.value + letter);
+                    field.dispatchEvent(new Event('input', { bubbles: true }));
+                    await new Promise(done => setTimeout(done, 5));
+                  }
+                  key('Enter');
+                }""", text);
+    }
+
     static Locator button(Page page, String name) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -60,8 +60,9 @@ class LauncherTest {
             page.locator("[data-place=mark1] input:focus").waitFor();
             attempt = page.url().substring(lobrik.base().length());
             page.keyboard().type("6 1/16");
-            page.keyboard().press("Enter");
-            page.getByText("Saved").waitFor();
+            page.waitForResponse(
+                    answer -> answer.url().contains("/readings") && answer.ok(),
+                    () -> page.keyboard().press("Enter"));
             lobrik.killServer();
         }
         try (Launched again = Launched.start(data)) {
