@@ -139,6 +139,16 @@ public record Layout(
         }
     }
 
+    /** Where the method puts the marks before they are rounded to the tape's division, from the datum end. */
+    public List<Length> worked() {
+        return plan(job).marks().stream().map(Mark::position).toList();
+    }
+
+    /** What the method cuts the conduit to before that is rounded; empty where the far end stays open. */
+    public Optional<Length> workedCut() {
+        return plan(job).cutLength();
+    }
+
     /** How the piece is bent, step by step. */
     public List<BendingStep> steps() {
         return BendingStep.of(marks, job.tooling().bender().springback());

@@ -24,14 +24,18 @@ public final class Features {
 
     private final Piece piece;
 
+    /** Where the pencil rings are on the straight conduit, one for each bend. */
+    private final List<Length> rings;
+
     /** The direction in which the first bend turns. */
     private final Vector3 up;
 
     private final Vector3 end;
     private final List<Feature> found = new ArrayList<>(16);
 
-    private Features(Piece piece) {
+    private Features(Piece piece, List<Length> rings) {
         this.piece = piece;
+        this.rings = rings;
         Segment.Arc first = piece.arcs().getFirst();
         this.up = first.start().bendDirection(first.roll());
         this.end = piece.straights().getLast().end().origin();
@@ -46,11 +50,21 @@ public final class Features {
      * @throws lobrik.fault.Refused as impossible if a ninety is so far from 90° that its legs have no back
      */
     public static List<Feature> of(Bend bend, Piece piece) {
+        return of(bend, piece, piece.bends().stream().map(BendMade::position).toList());
+    }
+
+    /**
+     * Measures a piece on which some bends were not made on their rings.
+     *
+     * @param rings where the rings are on the straight conduit, one for each bend, from the datum end
+     * @throws lobrik.fault.Refused as {@link #of(Bend, Piece)}
+     */
+    public static List<Feature> of(Bend bend, Piece piece, List<Length> rings) {
         if (piece.arcs().size() != bend.kind().bends()) {
             throw new IllegalArgumentException(bend.kind().id() + " has "
                     + bend.kind().bends() + " bends, not " + piece.arcs().size());
         }
-        Features features = new Features(piece);
+        Features features = new Features(piece, rings);
         switch (bend) {
             case Stub90 _ -> features.stub();
             case BackToBack90 _ -> features.backToBack();
@@ -159,7 +173,7 @@ public final class Features {
     private void marks() {
         for (int i = 0; i < piece.bends().size(); i++) {
             Vector3 ring = ring(i);
-            add(FeatureId.mark(i + 1), piece.bends().get(i).position(), ring, ring);
+            add(FeatureId.mark(i + 1), rings.get(i), ring, ring);
         }
     }
 
@@ -199,7 +213,7 @@ public final class Features {
 
     /** Where the ring of a bend came to lie. */
     private Vector3 ring(int index) {
-        return piece.at(piece.bends().get(index).position()).origin();
+        return piece.at(rings.get(index)).origin();
     }
 
     /**

@@ -1,0 +1,245 @@
+package lobrik.cause;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.IntFunction;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.bend.RollingOffset;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.shape.FeatureId;
+import lobrik.shop.HookSide;
+import lobrik.shop.Reference;
+
+/** What can go wrong while bending and while reading. */
+final class BendHypotheses {
+
+    /** The lines of a shoe (handbook 3), degrees. */
+    private static final double[] LINES = {10, 22.5, 30, 45, 60, 90};
+
+    private static final Hypothesis.Free ANGLE = new Hypothesis.Free(5, 0);
+    private static final Hypothesis.Free BIAS = new Hypothesis.Free(4, 0);
+    private static final Hypothesis.Free SLIP = new Hypothesis.Free(0.75, 0);
+    private static final Hypothesis.Free TURN = new Hypothesis.Free(15, 0);
+    private static final Hypothesis.Free READ_LENGTH = new Hypothesis.Free(1, 0);
+    private static final Hypothesis.Free READ_ANGLE = new Hypothesis.Free(5, 0);
+    /** No shoe bends further. */
+    private static final double MOST = 180;
+
+    private static final double TWIST = 6;
+    private static final double FIRST_TWIST = 4;
+
+    private final Layout layout;
+    private final int bends;
+    private final List<Hypothesis> all = new ArrayList<>();
+
+    private BendHypotheses(Layout layout) {
+        this.layout = layout;
+        this.bends = layout.marks().size();
+    }
+
+    static List<Hypothesis> of(Layout layout, Set<FeatureId> read) {
+        BendHypotheses hypotheses = new BendHypotheses(layout);
+        hypotheses.angles();
+        hypotheses.lines();
+        hypotheses.hooks();
+        hypotheses.references();
+        hypotheses.slips();
+        hypotheses.planes();
+        read.forEach(hypotheses::doubt);
+        return List.copyOf(hypotheses.all);
+    }
+
+    private void angles() {
+        for (int i = 0; i < bends; i++) {
+            int bend = i;
+            all.add(Hypothesis.fitted(
+                    CauseId.ANGLE_OFF, i + 1, "", 1, ANGLE, (making, amount) -> making.angles[bend] += amount));
+        }
+        // Of a piece with one bend, all bends are one.
+        if (bends > 1) {
+            all.add(Hypothesis.fitted(CauseId.ANGLE_BIAS, 0, "", 1, BIAS, (making, amount) -> {
+                for (int i = 0; i < bends; i++) {
+                    making.angles[i] += amount;
+                }
+            }));
+        }
+    }
+
+    private void lines() {
+        double first = angle(0);
+        for (double line : LINES) {
+            for (int i = 0; i < bends; i++) {
+                int bend = i;
+                if (line != angle(i)) {
+                    all.add(Hypothesis.ofAmount(
+                            CauseId.WRONG_ANGLE_LINE,
+                            i + 1,
+                            "",
+                            nearness(line, angle(i)),
+                            line,
+                            (making, _) -> making.angles[bend] = line));
+                }
+            }
+            if (bends > 1 && line != first) {
+                double weight = bends * nearness(line, first);
+                allTo(line, weight, line / first);
+                if (bends == 3) {
+                    // Or the centre bend is bent right, or to the same line as the others.
+                    allTo(line, 0.3 * weight, 1);
+                    allTo(line, 0.2 * weight, 0.5 * line / first);
+                }
+            }
+        }
+    }
+
+    /** All bends to a line; a saddle's centre bend, which is twice its outer ones, by a factor of its own. */
+    private void allTo(double line, double weight, double centreFactor) {
+        boolean saddle = bends == 3;
+        if (saddle && centreFactor * angle(1) > MOST) {
+            return;
+        }
+        all.add(Hypothesis.ofAmount(CauseId.WRONG_ANGLE_LINE, 0, "", weight, line, (making, _) -> {
+            for (int i = 0; i < bends; i++) {
+                making.angles[i] = saddle && i == 1 ? centreFactor * angle(1) : line;
+            }
+        }));
+    }
+
+    /** Neighbouring lines are taken for one another more often than far ones. */
+    private static double nearness(double line, double asked) {
+        return 1 / (1 + Math.abs(line - asked) / 15);
+    }
+
+    private void hooks() {
+        perBendAndForAll(
+                CauseId.HOOK_REVERSED,
+                "",
+                i -> (making, _) ->
+                        making.hooks[i] = making.hooks[i] == HookSide.DATUM ? HookSide.FAR : HookSide.DATUM);
+    }
+
+    private void references() {
+        for (Reference reference : Reference.values()) {
+            String detail = "the " + word(reference) + " on the ring";
+            for (int i = 0; i < bends; i++) {
+                int bend = i;
+                if (mark(i).reference() != reference) {
+                    all.add(Hypothesis.of(
+                            CauseId.WRONG_REFERENCE,
+                            i + 1,
+                            detail,
+                            1,
+                            (making, _) -> making.references[bend] = reference));
+                }
+            }
+            long sameAsFirst = layout.marks().stream()
+                    .filter(mark -> mark.reference() == mark(0).reference())
+                    .count();
+            if (bends > 1 && sameAsFirst == bends && mark(0).reference() != reference) {
+                all.add(Hypothesis.of(CauseId.WRONG_REFERENCE, 0, detail, 1, (making, _) -> {
+                    for (int i = 0; i < bends; i++) {
+                        making.references[i] = reference;
+                    }
+                }));
+            }
+        }
+    }
+
+    static String word(Reference reference) {
+        return switch (reference) {
+            case ARROW -> "arrow";
+            case STAR -> "star";
+            case NOTCH -> "notch";
+        };
+    }
+
+    private void slips() {
+        for (int i = 0; i < bends; i++) {
+            int bend = i;
+            all.add(Hypothesis.fitted(
+                    CauseId.MARK_SLIPPED, i + 1, "", 1, SLIP, (making, amount) -> making.places[bend] += amount));
+            // Whoever measures to where the bend was made, not to the ring, reads a landing that slipped with it.
+            all.add(Hypothesis.fitted(CauseId.MARK_SLIPPED, i + 1, "", 0.2, SLIP, (making, amount) -> {
+                making.places[bend] += amount;
+                making.landsWhereMade = true;
+            }));
+        }
+    }
+
+    private void planes() {
+        if (bends > 1) {
+            // The plane of the first bend is where the others are seen from, so with two bends only the second can be
+            // off.
+            for (int i = bends == 2 ? 1 : 0; i < bends; i++) {
+                twist(i, FIRST_TWIST);
+                twist(i, -FIRST_TWIST);
+            }
+        }
+        if (layout.job().bend() instanceof RollingOffset rolling) {
+            all.add(Hypothesis.fitted(CauseId.WRONG_TURN, 0, "", 1, TURN, (making, amount) -> roll(making, amount)));
+            double swapped = 90 - 2 * rolling.turn().degrees();
+            if (Math.abs(swapped) > 1) {
+                all.add(Hypothesis.ofAmount(
+                        CauseId.WRONG_TURN,
+                        0,
+                        "rise and roll changed places",
+                        0.5,
+                        swapped,
+                        (making, _) -> roll(making, swapped)));
+            }
+        }
+    }
+
+    private void twist(int bend, double start) {
+        all.add(Hypothesis.fitted(
+                CauseId.DOG_LEG,
+                bend + 1,
+                "",
+                1,
+                new Hypothesis.Free(TWIST, start),
+                (making, amount) -> making.rolls[bend] += amount));
+    }
+
+    private void roll(Making making, double by) {
+        for (int i = 0; i < bends; i++) {
+            making.rolls[i] += by;
+        }
+    }
+
+    private void doubt(FeatureId feature) {
+        // A single reading of a single bend is the piece itself.
+        if (layout.job().bend().kind() == BendKind.STUB_90 && feature.kind() == FeatureId.Kind.ANGLE) {
+            return;
+        }
+        all.add(Hypothesis.fitted(
+                CauseId.READING_DOUBTFUL,
+                0,
+                feature.id(),
+                1,
+                feature.kind() == FeatureId.Kind.LENGTH ? READ_LENGTH : READ_ANGLE,
+                (making, amount) -> making.misread(feature, amount)));
+    }
+
+    private void perBendAndForAll(CauseId cause, String detail, IntFunction<Hypothesis.Change> change) {
+        List<Hypothesis.Change> changes =
+                Stream.iterate(0, i -> i + 1).limit(bends).map(change::apply).toList();
+        for (int i = 0; i < bends; i++) {
+            all.add(Hypothesis.of(cause, i + 1, detail, 1, changes.get(i)));
+        }
+        if (bends > 1) {
+            all.add(Hypothesis.of(
+                    cause, 0, detail, 1, (making, amount) -> changes.forEach(each -> each.apply(making, amount))));
+        }
+    }
+
+    private Mark mark(int bend) {
+        return layout.marks().get(bend);
+    }
+
+    private double angle(int bend) {
+        return mark(bend).angle().degrees();
+    }
+}

@@ -1,0 +1,64 @@
+package lobrik.cause;
+
+import java.util.Map;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Faults;
+import lobrik.layout.Layout;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Surround;
+
+/**
+ * A piece of which somebody wants to know what went wrong.
+ *
+ * @param readings of any of the bend's features
+ * @param own the trainee's own figures for the marks, by number from 1; may be empty
+ * @param sigmaLength standard deviation of a reading of a length, more than 0
+ * @param sigmaAngle the same of an angle
+ * @param insertion how far an end goes into its fitting
+ */
+public record Case(
+        Layout layout,
+        Map<FeatureId, Quantity> readings,
+        Map<Integer, Length> own,
+        Length sigmaLength,
+        Angle sigmaAngle,
+        Length insertion,
+        Priors priors) {
+
+    /** What a tape reads to (handbook 7). */
+    public static final Length USUAL_SIGMA_LENGTH = Length.ofFraction(0, 1, 32);
+
+    /** What a level reads to (handbook 7). */
+    public static final Angle USUAL_SIGMA_ANGLE = Angle.ofDegrees(0.5);
+
+    private static final Length LARGEST_INSERTION = Length.ofInches(12);
+
+    /** @throws lobrik.fault.Refused with every figure that is outside its range */
+    public Case {
+        Faults faults = new Faults();
+        faults.requireWithin("sigmaIn", "the tape's spread", sigmaLength, Length.ofInches(0.0001), Length.ofInches(2));
+        faults.requireWithin("sigmaDeg", "the level's spread", sigmaAngle, Angle.ofDegrees(0.001), Angle.ofDegrees(30));
+        faults.requireWithin("insertionIn", "the insertion", insertion, Length.ZERO, LARGEST_INSERTION);
+        if (readings.isEmpty()) {
+            faults.add(FaultCode.MISSING, "readings", "there is nothing to go by: give at least one reading");
+        }
+        faults.refuseIfAny();
+        readings = Map.copyOf(readings);
+        own = Map.copyOf(own);
+    }
+
+    /** A case with the usual instruments and priors. */
+    public static Case of(Layout layout, Map<FeatureId, Quantity> readings) {
+        return new Case(
+                layout,
+                readings,
+                Map.of(),
+                USUAL_SIGMA_LENGTH,
+                USUAL_SIGMA_ANGLE,
+                Surround.USUAL_INSERTION,
+                Priors.USUAL);
+    }
+}

@@ -1,0 +1,155 @@
+package lobrik.cause;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.bend.Bend;
+import lobrik.fault.Refused;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.shape.BendMade;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Piece;
+import lobrik.shop.HookSide;
+import lobrik.shop.Reference;
+import lobrik.shop.Tooling;
+
+/**
+ * How a piece was made, as figures that a hypothesis changes: the trainee's own figures, the rings, where the shoe really
+ * stood, how it stood, and how far it was pulled. Inches and degrees; one entry for each bend, from the datum end.
+ */
+final class Making {
+
+    /** The trainee's own figures for the marks. */
+    final double[] own;
+
+    /** Pencil rings. */
+    final double[] rings;
+
+    /** What stood under the shoe's reference. */
+    final double[] places;
+
+    final double[] angles;
+    final double[] rolls;
+    final Reference[] references;
+    final HookSide[] hooks;
+    double length;
+
+    /** Whether a landing was measured to where the bend was made, and not to its ring. */
+    boolean landsWhereMade;
+
+    private Optional<FeatureId> doubtful = Optional.empty();
+    private double doubtfulBy;
+
+    private Making(
+            double[] own,
+            double[] rings,
+            double[] places,
+            double[] angles,
+            double[] rolls,
+            Reference[] references,
+            HookSide[] hooks,
+            double length) {
+        this.own = own;
+        this.rings = rings;
+        this.places = places;
+        this.angles = angles;
+        this.rolls = rolls;
+        this.references = references;
+        this.hooks = hooks;
+        this.length = length;
+    }
+
+    /** Everything as planned. */
+    static Making planned(Layout layout) {
+        List<Mark> marks = layout.marks();
+        double[] rings =
+                marks.stream().mapToDouble(mark -> mark.position().inches()).toArray();
+        return new Making(
+                rings.clone(),
+                rings,
+                rings.clone(),
+                marks.stream().mapToDouble(mark -> mark.angle().degrees()).toArray(),
+                marks.stream().mapToDouble(mark -> mark.roll().degrees()).toArray(),
+                marks.stream().map(Mark::reference).toArray(Reference[]::new),
+                marks.stream().map(Mark::hookTowards).toArray(HookSide[]::new),
+                layout.predicted().length().inches());
+    }
+
+    Making copy() {
+        return new Making(
+                own.clone(),
+                rings.clone(),
+                places.clone(),
+                angles.clone(),
+                rolls.clone(),
+                references.clone(),
+                hooks.clone(),
+                length);
+    }
+
+    int bends() {
+        return rings.length;
+    }
+
+    /** A figure was worked out differently, and ringed and bent like that. */
+    void workOut(int bend, double by) {
+        own[bend] += by;
+        mark(bend, by);
+    }
+
+    /** A ring was set differently, and bent there. */
+    void mark(int bend, double by) {
+        rings[bend] += by;
+        places[bend] += by;
+    }
+
+    /** A reading was taken wrong. */
+    void misread(FeatureId feature, double by) {
+        doubtful = Optional.of(feature);
+        doubtfulBy = by;
+    }
+
+    /** How much too much was read of a feature. */
+    double misreadBy(FeatureId feature) {
+        return doubtful.filter(feature::equals).isPresent() ? doubtfulBy : 0;
+    }
+
+    /** The features of the piece that is made like this; empty where no conduit can be bent like that. */
+    Optional<List<Feature>> features(Bend bend, Tooling tooling) {
+        try {
+            List<BendMade> made = made();
+            Piece piece = Piece.simulate(tooling, Length.ofInches(length), made);
+            for (int i = 0; i < made.size(); i++) {
+                // Bends that changed places along the conduit are no longer numbered as they were asked for.
+                if (!piece.bends().get(i).equals(made.get(i))) {
+                    return Optional.empty();
+                }
+            }
+            List<Length> ringed = new ArrayList<>(rings.length);
+            for (double ring : landsWhereMade ? places : rings) {
+                ringed.add(Length.ofInches(ring));
+            }
+            return Optional.of(Features.of(bend, piece, ringed));
+        } catch (Refused | IllegalArgumentException nothingLooksLikeThat) {
+            return Optional.empty();
+        }
+    }
+
+    private List<BendMade> made() {
+        List<BendMade> made = new ArrayList<>(bends());
+        for (int i = 0; i < bends(); i++) {
+            made.add(new BendMade(
+                    Length.ofInches(places[i]),
+                    references[i],
+                    hooks[i],
+                    Angle.ofDegrees(angles[i]),
+                    Angle.ofDegrees(rolls[i])));
+        }
+        return made;
+    }
+}

@@ -1,0 +1,143 @@
+package lobrik.cause;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.layout.Layout;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+
+/**
+ * The readings of a piece, in the order in which predictions of them come: features, then the trainee's own figures. Inches
+ * and degrees.
+ */
+final class Scene {
+
+    /** How much longer or shorter than drawn a conduit may be whose length nobody gave. */
+    private static final double OPEN_END = 20;
+
+    private final Layout layout;
+    private final Making planned;
+    private final List<Slot> slots = new ArrayList<>();
+    private final List<FeatureId> order;
+
+    /**
+     * Something that was read.
+     *
+     * @param mark number of the mark from 0 that a figure of the trainee is for; -1 for a feature
+     */
+    record Slot(FeatureId feature, int mark, double read, double sigma) {}
+
+    Scene(Case seen) {
+        this.layout = seen.layout();
+        this.planned = Making.planned(layout);
+        this.order = planned.features(layout.job().bend(), layout.job().tooling()).orElseThrow().stream()
+                .map(Feature::id)
+                .toList();
+        for (FeatureId id : order) {
+            Quantity read = seen.readings().get(id);
+            if (read != null) {
+                slots.add(new Slot(id, -1, inUnits(read), sigma(seen, id)));
+            }
+        }
+        for (int i = 0; i < layout.marks().size(); i++) {
+            Length own = seen.own().get(i + 1);
+            if (own != null) {
+                slots.add(new Slot(
+                        FeatureId.mark(i + 1),
+                        i,
+                        own.inches(),
+                        seen.sigmaLength().inches()));
+            }
+        }
+    }
+
+    private static double sigma(Case seen, FeatureId id) {
+        return id.kind() == FeatureId.Kind.LENGTH
+                ? seen.sigmaLength().inches()
+                : seen.sigmaAngle().degrees();
+    }
+
+    static double inUnits(Quantity quantity) {
+        return switch (quantity) {
+            case Length length -> length.inches();
+            case Angle angle -> angle.degrees();
+        };
+    }
+
+    Layout layout() {
+        return layout;
+    }
+
+    List<Slot> slots() {
+        return slots;
+    }
+
+    int size() {
+        return slots.size();
+    }
+
+    Making planned() {
+        return planned;
+    }
+
+    /** Whether a reading depends on a length of conduit that the exercise leaves open: it is then fitted, too. */
+    boolean needsLength() {
+        return layout.cutLength().isEmpty()
+                && slots.stream().anyMatch(slot -> switch (slot.feature()) {
+                    case OTHER_LEG, SECOND_LEG, OVERALL, TAIL_LIFT -> true;
+                    default -> false;
+                });
+    }
+
+    static double openEnd() {
+        return OPEN_END;
+    }
+
+    /** What a piece that was made like this would read; empty where no conduit can be bent like that. */
+    Optional<double[]> predicted(Making making) {
+        return making.features(layout.job().bend(), layout.job().tooling()).map(features -> {
+            double[] predicted = new double[slots.size()];
+            int next = 0;
+            for (int i = 0; i < predicted.length; i++) {
+                Slot slot = slots.get(i);
+                if (slot.mark() >= 0) {
+                    predicted[i] = making.own[slot.mark()];
+                    continue;
+                }
+                while (features.get(next).id() != slot.feature()) {
+                    next++;
+                }
+                predicted[i] = value(making, features.get(next)) + making.misreadBy(slot.feature());
+            }
+            return predicted;
+        });
+    }
+
+    private static double value(Making making, Feature feature) {
+        return switch (feature.id()) {
+            case MARK_1 -> making.rings[0];
+            case MARK_2 -> making.rings[1];
+            case MARK_3 -> making.rings[2];
+            case MARK_4 -> making.rings[3];
+            default -> inUnits(feature.value());
+        };
+    }
+
+    /** What would be read of features that were not read yet. */
+    Map<FeatureId, Double> unread(Making making) {
+        Map<FeatureId, Double> values = new EnumMap<>(FeatureId.class);
+        making.features(layout.job().bend(), layout.job().tooling())
+                .ifPresent(features -> features.forEach(feature -> values.put(feature.id(), value(making, feature))));
+        slots.stream().filter(slot -> slot.mark() < 0).forEach(slot -> values.remove(slot.feature()));
+        values.keySet()
+                .retainAll(layout.features().stream().map(PlannedFeature::id).toList());
+        return values;
+    }
+}

@@ -1,0 +1,129 @@
+package lobrik.cause;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+import lobrik.bend.BendKind;
+import org.junit.jupiter.api.Test;
+
+/**
+ * Pieces with one planted fault, read with noise, given to a diagnosis that does not know what was planted. The table that
+ * it prints stands in docs/judging.md.
+ */
+class BlindTest {
+
+    private static final long SEED = 20261124;
+    private static final int PIECES = 2000;
+    private static final List<BendKind> KINDS = List.of(BendKind.values());
+
+    /** What the handbook lists, in its order. */
+    private static final List<CauseId> PLANTED = List.of(
+            CauseId.TAKEUP_OMITTED,
+            CauseId.TAKEUP_WRONG_SIZE,
+            CauseId.TAKEUP_TWICE,
+            CauseId.SHRINK_OMITTED,
+            CauseId.SHRINK_TWICE,
+            CauseId.SHRINK_SUBTRACTED,
+            CauseId.WRONG_MULTIPLIER,
+            CauseId.MULTIPLIER_OMITTED,
+            CauseId.WRONG_ANGLE_LINE,
+            CauseId.ANGLE_OFF,
+            CauseId.ANGLE_BIAS,
+            CauseId.HOOK_REVERSED,
+            CauseId.WRONG_REFERENCE,
+            CauseId.DOG_LEG,
+            CauseId.BURNED_INCH,
+            CauseId.INSERTION_OMITTED,
+            CauseId.CLEARANCE_OMITTED,
+            CauseId.EDGE_FOR_CENTRE,
+            CauseId.MARK_SLIPPED,
+            CauseId.MISREAD_FRACTION);
+
+    /** How often each cause came first for each that was planted. */
+    private final Map<CauseId, Map<CauseId, Integer>> table = new EnumMap<>(CauseId.class);
+
+    private static CauseId first(PlantedPieces.Planted piece) {
+        return Diagnosis.of(Case.of(piece.layout(), piece.readings()))
+                .causes()
+                .getFirst()
+                .id();
+    }
+
+    @Test
+    void plantedFault_thatShows_comesFirst() throws IOException {
+        PlantedPieces pieces = new PlantedPieces(SEED);
+        int made = 0;
+        for (int i = 0; made < PIECES; i++) {
+            CauseId cause = PLANTED.get(i % PLANTED.size());
+            BendKind kind = KINDS.get(i / PLANTED.size() % KINDS.size());
+            var piece = pieces.next(kind, cause);
+            if (piece.isPresent()) {
+                made++;
+                if (piece.get().visible()) {
+                    table.computeIfAbsent(cause, _ -> new EnumMap<>(CauseId.class))
+                            .merge(first(piece.get()), 1, Integer::sum);
+                }
+            }
+        }
+        int visible = table.values().stream().mapToInt(BlindTest::sum).sum();
+        int found = table.entrySet().stream()
+                .mapToInt(row -> row.getValue().getOrDefault(row.getKey(), 0))
+                .sum();
+        String report = report(made, visible, found);
+        System.out.println(report);
+        Files.writeString(Path.of("target", "blind-test.md"), report);
+        assertThat(visible).isGreaterThan(PIECES * 3 / 4);
+        assertThat((double) found / visible).isGreaterThanOrEqualTo(0.95);
+        // No cause is bought with another: even the one that is hardest to tell is found far more often than not.
+        assertThat(table)
+                .allSatisfy((cause, row) -> assertThat(row.getOrDefault(cause, 0))
+                        .as(cause.id())
+                        .isGreaterThanOrEqualTo((int) (0.75 * sum(row))));
+    }
+
+    @Test
+    void withNothingPlanted_faultsAreClaimedSeldom() {
+        PlantedPieces pieces = new PlantedPieces(SEED + 1);
+        int claims = 0;
+        for (int i = 0; i < PIECES; i++) {
+            claims +=
+                    first(pieces.next(KINDS.get(i % KINDS.size()), CauseId.NONE).orElseThrow()) == CauseId.NONE ? 0 : 1;
+        }
+        System.out.println("nothing planted, yet a fault claimed: " + claims + " of " + PIECES);
+        assertThat(claims).isLessThanOrEqualTo(PIECES * 3 / 100);
+    }
+
+    private static int sum(Map<CauseId, Integer> row) {
+        return row.values().stream().mapToInt(Integer::intValue).sum();
+    }
+
+    private String report(int made, int visible, int found) {
+        StringBuilder report = new StringBuilder("planted " + made + ", of which " + visible
+                + " change a reading by more than the noise can; first among the causes: " + found + "\n\n"
+                + "| planted | pieces | came first | what came first instead |\n|---|---|---|---|\n");
+        for (CauseId planted : PLANTED) {
+            Map<CauseId, Integer> row = table.getOrDefault(planted, Map.of());
+            String others = row.entrySet().stream()
+                    .filter(each -> each.getKey() != planted)
+                    .sorted(Map.Entry.<CauseId, Integer>comparingByValue().reversed())
+                    .map(each -> each.getKey().id() + " " + each.getValue())
+                    .collect(Collectors.joining(", "));
+            report.append("| ")
+                    .append(planted.id())
+                    .append(" | ")
+                    .append(sum(row))
+                    .append(" | ")
+                    .append(row.getOrDefault(planted, 0))
+                    .append(" | ")
+                    .append(others)
+                    .append(" |\n");
+        }
+        return report.toString();
+    }
+}
