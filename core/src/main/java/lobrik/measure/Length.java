@@ -144,6 +144,11 @@ public record Length(long picometres) implements Quantity, Comparable<Length> {
         return TapeDivision.SIXTEENTH.text(this) + " in";
     }
 
+    /** In a sentence: to the nearest 1/16 in, or to the nearest millimetre. */
+    public String inWords(LengthUnit unit) {
+        return unit == LengthUnit.MILLIMETRE ? TapeDivision.MILLIMETRE.text(this) : inWords();
+    }
+
     /**
      * As somebody would write it who loses nothing: an inch fraction down to 1/64 in lowest terms or else decimals of an
      * inch, or millimetres with their unit.

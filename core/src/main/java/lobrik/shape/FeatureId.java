@@ -68,6 +68,24 @@ public enum FeatureId {
         return id;
     }
 
+    /** In a sentence: {@code the landing}, {@code angle 2}, {@code the distance back to back}. */
+    public String words() {
+        return switch (this) {
+            case BETWEEN -> "the distance back to back";
+            case OTHER_LEG -> "the other leg";
+            case SECOND_LEG -> "the second leg";
+            case TAIL_LIFT -> "the tail lift";
+            case DOG_LEG -> "the dog leg";
+            case OVERALL -> "the overall length";
+            default ->
+                switch (family) {
+                    case MARK -> "mark " + number;
+                    case ANGLE -> "angle " + number;
+                    case LENGTH, DOG_LEG -> "the " + id;
+                };
+        };
+    }
+
     public Kind kind() {
         return family == Family.ANGLE || family == Family.DOG_LEG ? Kind.ANGLE : Kind.LENGTH;
     }

@@ -32,10 +32,17 @@ public record Reading(
         faults.refuseIfAny();
     }
 
-    /** A reading judged by a set of tolerances, of weight 1; critical where it is of the finished piece. */
+    /** A reading judged by a set of tolerances. */
     public static Reading of(
             BendKind bend, FeatureId feature, Quantity target, Quantity reading, Tolerances tolerances) {
-        return new Reading(feature, target, reading, tolerances.of(bend, feature), 1, feature.isOfFinishedPiece());
+        Judging judging = tolerances.judging();
+        return new Reading(
+                feature,
+                target,
+                reading,
+                tolerances.of(bend, feature),
+                judging.weight(feature),
+                judging.isCritical(feature));
     }
 
     /** Judges this reading alone. */

@@ -17,7 +17,8 @@ public enum TolerancePreset {
                 Angle.ofDegrees(angleDegrees),
                 Angle.ofDegrees(dogLegDegrees),
                 Tolerances.USUAL_PASS_MARK,
-                Workmanship.usual(unusableFails, endsFail));
+                Workmanship.usual(unusableFails, endsFail),
+                Judging.USUAL);
     }
 
     public Tolerances tolerances() {

@@ -16,8 +16,10 @@ import lobrik.shape.FeatureId;
  * @param dogLeg for the angle between bend planes, like angle
  * @param passMark least score to pass, 0 to 100
  * @param workmanship what faults of workmanship cost
+ * @param judging how credit falls, what counts more, and what fails a piece
  */
-public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMark, Workmanship workmanship) {
+public record Tolerances(
+        Length length, Angle angle, Angle dogLeg, double passMark, Workmanship workmanship, Judging judging) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -40,7 +42,7 @@ public record Tolerances(Length length, Angle angle, Angle dogLeg, double passMa
 
     /** With the usual rules for workmanship on site. */
     public Tolerances(Length length, Angle angle, Angle dogLeg, double passMark) {
-        this(length, angle, dogLeg, passMark, Workmanship.usual(true, false));
+        this(length, angle, dogLeg, passMark, Workmanship.usual(true, false), Judging.USUAL);
     }
 
     /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */

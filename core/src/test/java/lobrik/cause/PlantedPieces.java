@@ -90,8 +90,10 @@ final class PlantedPieces {
         if (!piece.bends().equals(bends)) {
             throw new IllegalArgumentException("the bends changed places");
         }
-        Map<FeatureId, Quantity> values = Features.of(layout.job().bend(), piece, hands.rings()).stream()
-                .collect(Collectors.toMap(Feature::id, Feature::value));
+        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        for (Feature feature : Features.of(layout.job().bend(), piece, hands.rings())) {
+            values.put(feature.id(), feature.value());
+        }
         values.keySet()
                 .retainAll(layout.features().stream().map(PlannedFeature::id).toList());
         return values;

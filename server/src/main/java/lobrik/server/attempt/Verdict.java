@@ -17,7 +17,6 @@ import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Reading;
-import lobrik.verdict.Scheme;
 import lobrik.verdict.Score;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Workmanship;
@@ -74,9 +73,9 @@ public record Verdict(
                     id,
                     plan.target(),
                     tolerances.of(kind, id),
-                    id.isOfFinishedPiece(),
+                    tolerances.judging().isCritical(id),
                     state(id, said),
-                    reading.map(r -> r.judged(Scheme.GRADED))));
+                    reading.map(r -> r.judged(tolerances.judging().scheme()))));
         }
         Workmanship.Found found = tolerances.workmanship().found(said.faulty());
         return new Verdict(
@@ -109,7 +108,7 @@ public record Verdict(
         if (!complete || taken.isEmpty() || disputedFinding) {
             return Optional.empty();
         }
-        Score score = Score.of(taken, Scheme.GRADED, tolerances.passMark(), found);
+        Score score = Score.of(taken, tolerances.judging().scheme(), tolerances.passMark(), found);
         boolean criticalOmitted =
                 features.stream().anyMatch(feature -> feature.critical() && feature.state() == State.OMITTED);
         return Optional.of(criticalOmitted ? score.withoutPass() : score);
@@ -126,7 +125,7 @@ public record Verdict(
         }
         return figures.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Score.of(figures, Scheme.GRADED, tolerances.passMark(), 0));
+                : Optional.of(Score.of(figures, tolerances.judging().scheme(), tolerances.passMark(), 0));
     }
 
     public boolean isComplete() {

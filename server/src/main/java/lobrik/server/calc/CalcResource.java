@@ -24,10 +24,12 @@ final class CalcResource {
 
     private final Calculations calculations;
     private final Inverses inverses;
+    private final Diagnoses diagnoses;
 
-    CalcResource(Calculations calculations, Inverses inverses) {
+    CalcResource(Calculations calculations, Inverses inverses, Diagnoses diagnoses) {
         this.calculations = calculations;
         this.inverses = inverses;
+        this.diagnoses = diagnoses;
     }
 
     @Operation(summary = "Lay a bend out: marks, cut length, features as asked and as predicted, warnings")
@@ -46,6 +48,12 @@ final class CalcResource {
     @PostMapping("/simulate")
     SimulateAnswer simulate(@RequestBody SimulateRequest request) {
         return calculations.simulate(request);
+    }
+
+    @Operation(summary = "What most likely went wrong with a piece, from any subset of its readings")
+    @PostMapping("/diagnose")
+    DiagnoseAnswer diagnose(@RequestBody DiagnoseRequest request) {
+        return diagnoses.diagnose(request);
     }
 
     @Operation(summary = "Score readings against targets and tolerances")

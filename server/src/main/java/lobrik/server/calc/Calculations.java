@@ -209,7 +209,7 @@ public final class Calculations {
                                         translation.built(at, () -> new Reading(id, t, r, tau, weight, critical)))));
     }
 
-    private static Optional<FeatureId> feature(Translation translation, String input, String id) {
+    static Optional<FeatureId> feature(Translation translation, String input, String id) {
         Optional<FeatureId> known = FeatureId.withId(id);
         if (known.isEmpty()) {
             String ids = String.join(

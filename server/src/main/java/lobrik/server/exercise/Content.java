@@ -148,7 +148,7 @@ public record Content(
         ToleranceFigures tolerances(@Nullable ToleranceInput input) {
             if (input == null) {
                 wrong("/tolerances", "missing", "this is missing");
-                return new ToleranceFigures("", 0, 0, 0, 0, null);
+                return new ToleranceFigures("", 0, 0, 0, 0, null, null, null, null);
             }
             String preset = text("/tolerances/preset", input.preset());
             return new ToleranceFigures(
@@ -158,7 +158,10 @@ public record Content(
                     figure("/tolerances/dogLegDeg", input.dogLegDeg()),
                     figure("/tolerances/passMark", input.passMark()),
                     // Written out, so that a later change of the usual rules changes nothing that was set.
-                    input.workmanship() == null ? ToleranceFigures.usualWorkmanship(preset) : input.workmanship());
+                    input.workmanship() == null ? ToleranceFigures.usualWorkmanship(preset) : input.workmanship(),
+                    input.scheme(),
+                    input.weights(),
+                    input.critical());
         }
 
         private double figure(String pointer, @Nullable Double value) {

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
 import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.calc.VariationInput;
 import lobrik.server.shed.RuleFigures;
 import lobrik.server.shed.ToleranceFigures;
@@ -35,6 +36,9 @@ public record ExerciseInput(
      * A set of tolerances in a request.
      *
      * @param workmanship what a fault of each point costs; the preset's usual rules if it is not said
+     * @param scheme how credit falls; graded if it is not said
+     * @param weights of features that do not count as 1
+     * @param critical for features of which it is not the usual: whether the piece fails with them
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ToleranceInput(
@@ -43,7 +47,10 @@ public record ExerciseInput(
             @Nullable Double angleDeg,
             @Nullable Double dogLegDeg,
             @Nullable Double passMark,
-            @Nullable Map<String, RuleFigures> workmanship) {
+            @Nullable Map<String, RuleFigures> workmanship,
+            @Nullable SchemeName scheme,
+            @Nullable Map<String, Double> weights,
+            @Nullable Map<String, Boolean> critical) {
 
         static ToleranceInput of(ToleranceFigures figures) {
             return new ToleranceInput(
@@ -52,7 +59,10 @@ public record ExerciseInput(
                     figures.angleDeg(),
                     figures.dogLegDeg(),
                     figures.passMark(),
-                    figures.workmanship());
+                    figures.workmanship(),
+                    figures.scheme(),
+                    figures.weights(),
+                    figures.critical());
         }
     }
 }

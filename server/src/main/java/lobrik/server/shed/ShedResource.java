@@ -14,7 +14,6 @@ import lobrik.server.calc.ConduitInput;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
-import lobrik.verdict.TolerancePreset;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -38,8 +37,11 @@ class ShedResource {
 
     private final EntityManager entities;
 
-    ShedResource(EntityManager entities) {
+    private final JudgingPresets presets;
+
+    ShedResource(EntityManager entities, JudgingPresets presets) {
         this.entities = entities;
+        this.presets = presets;
     }
 
     @Operation(summary = "Conduit, benders, tolerance presets and cautions of the centre")
@@ -56,7 +58,7 @@ class ShedResource {
         return new Shed(
                 conduits.stream().map(ShedResource::view).toList(),
                 benders.stream().map(bender -> view(bender, conduits)).toList(),
-                Stream.of(TolerancePreset.values()).map(ToleranceFigures::of).toList(),
+                presets.all(who),
                 Stream.of(Caution.values()).map(Caution::text).toList());
     }
 

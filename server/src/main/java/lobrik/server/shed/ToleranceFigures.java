@@ -8,8 +8,12 @@ import java.util.TreeMap;
 import java.util.stream.Stream;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.TurnedDown;
+import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Judging;
+import lobrik.verdict.Scheme;
 import lobrik.verdict.TolerancePreset;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Workmanship;
@@ -20,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  *
  * @param workmanship what a fault of each point costs, by the point's id; what was stored before there were such rules has
  *     none, and is judged by the usual ones
+ * @param scheme how credit falls; graded where it is not said
+ * @param weights of features that do not count as 1, by the feature's id
+ * @param critical for features of which it is not the usual, by id: whether the piece fails with them
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record ToleranceFigures(
@@ -28,7 +35,10 @@ public record ToleranceFigures(
         double angleDeg,
         double dogLegDeg,
         double passMark,
-        @Nullable Map<String, RuleFigures> workmanship) {
+        @Nullable Map<String, RuleFigures> workmanship,
+        @Nullable SchemeName scheme,
+        @Nullable Map<String, Double> weights,
+        @Nullable Map<String, Boolean> critical) {
 
     /** A preset as it stands. */
     public static ToleranceFigures of(TolerancePreset preset) {
@@ -39,7 +49,16 @@ public record ToleranceFigures(
                 figures.angle().degrees(),
                 figures.dogLeg().degrees(),
                 figures.passMark(),
-                figures(figures.workmanship()));
+                figures(figures.workmanship()),
+                SchemeName.GRADED,
+                Map.of(),
+                Map.of());
+    }
+
+    /** The same figures under another name. */
+    ToleranceFigures named(String name) {
+        return new ToleranceFigures(
+                name, lengthIn, angleDeg, dogLegDeg, passMark, workmanship, scheme, weights, critical);
     }
 
     /** The usual rules of the preset with this name; those of the site for any other name. */
@@ -69,6 +88,25 @@ public record ToleranceFigures(
         return new Workmanship(rules);
     }
 
+    private Judging judging() {
+        return new Judging(
+                scheme == null ? Scheme.GRADED : Scheme.valueOf(scheme.name()),
+                byFeature("/tolerances/weights", weights),
+                byFeature("/tolerances/critical", critical));
+    }
+
+    private static <T> Map<FeatureId, T> byFeature(String pointer, @Nullable Map<String, T> byId) {
+        Map<FeatureId, T> byFeature = new EnumMap<>(FeatureId.class);
+        if (byId != null) {
+            byId.forEach((id, value) -> byFeature.put(
+                    FeatureId.withId(id)
+                            .orElseThrow(() ->
+                                    TurnedDown.badInput(pointer, "unknown-value", "“" + id + "” is not a feature")),
+                    value));
+        }
+        return byFeature;
+    }
+
     /**
      * The figures as the core has them.
      *
@@ -82,7 +120,8 @@ public record ToleranceFigures(
                     Angle.ofDegrees(angleDeg),
                     Angle.ofDegrees(dogLegDeg),
                     passMark,
-                    rules());
+                    rules(),
+                    judging());
         } catch (IllegalArgumentException e) {
             throw TurnedDown.badInput("/tolerances", "out-of-range", String.valueOf(e.getMessage()));
         }

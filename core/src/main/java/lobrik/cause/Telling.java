@@ -1,0 +1,253 @@
+package lobrik.cause;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import lobrik.shop.HookSide;
+
+/**
+ * Says what was found in the trade's words. Every figure comes from the layout, the readings or the simulation.
+ *
+ * @param unit that lengths are said in
+ */
+public record Telling(Diagnosis diagnosis, LengthUnit unit) {
+
+    /** More than this many standard deviations is no noise. */
+    private static final double NOISE = 2.5;
+
+    /** What happened, in a sentence: {@code The shrink of 3/4 in was not added: all rings are that much short.} */
+    public String what(Cause cause) {
+        return switch (cause.id()) {
+            case NONE -> "Everything reads as planned, as nearly as a tape and a level can tell.";
+            case UNCLEAR -> "Neither one cause nor two together explain these readings.";
+            case TAKEUP_OMITTED ->
+                "The take-up of " + say(layout().job().tooling().bender().takeUp())
+                        + " was not deducted: the ring stands at the full leg.";
+            case TAKEUP_WRONG_SIZE ->
+                "A take-up of " + amount(cause) + " was deducted; this bender's is "
+                        + say(layout().job().tooling().bender().takeUp()) + ".";
+            case TAKEUP_TWICE ->
+                "The take-up of " + say(layout().job().tooling().bender().takeUp()) + " was deducted twice.";
+            case SHRINK_OMITTED -> "The shrink of " + say(layout().shrink()) + " was not added.";
+            case SHRINK_TWICE -> "The shrink of " + say(layout().shrink()) + " was added twice.";
+            case SHRINK_SUBTRACTED -> "The shrink of " + say(layout().shrink()) + " was taken off instead of added.";
+            case SHRINK_NEEDLESS ->
+                "The shrink of " + say(layout().shrink())
+                        + " was added; a distance to the near side of the bends needs none.";
+            case WRONG_MULTIPLIER ->
+                "The marks are spaced as for " + amount(cause) + ", not for "
+                        + mark(1).angle().text() + ".";
+            case MULTIPLIER_OMITTED -> "The marks are as far apart as the rise itself: nothing was multiplied.";
+            case INSERTION_OMITTED -> "The " + amount(cause) + " that go into the fitting were left out.";
+            case CLEARANCE_OMITTED -> "The marks are those of the bare obstacle, without the clearance.";
+            case EDGE_FOR_CENTRE ->
+                "The distance was measured " + amount(cause)
+                        + " off: to the obstacle's edge for its middle, or the other way round.";
+            case BURNED_INCH ->
+                "All rings stand " + amount(cause) + (isNegative(cause) ? " short" : " too far")
+                        + ": the tape was started at its 1 in line.";
+            case MISREAD_FRACTION ->
+                "Ring " + bend(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
+                        + "; a fraction was misread.";
+            case WRONG_ANGLE_LINE -> wrongLine(cause);
+            case ANGLE_OFF -> "Bend " + bend(cause) + " is " + overOrUnder(cause) + " by " + amount(cause) + ".";
+            case ANGLE_BIAS ->
+                "All bends are " + overOrUnder(cause) + " by about " + amount(cause) + ": springback, or a habit.";
+            case HOOK_REVERSED -> hookReversed(cause);
+            case WRONG_REFERENCE ->
+                madeWhere(cause) + " with " + cause.detail() + " instead of "
+                        + (cause.bend().isEmpty() && mixed()
+                                ? "its own mark"
+                                : "the "
+                                        + BendHypotheses.word(
+                                                mark(cause.bend().orElse(1)).reference()))
+                        + ".";
+            case MARK_SLIPPED ->
+                "Bend " + bend(cause) + " was made " + amount(cause) + " beside its ring, towards the "
+                        + (isNegative(cause) ? "datum" : "far") + " end.";
+            case DOG_LEG -> "The bends do not lie in one plane: a dog leg of " + amount(cause) + ".";
+            case WRONG_TURN ->
+                cause.detail().isEmpty()
+                        ? "The offset was rolled " + amount(cause) + (isNegative(cause) ? " too little." : " too far.")
+                        : "The offset was rolled to the other side of 45°: " + cause.detail() + ".";
+            case READING_DOUBTFUL -> "The reading of " + doubtful(cause) + " does not fit the others: read it again.";
+        };
+    }
+
+    private Layout layout() {
+        return diagnosis.seen().layout();
+    }
+
+    private Mark mark(int number) {
+        return layout().marks().get(number - 1);
+    }
+
+    private boolean mixed() {
+        return layout().marks().stream().map(Mark::reference).distinct().count() > 1;
+    }
+
+    private String say(Quantity quantity) {
+        return switch (quantity) {
+            case Length length -> length.inWords(unit);
+            case Angle angle -> angle.text();
+        };
+    }
+
+    private String amount(Cause cause) {
+        return cause.amount()
+                .map(amount -> amount.withCount(Math.abs(amount.count())))
+                .map(this::say)
+                .orElse("");
+    }
+
+    private static boolean isNegative(Cause cause) {
+        return cause.amount().map(amount -> amount.count() < 0).orElse(false);
+    }
+
+    private static int bend(Cause cause) {
+        return cause.bend().orElse(1);
+    }
+
+    private static String overOrUnder(Cause cause) {
+        return isNegative(cause) ? "under-bent" : "over-bent";
+    }
+
+    private String madeWhere(Cause cause) {
+        return cause.bend().isPresent() ? "Bend " + bend(cause) + " was made" : "All bends were made";
+    }
+
+    private String wrongLine(Cause cause) {
+        return cause.bend().isPresent()
+                ? "Bend " + bend(cause) + " was taken to the " + amount(cause) + " line instead of "
+                        + mark(bend(cause)).angle().text() + "."
+                : "The bends were taken to the " + amount(cause) + " line instead of "
+                        + mark(1).angle().text() + ".";
+    }
+
+    private String hookReversed(Cause cause) {
+        if (cause.bend().isEmpty()) {
+            return "All bends were made with the hook to the wrong side.";
+        }
+        String to = mark(bend(cause)).hookTowards() == HookSide.DATUM ? "far" : "datum";
+        return "Bend " + bend(cause) + " was made with the hook towards the " + to + " end, the wrong side.";
+    }
+
+    private static String doubtful(Cause cause) {
+        return FeatureId.withId(cause.detail()).map(FeatureId::words).orElse(cause.detail());
+    }
+
+    /**
+     * What speaks for an explanation: the reading that it explains best, with what was planned and what the simulation of
+     * the explanation gives, and how many readings fit.
+     */
+    public String evidence(Explanation explanation) {
+        if (explanation.predicted().isEmpty()) {
+            return "No hypothesis comes near: measure again, and look for two things at once.";
+        }
+        long fit = explanation.predicted().entrySet().stream()
+                .filter(each -> Math.abs(off(each.getKey(), each.getValue())) <= NOISE)
+                .count();
+        String fits = fit + " of " + explanation.predicted().size() + " readings fit";
+        Optional<FeatureId> best = explained(explanation);
+        if (best.isEmpty()) {
+            return fits + " what was planned.";
+        }
+        FeatureId feature = best.get();
+        return upper(feature.words()) + " reads " + say(reading(feature)) + " where " + say(planned(feature))
+                + " was to be expected; the simulation of this gives "
+                + say(quantity(feature, explanation.predicted().getOrDefault(feature, 0.0))) + ", and " + fits + " it.";
+    }
+
+    /** The evidence of a cause: that of the likeliest explanation that it is a part of. */
+    public String evidence(Cause cause) {
+        return diagnosis.explanations().stream()
+                .filter(each -> each.causes().stream().anyMatch(part -> part.isSameAs(cause)))
+                .findFirst()
+                .map(this::evidence)
+                .orElse("");
+    }
+
+    /** The reading that lies furthest from the plan and close to what is explained; none if all lie near the plan. */
+    private Optional<FeatureId> explained(Explanation explanation) {
+        return explanation.predicted().keySet().stream()
+                .filter(feature -> Math.abs(off(feature, inUnits(planned(feature)))) > NOISE)
+                .max((one, other) -> Double.compare(gain(explanation, one), gain(explanation, other)));
+    }
+
+    private double gain(Explanation explanation, FeatureId feature) {
+        return Math.abs(off(feature, inUnits(planned(feature))))
+                - Math.abs(off(feature, explanation.predicted().getOrDefault(feature, 0.0)));
+    }
+
+    /** Reading less a value, in standard deviations. */
+    private double off(FeatureId feature, double value) {
+        double sigma = feature.kind() == FeatureId.Kind.LENGTH
+                ? diagnosis.seen().sigmaLength().inches()
+                : diagnosis.seen().sigmaAngle().degrees();
+        return (inUnits(reading(feature)) - value) / sigma;
+    }
+
+    private static double inUnits(Quantity quantity) {
+        return Scene.inUnits(quantity);
+    }
+
+    private Quantity reading(FeatureId feature) {
+        Map<FeatureId, Quantity> readings = diagnosis.seen().readings();
+        Quantity reading = readings.get(feature);
+        return reading == null ? planned(feature) : reading;
+    }
+
+    private Quantity planned(FeatureId feature) {
+        return layout().features().stream()
+                .filter(each -> each.id() == feature)
+                .findFirst()
+                .map(PlannedFeature::predicted)
+                .orElseGet(() -> quantity(feature, 0));
+    }
+
+    private static Quantity quantity(FeatureId feature, double value) {
+        return feature.kind() == FeatureId.Kind.LENGTH ? Length.ofInches(value) : Angle.ofDegrees(value);
+    }
+
+    private static String upper(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    /** What another reading would decide: {@code Measure angle 2: 33.5° if …, 30° if …}; nothing if none would. */
+    public Optional<String> further() {
+        return diagnosis.further().map(further -> {
+            List<FurtherReading.Expected> expected = further.expected();
+            StringBuilder said =
+                    new StringBuilder("Measure " + further.feature().words() + ":");
+            for (int i = 0; i < expected.size(); i++) {
+                said.append(i == 0 ? " " : ", ")
+                        .append(say(expected.get(i).value()))
+                        .append(" speaks for “")
+                        .append(title(expected.get(i).cause()))
+                        .append("”");
+            }
+            return said.append(".").toString();
+        });
+    }
+
+    /** A cause as a heading, with its bend: {@code Bend 2 over-bent}. */
+    public String title(Cause cause) {
+        return switch (cause.id()) {
+            case ANGLE_OFF -> "Bend " + bend(cause) + " " + overOrUnder(cause);
+            case ANGLE_BIAS -> "All bends " + overOrUnder(cause);
+            case MISREAD_FRACTION -> "Mark " + bend(cause) + " misread";
+            case MARK_SLIPPED -> "Bend " + bend(cause) + " beside its ring";
+            case HOOK_REVERSED, WRONG_REFERENCE, WRONG_ANGLE_LINE ->
+                cause.id().title() + (cause.bend().isPresent() ? ", bend " + bend(cause) : "");
+            default -> cause.id().title();
+        };
+    }
+}

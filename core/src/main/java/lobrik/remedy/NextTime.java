@@ -1,0 +1,163 @@
+package lobrik.remedy;
+
+import java.util.List;
+import java.util.Optional;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
+import lobrik.bend.BendKind;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.OffsetLayout;
+import lobrik.bend.Placement;
+import lobrik.bend.Stub90;
+import lobrik.cause.CauseId;
+import lobrik.fault.Refused;
+import lobrik.layout.Job;
+import lobrik.layout.Layout;
+import lobrik.layout.Review;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+
+/**
+ * What to do differently next time, and a piece to try it on.
+ *
+ * @param sentence to the trainee
+ * @param exercise laid out for the same bender; its figures are not those of the piece at hand
+ */
+public record NextTime(String sentence, Layout exercise) {
+
+    private static final Angle STEEPEST_PRACTICE = Angle.ofDegrees(45);
+    private static final Angle USUAL_PRACTICE = Angle.ofDegrees(30);
+    private static final List<Double> STEPS = List.of(1.0, 2.0, -1.0, 3.0);
+
+    /** What follows from a cause; empty where nothing is to be learnt from it. */
+    public static Optional<NextTime> of(CauseId cause, Layout layout) {
+        String sentence = sentence(cause);
+        return sentence.isEmpty()
+                ? Optional.empty()
+                : exercise(cause, layout).map(exercise -> new NextTime(sentence, exercise));
+    }
+
+    private static String sentence(CauseId cause) {
+        return switch (cause) {
+            case NONE, UNCLEAR, READING_DOUBTFUL -> "";
+            case TAKEUP_OMITTED -> "Say it before you ring: leg less take-up is the mark.";
+            case TAKEUP_WRONG_SIZE -> "Read the take-up off the shoe in your hand, not from memory.";
+            case TAKEUP_TWICE -> "Write the mark down once it is worked out, so that nothing is deducted twice.";
+            case SHRINK_OMITTED -> "Ask first which side the distance is measured to: to the far side, add the shrink.";
+            case SHRINK_TWICE -> "Tick the shrink off on the sheet once it is added.";
+            case SHRINK_SUBTRACTED -> "The conduit gets shorter when it is bent, so the mark goes further out: add.";
+            case SHRINK_NEEDLESS -> "From an edge the near mark stands where it is measured: no shrink.";
+            case WRONG_MULTIPLIER -> "Put a finger on the angle's line of the card before you take its multiplier.";
+            case MULTIPLIER_OMITTED -> "The marks are never as close as the rise: rise times multiplier.";
+            case INSERTION_OMITTED -> "Add what goes into the fitting before anything else.";
+            case CLEARANCE_OMITTED -> "Height and clearance first, as one figure; then work with that one.";
+            case EDGE_FOR_CENTRE -> "Point at what the distance runs to, edge or middle, before you hook the tape.";
+            case BURNED_INCH -> "If you start at the 1 in line, take it off again; better, hook the tape.";
+            case MISREAD_FRACTION -> "Read each ring once more with the tape laid anew.";
+            case WRONG_ANGLE_LINE -> "Name the line before you pull, and stop to look when you are close.";
+            case ANGLE_OFF -> "Check each bend with the level before you go on to the next.";
+            case ANGLE_BIAS -> "Bend one test angle, see how far it springs back, and allow for just that.";
+            case HOOK_REVERSED -> "Before each bend say where the hook looks: the sheet tells you for every ring.";
+            case WRONG_REFERENCE -> "Put a finger on the arrow, star or notch that the sheet names, then pull.";
+            case MARK_SLIPPED ->
+                "Hold the conduit hard in the hook and look at the ring once more when the foot is on.";
+            case DOG_LEG -> "Sight along the conduit before the second bend: the first must stand straight up.";
+            case WRONG_TURN -> "Mark the turn on the end of the conduit before you roll it.";
+        };
+    }
+
+    private static Optional<Layout> exercise(CauseId cause, Layout layout) {
+        Optional<Bend> simpler = switch (cause) {
+            case ANGLE_OFF, ANGLE_BIAS, WRONG_ANGLE_LINE -> Optional.of(oneBend(layout));
+            case HOOK_REVERSED, WRONG_REFERENCE, MARK_SLIPPED, DOG_LEG -> Optional.of(twoBends(layout));
+            default -> Optional.empty();
+        };
+        return simpler.flatMap(bend -> laidOut(layout.job().with(bend))).or(() -> varied(layout));
+    }
+
+    /** One angle by itself: a stub for ninety degrees, else a kick. */
+    private static Bend oneBend(Layout layout) {
+        Angle angle = layout.marks().getFirst().angle();
+        Length takeUp = layout.job().tooling().bender().takeUp();
+        return angle.equals(Angle.RIGHT)
+                ? new Stub90(whole(takeUp.times(2)), Optional.of(whole(takeUp.times(3))), Placement.ARROW)
+                : new Kick(Length.ofInches(8), angle, whole(takeUp.times(4)), OffsetLayout.FROM_EDGE);
+    }
+
+    /** Two bends and nothing else: a U for ninety degrees, else an offset. */
+    private static Bend twoBends(Layout layout) {
+        Angle angle = layout.marks().getFirst().angle();
+        Length takeUp = layout.job().tooling().bender().takeUp();
+        if (angle.equals(Angle.RIGHT)) {
+            return new BackToBack90(whole(takeUp.times(2)), whole(takeUp.times(5)), whole(takeUp.times(2)));
+        }
+        Angle gentle = angle.isMoreThan(STEEPEST_PRACTICE) ? USUAL_PRACTICE : angle;
+        return new Offset(
+                Length.ofInches(6),
+                Length.ZERO,
+                gentle,
+                whole(takeUp.times(5)),
+                OffsetLayout.BEFORE_OBSTACLE,
+                Optional.of(whole(takeUp.times(9))));
+    }
+
+    private static Length whole(Length length) {
+        return Length.ofInches(Math.rint(length.inches()));
+    }
+
+    /** The same bend in other sizes: the first change of its sizes by whole inches that gives nothing new to warn of. */
+    private static Optional<Layout> varied(Layout layout) {
+        Bend bend = layout.job().bend();
+        for (double step : STEPS) {
+            try {
+                Bend other = bend;
+                for (Input input : Input.of(bend)) {
+                    other = changed(other, input.id(), step);
+                }
+                Optional<Layout> laid = laidOut(layout.job().with(other));
+                if (laid.isPresent()) {
+                    return laid;
+                }
+            } catch (Refused outOfRange) {
+                // The next one.
+            }
+        }
+        return Optional.empty();
+    }
+
+    private static Bend changed(Bend bend, InputId id, double step) {
+        return Input.of(bend).stream()
+                .filter(input -> input.id() == id)
+                .findFirst()
+                .map(input -> input.with().apply(stepped(bend, input, step)))
+                .orElse(bend);
+    }
+
+    /** Angles and clearances stay; the overall length grows with what it has to hold. */
+    private static Quantity stepped(Bend bend, Input input, double step) {
+        if (!(input.current() instanceof Length length)) {
+            return input.current();
+        }
+        double by = switch (input.id()) {
+            case CLEARANCE, EDGE_CLEARANCE -> 0;
+            case DISTANCE, CENTRE, LEG, FIRST_LEG, BETWEEN -> 2 * Math.abs(step);
+            case OVERALL -> 4 * Math.abs(step);
+            case RISE -> bend.kind() == BendKind.BOX_OFFSET ? step / 8 : step;
+            default -> step;
+        };
+        return length.plus(Length.ofInches(by));
+    }
+
+    private static Optional<Layout> laidOut(Job job) {
+        try {
+            Layout layout = Layout.of(job);
+            return Review.concerns(layout, Optional.empty()).isEmpty() ? Optional.of(layout) : Optional.empty();
+        } catch (Refused impossible) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,114 @@
+package lobrik.server.shed;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.stream.Stream;
+import lobrik.server.account.SignedIn;
+import lobrik.server.calc.ScoreRequest.SchemeName;
+import lobrik.server.platform.InputError;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RestController;
+
+/** What pieces are judged by. */
+@RestController
+@Tag(name = "judging")
+class JudgingPresetResource {
+
+    /** A set of the centre's own. */
+    record OwnPreset(UUID id, ToleranceFigures figures) {}
+
+    /** All sets: the usual ones cannot be changed, the own ones can. */
+    record Presets(List<ToleranceFigures> usual, List<OwnPreset> own) {}
+
+    /** A set to keep. */
+    record PresetToKeep(
+            @Nullable String preset,
+            @Nullable Double lengthIn,
+            @Nullable Double angleDeg,
+            @Nullable Double dogLegDeg,
+            @Nullable Double passMark,
+            @Nullable SchemeName scheme,
+            @Nullable Map<String, Double> weights,
+            @Nullable Map<String, Boolean> critical,
+            @Nullable Map<String, RuleFigures> workmanship) {
+
+        ToleranceFigures figures() {
+            requireAll();
+            return new ToleranceFigures(
+                    Objects.requireNonNull(preset),
+                    Objects.requireNonNull(lengthIn),
+                    Objects.requireNonNull(angleDeg),
+                    Objects.requireNonNull(dogLegDeg),
+                    Objects.requireNonNull(passMark),
+                    workmanship == null ? ToleranceFigures.usualWorkmanship("site") : workmanship,
+                    scheme == null ? SchemeName.GRADED : scheme,
+                    weights == null ? Map.of() : weights,
+                    critical == null ? Map.of() : critical);
+        }
+
+        private void requireAll() {
+            List<InputError> missing = Stream.of(
+                            missing("/preset", preset),
+                            missing("/lengthIn", lengthIn),
+                            missing("/angleDeg", angleDeg),
+                            missing("/dogLegDeg", dogLegDeg),
+                            missing("/passMark", passMark))
+                    .flatMap(List::stream)
+                    .toList();
+            if (!missing.isEmpty()) {
+                throw TurnedDown.badInputs(missing);
+            }
+        }
+
+        private static List<InputError> missing(String pointer, @Nullable Object value) {
+            return value == null ? List.of(new InputError(pointer, "missing", "this is missing")) : List.of();
+        }
+    }
+
+    private final JudgingPresets presets;
+
+    JudgingPresetResource(JudgingPresets presets) {
+        this.presets = presets;
+    }
+
+    @Operation(summary = "The sets of tolerances: the usual ones and the centre's own")
+    @GetMapping("/api/judging-presets")
+    Presets presets(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        List<OwnPreset> own = presets.own(who).stream()
+                .map(preset -> new OwnPreset(preset.id(), preset.figures()))
+                .toList();
+        List<ToleranceFigures> all = presets.all(who);
+        return new Presets(all.subList(0, all.size() - own.size()), own);
+    }
+
+    @Operation(
+            summary = "Keep a set of the centre's own under an id made by the client",
+            description = "What was set or measured by it before keeps the figures that it had then.")
+    @PutMapping("/api/judging-presets/{id}")
+    Presets keep(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody PresetToKeep preset) {
+        presets.keep(who, id, preset.figures());
+        return presets(who);
+    }
+
+    @Operation(summary = "Offer a set no longer")
+    @DeleteMapping("/api/judging-presets/{id}")
+    Presets putAway(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        presets.putAway(who, id);
+        return presets(who);
+    }
+}
