@@ -11,9 +11,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Cohorts;
@@ -26,6 +28,8 @@ import lobrik.server.giving.Givings;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -36,6 +40,26 @@ public class Attempts {
 
     /** An attempt with its exercise, all that was written down of it, and what the core says. */
     public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdict verdict) {
+
+        /** What it would have been under other tolerances. */
+        public Verdict under(Tolerances other) {
+            return Verdict.of(verdict.question(), other, attempt.readings().toCore(), ledger.said());
+        }
+
+        /** The trainee's own figures for the marks, by number; empty where they are not known. */
+        public Map<Integer, Length> own() {
+            return ledger.said().ownFigures();
+        }
+
+        /** The points that were found faulty. */
+        public Set<InspectionPoint> faulty() {
+            return ledger.said().faulty();
+        }
+
+        /** How often a bend went back into the shoe. */
+        public int rebent() {
+            return ledger.rework().size();
+        }
 
         /** Whether it is verified and locked. */
         public boolean isSealed() {

@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
@@ -124,7 +125,10 @@ record Ledger(
                 faulty.add(point);
             }
         }
-        return new Said(values, omitted, disputed, faulty, disputedFinding, ownFigures());
+        boolean lookedOver = Stream.of(InspectionPoint.values())
+                .flatMap(point -> findings(point).stream())
+                .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
+        return new Said(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures(), rework().size());
     }
 
     private Map<Integer, Length> ownFigures() {
@@ -147,13 +151,17 @@ record Ledger(
      *
      * @param disputed features that two people read differently
      * @param faulty points that were found faulty
+     * @param lookedOver whether anybody looked at anything
      * @param ownFigures the trainee's own figures, by number of the mark
+     * @param rebent how often a bend went back into the shoe
      */
     record Said(
             Map<FeatureId, Quantity> values,
             Set<FeatureId> omitted,
             Set<FeatureId> disputed,
             Set<InspectionPoint> faulty,
+            boolean lookedOver,
             boolean disputedFinding,
-            Map<Integer, Length> ownFigures) {}
+            Map<Integer, Length> ownFigures,
+            int rebent) {}
 }

@@ -16,6 +16,7 @@ import lobrik.shape.FeatureId;
 import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
 import lobrik.verdict.Judged;
+import lobrik.verdict.Marksheet;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Score;
 import lobrik.verdict.Tolerances;
@@ -26,7 +27,7 @@ import lobrik.verdict.Workmanship;
  *
  * @param features all that is read on this piece, in the order in which hands go
  * @param workmanship what the faults that were found cost
- * @param score once every feature has a reading or the word that it was not measured, and nothing is disputed
+ * @param marksheet once every feature has a reading or the word that it was not measured, and nothing is disputed
  * @param arithmetic the trainee's own figures for the marks, scored apart
  */
 public record Verdict(
@@ -34,7 +35,7 @@ public record Verdict(
         Map<FeatureId, Quantity> readings,
         List<MeasuredFeature> features,
         Workmanship.Found workmanship,
-        Optional<Score> score,
+        Optional<Marksheet> marksheet,
         Optional<Score> arithmetic) {
 
     /** How far a feature is. */
@@ -78,13 +79,20 @@ public record Verdict(
                     reading.map(r -> r.judged(tolerances.judging().scheme()))));
         }
         Workmanship.Found found = tolerances.workmanship().found(said.faulty());
+        List<Reading> figures = figures(question, tolerances, said.ownFigures());
+        Optional<Marksheet> marksheet = isComplete(features, said) && !taken.isEmpty()
+                ? Optional.of(Marksheet.of(
+                        taken, figures, tolerances, said.lookedOver() ? Optional.of(said.faulty()) : Optional.empty()))
+                : Optional.empty();
         return new Verdict(
                 question,
                 Map.copyOf(said.values()),
                 List.copyOf(features),
                 found,
-                score(features, taken, tolerances, found, said.disputedFinding()),
-                arithmetic(question, tolerances, said.ownFigures()));
+                marksheet,
+                figures.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(Score.of(figures, tolerances.judging().scheme(), tolerances.passMark(), 0)));
     }
 
     private static State state(FeatureId id, Ledger.Said said) {
@@ -97,24 +105,12 @@ public record Verdict(
         return said.omitted().contains(id) ? State.OMITTED : State.OPEN;
     }
 
-    private static Optional<Score> score(
-            List<MeasuredFeature> features,
-            List<Reading> taken,
-            Tolerances tolerances,
-            Workmanship.Found found,
-            boolean disputedFinding) {
+    private static boolean isComplete(List<MeasuredFeature> features, Ledger.Said said) {
         Set<State> done = Set.of(State.READ, State.OMITTED);
-        boolean complete = features.stream().allMatch(feature -> done.contains(feature.state()));
-        if (!complete || taken.isEmpty() || disputedFinding) {
-            return Optional.empty();
-        }
-        Score score = Score.of(taken, tolerances.judging().scheme(), tolerances.passMark(), found);
-        boolean criticalOmitted =
-                features.stream().anyMatch(feature -> feature.critical() && feature.state() == State.OMITTED);
-        return Optional.of(criticalOmitted ? score.withoutPass() : score);
+        return features.stream().allMatch(feature -> done.contains(feature.state())) && !said.disputedFinding();
     }
 
-    private static Optional<Score> arithmetic(Question question, Tolerances tolerances, Map<Integer, Length> own) {
+    private static List<Reading> figures(Question question, Tolerances tolerances, Map<Integer, Length> own) {
         BendKind kind = question.layout().job().bend().kind();
         List<Reading> figures = new ArrayList<>();
         for (Mark mark : question.layout().marks()) {
@@ -123,13 +119,18 @@ public record Verdict(
                 figures.add(Reading.of(kind, FeatureId.mark(mark.number()), mark.position(), figure, tolerances));
             }
         }
-        return figures.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Score.of(figures, tolerances.judging().scheme(), tolerances.passMark(), 0));
+        return List.copyOf(figures);
+    }
+
+    /** The score once every feature is settled; not passed where something critical was not measured. */
+    public Optional<Score> score() {
+        boolean criticalOmitted =
+                features.stream().anyMatch(feature -> feature.critical() && feature.state() == State.OMITTED);
+        return marksheet.map(Marksheet::score).map(score -> criticalOmitted ? score.withoutPass() : score);
     }
 
     public boolean isComplete() {
-        return score.isPresent();
+        return marksheet.isPresent();
     }
 
     /** Whether two people read a feature differently, and nobody has decided yet. */

@@ -1,0 +1,85 @@
+package lobrik.remedy;
+
+import java.util.List;
+import java.util.stream.Collectors;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.Judged;
+
+/**
+ * Advice in words.
+ *
+ * @param unit that lengths are said in
+ */
+public record AdviceWords(Advice advice, LengthUnit unit) {
+
+    /** What becomes of the piece, in a sentence. */
+    public String outcome() {
+        return switch (advice.outcome()) {
+            case LEAVE -> "Leave it as it is: every dimension is within its tolerance.";
+            case REWORK -> "It can be saved: this brings every dimension into its tolerance.";
+            case ACCEPT ->
+                (advice.steps().isEmpty() ? "Leave it as it is: " : "Do this and leave it at that: ")
+                        + names(advice.outside()) + " cannot be brought in, but fails no piece.";
+            case SCRAP -> "Scrap: " + reason();
+        };
+    }
+
+    private String reason() {
+        return switch (advice.reason().orElse(Advice.Scrap.OUT_OF_REACH)) {
+            case KINKED -> "a kink cannot be bent out again.";
+            case REBENT_TOO_OFTEN -> "it was bent again as often as the conduit can stand.";
+            case OUT_OF_REACH -> outOfReach();
+        };
+    }
+
+    private String outOfReach() {
+        String amounts = advice.predicted().stream()
+                .filter(each -> each.then().band() == Judged.Band.OUTSIDE)
+                .map(this::amount)
+                .collect(Collectors.joining(", "));
+        return "no bending, turning or cutting brings in " + names(advice.outside()) + ". At best: " + amounts + ".";
+    }
+
+    private String amount(Advice.Predicted each) {
+        return each.feature().words() + " " + size(each.then().deviation())
+                + (each.then().deviation().count() < 0 ? " under" : " over");
+    }
+
+    private String size(Quantity deviation) {
+        return switch (deviation) {
+            case Length length -> length.abs().inWords(unit);
+            case Angle angle -> Angle.ofDegrees(Math.abs(angle.degrees())).text();
+        };
+    }
+
+    private static String names(List<FeatureId> features) {
+        List<String> words = features.stream().map(FeatureId::words).toList();
+        int last = words.size() - 1;
+        return last < 1
+                ? String.join("", words)
+                : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
+    }
+
+    /** What to do, in a sentence. */
+    public String step(Step step) {
+        return switch (step) {
+            case Step.Rebend rebend
+            when rebend.by().count() > 0 ->
+                "Close bend " + rebend.bend() + " by " + rebend.by().text()
+                        + ": back in the shoe, on its ring, as before.";
+            case Step.Rebend rebend ->
+                "Ease bend " + rebend.bend() + " open by "
+                        + Angle.ZERO.minus(rebend.by()).text() + ", lifting, never flattening it.";
+            case Step.Untwist untwist ->
+                "Turn the leg beyond bend " + (untwist.bend() - 1) + " back by "
+                        + untwist.by().text() + " until the piece lies flat.";
+            case Step.Trim trim ->
+                "Cut " + trim.by().inWords(unit) + " off the " + (trim.end() == Step.End.DATUM ? "datum" : "far")
+                        + " end, square, and ream it.";
+        };
+    }
+}

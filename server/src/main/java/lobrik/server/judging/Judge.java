@@ -1,0 +1,210 @@
+package lobrik.server.judging;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import lobrik.cause.Budget;
+import lobrik.cause.Case;
+import lobrik.cause.Cause;
+import lobrik.cause.Diagnosis;
+import lobrik.cause.Priors;
+import lobrik.layout.Layout;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.remedy.Advice;
+import lobrik.remedy.AdviceWords;
+import lobrik.remedy.NextTime;
+import lobrik.remedy.Rebending;
+import lobrik.remedy.Step;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Verdict;
+import lobrik.server.calc.BendWriting;
+import lobrik.server.calc.DiagnoseAnswer;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.PieceShape;
+import lobrik.server.judging.Judgement.AdviceView;
+import lobrik.server.judging.Judgement.BudgetView;
+import lobrik.server.judging.Judgement.ExpectedView;
+import lobrik.server.judging.Judgement.NextTimeView;
+import lobrik.server.judging.Judgement.OutcomeName;
+import lobrik.server.judging.Judgement.PartView;
+import lobrik.server.judging.Judgement.StageName;
+import lobrik.server.judging.Judgement.StepView;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
+import lobrik.server.shed.ToleranceFigures;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Surround;
+import lobrik.verdict.AsMarked;
+import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Judged;
+import lobrik.verdict.Workmanship;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Asks the core for all that a verdict says of one attempt.
+ *
+ * @param unit that sentences say lengths in
+ */
+record Judge(Measured measured, LengthUnit unit) {
+
+    Judgement judgement() {
+        Optional<Case> seen = seen();
+        Optional<Diagnosis> diagnosis = seen.map(Diagnosis::of);
+        return new Judgement(
+                marksheet(),
+                diagnosis.map(found -> DiagnoseAnswer.of(found, unit)).orElse(null),
+                seen.map(Budget::of).orElse(List.of()).stream()
+                        .map(Judge::budget)
+                        .toList(),
+                advice().map(this::view).orElse(null),
+                diagnosis
+                        .flatMap(Diagnosis::clear)
+                        .filter(_ -> !allInside())
+                        .flatMap(cause -> NextTime.of(cause.id(), layout()))
+                        .map(this::view)
+                        .orElse(null),
+                AsMarked.of(layout(), verdict().readings()).map(PieceShape::of).orElse(null));
+    }
+
+    /** Whether every reading is within its tolerance: then nothing has to be learnt from a cause. */
+    private boolean allInside() {
+        return verdict().features().stream()
+                .flatMap(feature -> feature.judged().stream())
+                .noneMatch(judged -> judged.band() == Judged.Band.OUTSIDE);
+    }
+
+    /** The clear cause, if there is one. */
+    Optional<Cause> clearCause() {
+        return seen().map(Diagnosis::of).flatMap(Diagnosis::clear);
+    }
+
+    @Nullable
+    MarksheetView marksheet() {
+        return marksheet(verdict(), measured.attempt().tolerances());
+    }
+
+    /** What a verdict by some tolerances comes to; null while it is not complete. */
+    @Nullable
+    MarksheetView marksheet(Verdict by, ToleranceFigures tolerances) {
+        return MarksheetView.of(by, tolerances, failing(by, tolerances.toCore().workmanship()));
+    }
+
+    /** What fails the piece by a verdict, by id. */
+    private List<String> failing(Verdict by, Workmanship workmanship) {
+        List<String> features = by.features().stream()
+                .filter(feature -> feature.critical()
+                        && feature.judged()
+                                .map(judged -> judged.band() == Judged.Band.OUTSIDE)
+                                .orElse(feature.state() == Verdict.State.OMITTED))
+                .map(feature -> feature.id().id())
+                .toList();
+        List<String> points = measured.faulty().stream()
+                .filter(point -> workmanship.found(Set.of(point)).critical())
+                .map(InspectionPoint::id)
+                .toList();
+        return Stream.concat(features.stream(), points.stream()).toList();
+    }
+
+    private Verdict verdict() {
+        return measured.verdict();
+    }
+
+    private Layout layout() {
+        return verdict().question().layout();
+    }
+
+    private Optional<Case> seen() {
+        if (verdict().readings().isEmpty()) {
+            return Optional.empty();
+        }
+        LayoutRequest.PlaceInput place = measured.exercise().definition().place();
+        Length insertion = place == null || place.insertionIn() == null
+                ? Surround.USUAL_INSERTION
+                : Length.ofInches(place.insertionIn());
+        return Optional.of(new Case(
+                layout(),
+                verdict().readings(),
+                measured.own(),
+                Case.USUAL_SIGMA_LENGTH,
+                Case.USUAL_SIGMA_ANGLE,
+                insertion,
+                Priors.USUAL));
+    }
+
+    private static BudgetView budget(Budget budget) {
+        return new BudgetView(
+                budget.feature().id(),
+                Unit.of(budget.feature()),
+                Numbers.of(budget.deviation()),
+                budget.parts().stream()
+                        .map(part -> new PartView(
+                                StageName.valueOf(part.stage().name()), Numbers.of(part.change()), part.known()))
+                        .toList());
+    }
+
+    private Optional<Advice> advice() {
+        return Advice.of(new Advice.Piecework(
+                layout(),
+                verdict().readings(),
+                measured.attempt().tolerances().toCore(),
+                measured.faulty(),
+                measured.rebent(),
+                Rebending.USUAL));
+    }
+
+    private AdviceView view(Advice advice) {
+        AdviceWords words = new AdviceWords(advice, unit);
+        return new AdviceView(
+                OutcomeName.valueOf(advice.outcome().name()),
+                words.outcome(),
+                advice.steps().stream().map(step -> step(step, words)).toList(),
+                advice.predicted().stream().map(Judge::expected).toList());
+    }
+
+    private static StepView step(Step step, AdviceWords words) {
+        return switch (step) {
+            case Step.Rebend rebend -> new StepView(words.step(step), rebend.bend(), degrees(rebend.by()), null);
+            case Step.Untwist untwist -> new StepView(words.step(step), untwist.bend(), degrees(untwist.by()), null);
+            case Step.Trim trim ->
+                new StepView(words.step(step), null, null, trim.by().inches());
+        };
+    }
+
+    private static double degrees(Angle angle) {
+        return angle.degrees();
+    }
+
+    private static ExpectedView expected(Advice.Predicted each) {
+        FeatureId feature = each.feature();
+        Quantity now = each.target()
+                .withCount(each.target().count() + each.now().deviation().count());
+        return new ExpectedView(
+                feature.id(),
+                Unit.of(feature),
+                Numbers.of(each.target()),
+                Numbers.of(now),
+                Numbers.of(each.after()),
+                each.now().band() != Judged.Band.OUTSIDE,
+                each.then().band() != Judged.Band.OUTSIDE);
+    }
+
+    private NextTimeView view(NextTime next) {
+        LayoutRequest asked = measured.exercise().definition();
+        LayoutRequest definition = new LayoutRequest(
+                asked.method(),
+                asked.tapeDivisionIn(),
+                asked.conduit(),
+                asked.bender(),
+                BendWriting.of(next.exercise().job().bend()),
+                asked.multipliers(),
+                asked.limits(),
+                null,
+                null);
+        return new NextTimeView(
+                next.sentence(), next.exercise().job().bend().kind().id(), definition);
+    }
+}

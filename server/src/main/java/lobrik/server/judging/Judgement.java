@@ -1,0 +1,94 @@
+package lobrik.server.judging;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import lobrik.server.calc.DiagnoseAnswer;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.calc.PieceShape;
+import lobrik.server.platform.Unit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The verdict on a piece.
+ *
+ * @param marksheet once everything is read or known not to have been
+ * @param diagnosis why; once anything was read
+ * @param budgets where the deviation of each finished dimension came from
+ * @param advice what to do with this piece
+ * @param nextTime what to do differently next time, where a cause is clear
+ * @param marked the shape that the rings alone would have given
+ */
+record Judgement(
+        @Nullable MarksheetView marksheet,
+        @Nullable DiagnoseAnswer diagnosis,
+        List<BudgetView> budgets,
+        @Nullable AdviceView advice,
+        @Nullable NextTimeView nextTime,
+        @Nullable PieceShape marked) {
+
+    /** When a deviation came in. */
+    enum StageName {
+        @JsonProperty("plan")
+        PLAN,
+        @JsonProperty("arithmetic")
+        ARITHMETIC,
+        @JsonProperty("rings")
+        RINGS,
+        @JsonProperty("angles")
+        ANGLES,
+        @JsonProperty("plane")
+        PLANE,
+        @JsonProperty("rest")
+        REST
+    }
+
+    /** The deviation of a dimension, in parts that add up to it; inches or degrees. */
+    record BudgetView(String feature, Unit unit, double deviation, List<PartView> parts) {}
+
+    /** What a stage adds; a stage of which nothing was read has its share in the next. */
+    record PartView(StageName stage, double change, boolean known) {}
+
+    /** What a piece comes to. */
+    enum OutcomeName {
+        @JsonProperty("leave")
+        LEAVE,
+        @JsonProperty("rework")
+        REWORK,
+        @JsonProperty("accept")
+        ACCEPT,
+        @JsonProperty("scrap")
+        SCRAP
+    }
+
+    /** What to do with the piece. */
+    record AdviceView(OutcomeName outcome, String words, List<StepView> steps, List<ExpectedView> expected) {}
+
+    /**
+     * One thing to do.
+     *
+     * @param bend that it is done to, from 1; null for cutting
+     * @param byDeg more is closing
+     */
+    record StepView(
+            String words,
+            @Nullable Integer bend,
+            @Nullable Double byDeg,
+            @Nullable Double cutIn) {}
+
+    /** A dimension as it is read and as it will be after the steps. */
+    record ExpectedView(
+            String feature,
+            Unit unit,
+            double target,
+            double now,
+            double after,
+            boolean insideNow,
+            boolean insideAfter) {}
+
+    /**
+     * A sentence to the trainee and a piece to try it on.
+     *
+     * @param kind of bend of that piece, by id
+     */
+    record NextTimeView(String sentence, String kind, LayoutRequest definition) {}
+}

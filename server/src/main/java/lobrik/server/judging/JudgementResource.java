@@ -1,0 +1,72 @@
+package lobrik.server.judging;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.account.Accounts;
+import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Attempts;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Verdict;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.shed.JudgingPresets;
+import lobrik.server.shed.ToleranceFigures;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The verdict on an attempt. */
+@RestController
+@Tag(name = "attempts")
+class JudgementResource {
+
+    private final Attempts attempts;
+    private final Accounts accounts;
+    private final JudgingPresets presets;
+
+    JudgementResource(Attempts attempts, Accounts accounts, JudgingPresets presets) {
+        this.attempts = attempts;
+        this.accounts = accounts;
+        this.presets = presets;
+    }
+
+    private Judge judge(SignedIn who, UUID id) {
+        return new Judge(attempts.get(who, id), accounts.unitOf(who));
+    }
+
+    @Operation(
+            summary = "How good a piece is, why, where its deviations came from and what to do about it",
+            description = "Also of a piece that is not measured to the end: as far as its readings go.")
+    @GetMapping("/api/attempts/{id}/judgement")
+    Judgement judgement(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return judge(who, id).judgement();
+    }
+
+    @Operation(
+            summary = "What it would have been under each set of tolerances that the centre judges by",
+            description = "A comparison only: the verdict itself stays as it was judged.")
+    @GetMapping("/api/attempts/{id}/comparison")
+    List<MarksheetView> comparison(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        Judge judge = judge(who, id);
+        Measured measured = judge.measured();
+        if (!measured.verdict().isComplete()) {
+            throw TurnedDown.conflict("not-complete", "the piece is not measured to the end yet, so it has no score");
+        }
+        return presets.all(who).stream()
+                .map(preset -> under(judge, measured, preset))
+                .toList();
+    }
+
+    private static MarksheetView under(Judge judge, Measured measured, ToleranceFigures preset) {
+        Verdict verdict = measured.under(preset.toCore());
+        MarksheetView view = judge.marksheet(verdict, preset);
+        if (view == null) {
+            throw new IllegalStateException("complete under one set of tolerances and not under another");
+        }
+        return view;
+    }
+}
