@@ -17,6 +17,7 @@ const Wall = lazy(() => import('./floor/Wall'));
 // With the drawings; the browser has them ready before somebody walks to a bench.
 const Measure = lazy(() => import('./measure/Measure'));
 const Verdict = lazy(() => import('./verdict/Verdict'));
+const Show = lazy(() => import('./verdict/Show'));
 const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
 const SetDesk = lazy(() => import('./set/SetDesk'));
 // Brings the chart library, which nobody on the floor needs to wait for.
@@ -42,6 +43,7 @@ const router = createBrowserRouter([
       { path: '/measure', element: later(<Measure />) },
       { path: '/measure/:attemptId', element: later(<Measure />) },
       { path: '/verdict/:attemptId', element: later(<Verdict />) },
+      { path: '/verdict/:attemptId/show', element: later(<Show />) },
       { path: '/wall', element: later(<Wall />) },
       { path: '/progress', element: later(<Progress />) },
       { path: '/progress/:traineeId', element: later(<Progress />) },

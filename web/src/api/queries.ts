@@ -224,6 +224,37 @@ export function useOpenAttempt() {
   });
 }
 
+/**
+ * How good a piece is, why, where its deviations came from and what to do about it.
+ *
+ * @param attempt as the server has it: a reading that still waits here is not judged yet
+ */
+export function useJudgement(attempt: Attempt) {
+  const { features, bench } = attempt;
+  const said = [
+    ...features.map(({ reading }) => reading?.id),
+    ...bench.points.map(({ finding }) => finding?.id),
+    bench.own?.id,
+    bench.rework.length,
+  ].join();
+  return useQuery<Schemas['Judgement'], Problem>({
+    queryKey: ['judgement', attempt.id, said],
+    queryFn: () => body(api.GET('/api/attempts/{id}/judgement', { params: { path: { id: attempt.id } } })),
+    // While the next one is worked out, the last one stands.
+    placeholderData: (last) => last,
+    staleTime: 60_000,
+  });
+}
+
+/** What a piece would have been under each set of tolerances. */
+export function useComparison(attemptId: string, wanted: boolean) {
+  return useQuery<Schemas['MarksheetView'][], Problem>({
+    queryKey: ['comparison', attemptId],
+    queryFn: () => body(api.GET('/api/attempts/{id}/comparison', { params: { path: { id: attemptId } } })),
+    enabled: wanted,
+  });
+}
+
 /** Verifies an attempt, opens it again, decides between readings: what needs an answer at once. */
 export function useDecide(attemptId: string) {
   const client = useQueryClient();

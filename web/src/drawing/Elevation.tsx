@@ -6,11 +6,12 @@ export function Elevation(props: ElevationProps) {
   if (props.kind !== 'stub90') {
     return <RunElevation {...props} />;
   }
-  const { plan, outsideDiameter, made, wanted, notes, exaggeration = 1, at, description } = props;
+  const { plan, outsideDiameter, made, marked, wanted, notes, exaggeration = 1, at, description } = props;
   return (
     <StubElevation
       asked={plan.shape.centreline}
       made={made}
+      marked={marked}
       wanted={wanted}
       around={plan.around}
       notes={notes}

@@ -18,6 +18,8 @@ export interface ElevationProps {
   outsideDiameter: number;
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
+  /** What the rings alone would have given. */
+  marked?: Centreline | undefined;
   exaggeration?: number;
   /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
   wanted?: Centreline | undefined;
@@ -52,6 +54,7 @@ function Drawing({
   plan,
   outsideDiameter,
   made,
+  marked,
   wanted,
   dimensions = [],
   notes,
@@ -67,6 +70,7 @@ function Drawing({
   const wantedPiece = wanted?.map(pose.place);
   const asked = wantedPiece === undefined ? predicted : exaggerated(wantedPiece, predicted, exaggeration);
   const madePiece = made === undefined ? undefined : exaggerated(asked, made.map(pose.place), exaggeration);
+  const markedPiece = marked === undefined ? undefined : exaggerated(asked, marked.map(pose.place), exaggeration);
   const above = pose.fromAbove === undefined ? undefined : plan.shape.centreline.map(pose.fromAbove);
   const madeAbove =
     pose.fromAbove === undefined || made === undefined || above === undefined
@@ -77,6 +81,7 @@ function Drawing({
   const inner = boxAround([
     ...asked,
     ...(madePiece ?? []),
+    ...(markedPiece ?? []),
     ...(above ?? []),
     ...(madeAbove ?? []),
     ...reach(plan.around, pose.place),
@@ -96,6 +101,9 @@ function Drawing({
           <Leader key={spot.id} spot={spot} />
         ))}
         <Pieces asked={asked} made={madePiece} outsideDiameter={outsideDiameter} view={view} />
+        {markedPiece !== undefined && (
+          <Tube points={markedPiece} outsideDiameter={outsideDiameter} view={view} look="marked" />
+        )}
         {wantedPiece !== undefined && (
           <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
         )}

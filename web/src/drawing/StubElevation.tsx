@@ -26,6 +26,8 @@ interface StubElevationProps {
   markIn: number;
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
+  /** What the ring alone would have given. */
+  marked?: Centreline | undefined;
   /** What is asked for exactly: then the piece is laid over it, with its difference made larger. */
   wanted?: Centreline | undefined;
   around?: readonly Schemas['SurroundAnswer'][];
@@ -46,6 +48,7 @@ function Drawing({
   outsideDiameter,
   markIn,
   made,
+  marked,
   wanted,
   around = [],
   notes,
@@ -60,8 +63,16 @@ function Drawing({
   const piece = wantedPiece === undefined ? stood.points : exaggerated(wantedPiece, stood.points, exaggeration);
   const madePiece =
     made === undefined ? undefined : exaggerated(piece, standOnFarLeg(made, outsideDiameter).points, exaggeration);
+  const markedPiece =
+    marked === undefined ? undefined : exaggerated(piece, standOnFarLeg(marked, outsideDiameter).points, exaggeration);
   const half = outsideDiameter / 2;
-  const box = boxAround([...piece, ...(madePiece ?? []), ...reach(around, stood.place), { x: -half, y: 0 }]);
+  const box = boxAround([
+    ...piece,
+    ...(madePiece ?? []),
+    ...(markedPiece ?? []),
+    ...reach(around, stood.place),
+    { x: -half, y: 0 },
+  ]);
   const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width));
   const spots = stubSpots(piece, half, markIn, view, width, height);
   return (
@@ -77,6 +88,9 @@ function Drawing({
             <Tube points={madePiece} outsideDiameter={outsideDiameter} view={view} look="made" />
             <Tube points={piece} outsideDiameter={outsideDiameter} view={view} look="asked" />
           </>
+        )}
+        {markedPiece !== undefined && (
+          <Tube points={markedPiece} outsideDiameter={outsideDiameter} view={view} look="marked" />
         )}
         {wantedPiece !== undefined && (
           <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />

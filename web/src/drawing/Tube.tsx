@@ -4,10 +4,13 @@ interface TubeProps {
   points: readonly Point[];
   outsideDiameter: number;
   view: View;
-  look?: 'steel' | 'made' | 'asked';
+  look?: 'steel' | 'made' | 'asked' | 'marked';
 }
 
-/** Conduit to scale: two edges, a soft band of sheen, a fine centreline. What was asked for is an outline only. */
+/**
+ * Conduit to scale: two edges, a soft band of sheen, a fine centreline. What was asked for is an outline only; what the rings
+ * alone would have given is a dotted centreline.
+ */
 export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProps) {
   const screen = (line: readonly Point[]) => line.map(view.toScreen);
   const left = screen(beside(points, outsideDiameter / 2));
@@ -25,6 +28,19 @@ export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProp
           strokeDasharray="7 4"
         />
       </g>
+    );
+  }
+  if (look === 'marked') {
+    return (
+      <path
+        d={path(screen(points))}
+        fill="none"
+        stroke="var(--color-base-content)"
+        className="line-medium"
+        strokeDasharray="2 5"
+        strokeLinecap="round"
+        data-look="marked"
+      />
     );
   }
   const sheen = path(screen(beside(points, outsideDiameter * 0.16)));

@@ -25,8 +25,9 @@ const PLACES = [
 export function Frame() {
   const me = useMe();
   const [helpOpen, setHelpOpen] = useState(false);
-  // Nobody presses anything on the wall.
-  const onTheWall = useLocation().pathname === '/wall';
+  // Nobody presses anything on the wall, or while a piece is shown to its trainee.
+  const { pathname } = useLocation();
+  const bare = pathname === '/wall' || pathname.endsWith('/show');
   useShortcuts(
     PLACES.map(({ to }) => to),
     () => {
@@ -58,7 +59,7 @@ export function Frame() {
         <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-base-100 focus:p-3">
           Skip to the screen
         </a>
-        {!onTheWall && (
+        {!bare && (
           <Rail
             onHelp={() => {
               setHelpOpen(true);

@@ -1,6 +1,6 @@
 import { Library, Redo2, Shapes, Undo2 } from 'lucide-react';
 import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useLocation, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useEntry, useShed, useTables } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
@@ -23,6 +23,8 @@ export default function SetDesk() {
   const wanted = search.get('exercise') ?? undefined;
   const entry = useEntry(wanted);
   const unit = useDisplayUnit();
+  // What another screen proposes to set, such as what to practise after a verdict.
+  const proposed = (useLocation().state as { proposed?: Schemas['ExerciseInput'] } | null)?.proposed;
   if (shed.data === undefined || (wanted !== undefined && entry.data === undefined)) {
     return <p className="p-8">{shed.error?.message ?? entry.error?.message ?? 'Opening…'}</p>;
   }
@@ -31,10 +33,14 @@ export default function SetDesk() {
   }
   const [latest] = entry.data?.versions ?? [];
   const rack = shed.data;
-  const first = (): Draft =>
-    latest === undefined || wanted === undefined
+  const first = (): Draft => {
+    if (latest !== undefined && wanted !== undefined) {
+      return opened(rack, latest.exercise, unit, { id: wanted, version: latest.version });
+    }
+    return proposed === undefined
       ? firstDraft(rack, unit)
-      : opened(rack, latest.exercise, unit, { id: wanted, version: latest.version });
+      : opened(rack, proposed, unit, { id: crypto.randomUUID(), version: undefined });
+  };
   return <DeskScreen key={wanted ?? 'blank'} shed={rack} first={first} />;
 }
 

@@ -75,7 +75,7 @@ public final class ElevationSketch {
     }
 
     /** The line beside a line, to its left; where it turns, square to the mean direction. */
-    private static List<Point> beside(List<Point> line, double distance) {
+    static List<Point> beside(List<Point> line, double distance) {
         List<Point> result = new ArrayList<>();
         for (int i = 0; i < line.size(); i++) {
             Point before = line.get(Math.max(0, i - 1));

@@ -6,7 +6,6 @@ import java.util.Set;
 import java.util.stream.Stream;
 import lobrik.cause.Budget;
 import lobrik.cause.Case;
-import lobrik.cause.Cause;
 import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
 import lobrik.layout.Layout;
@@ -25,6 +24,7 @@ import lobrik.server.calc.BendWriting;
 import lobrik.server.calc.DiagnoseAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
+import lobrik.server.judging.Judgement.AdviceStep;
 import lobrik.server.judging.Judgement.AdviceView;
 import lobrik.server.judging.Judgement.BudgetView;
 import lobrik.server.judging.Judgement.ExpectedView;
@@ -32,7 +32,6 @@ import lobrik.server.judging.Judgement.NextTimeView;
 import lobrik.server.judging.Judgement.OutcomeName;
 import lobrik.server.judging.Judgement.PartView;
 import lobrik.server.judging.Judgement.StageName;
-import lobrik.server.judging.Judgement.StepView;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
@@ -75,11 +74,6 @@ record Judge(Measured measured, LengthUnit unit) {
         return verdict().features().stream()
                 .flatMap(feature -> feature.judged().stream())
                 .noneMatch(judged -> judged.band() == Judged.Band.OUTSIDE);
-    }
-
-    /** The clear cause, if there is one. */
-    Optional<Cause> clearCause() {
-        return seen().map(Diagnosis::of).flatMap(Diagnosis::clear);
     }
 
     @Nullable
@@ -165,12 +159,12 @@ record Judge(Measured measured, LengthUnit unit) {
                 advice.predicted().stream().map(Judge::expected).toList());
     }
 
-    private static StepView step(Step step, AdviceWords words) {
+    private static AdviceStep step(Step step, AdviceWords words) {
         return switch (step) {
-            case Step.Rebend rebend -> new StepView(words.step(step), rebend.bend(), degrees(rebend.by()), null);
-            case Step.Untwist untwist -> new StepView(words.step(step), untwist.bend(), degrees(untwist.by()), null);
+            case Step.Rebend rebend -> new AdviceStep(words.step(step), rebend.bend(), degrees(rebend.by()), null);
+            case Step.Untwist untwist -> new AdviceStep(words.step(step), untwist.bend(), degrees(untwist.by()), null);
             case Step.Trim trim ->
-                new StepView(words.step(step), null, null, trim.by().inches());
+                new AdviceStep(words.step(step), null, null, trim.by().inches());
         };
     }
 

@@ -18,7 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param nextTime what to do differently next time, where a cause is clear
  * @param marked the shape that the rings alone would have given
  */
-record Judgement(
+public record Judgement(
         @Nullable MarksheetView marksheet,
         @Nullable DiagnoseAnswer diagnosis,
         List<BudgetView> budgets,
@@ -27,7 +27,7 @@ record Judgement(
         @Nullable PieceShape marked) {
 
     /** When a deviation came in. */
-    enum StageName {
+    public enum StageName {
         @JsonProperty("plan")
         PLAN,
         @JsonProperty("arithmetic")
@@ -43,13 +43,13 @@ record Judgement(
     }
 
     /** The deviation of a dimension, in parts that add up to it; inches or degrees. */
-    record BudgetView(String feature, Unit unit, double deviation, List<PartView> parts) {}
+    public record BudgetView(String feature, Unit unit, double deviation, List<PartView> parts) {}
 
     /** What a stage adds; a stage of which nothing was read has its share in the next. */
-    record PartView(StageName stage, double change, boolean known) {}
+    public record PartView(StageName stage, double change, boolean known) {}
 
     /** What a piece comes to. */
-    enum OutcomeName {
+    public enum OutcomeName {
         @JsonProperty("leave")
         LEAVE,
         @JsonProperty("rework")
@@ -61,7 +61,7 @@ record Judgement(
     }
 
     /** What to do with the piece. */
-    record AdviceView(OutcomeName outcome, String words, List<StepView> steps, List<ExpectedView> expected) {}
+    public record AdviceView(OutcomeName outcome, String words, List<AdviceStep> steps, List<ExpectedView> expected) {}
 
     /**
      * One thing to do.
@@ -69,14 +69,14 @@ record Judgement(
      * @param bend that it is done to, from 1; null for cutting
      * @param byDeg more is closing
      */
-    record StepView(
+    public record AdviceStep(
             String words,
             @Nullable Integer bend,
             @Nullable Double byDeg,
             @Nullable Double cutIn) {}
 
     /** A dimension as it is read and as it will be after the steps. */
-    record ExpectedView(
+    public record ExpectedView(
             String feature,
             Unit unit,
             double target,
@@ -90,5 +90,5 @@ record Judgement(
      *
      * @param kind of bend of that piece, by id
      */
-    record NextTimeView(String sentence, String kind, LayoutRequest definition) {}
+    public record NextTimeView(String sentence, String kind, LayoutRequest definition) {}
 }

@@ -5,9 +5,7 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
-import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.Verdict;
 import lobrik.server.platform.TurnedDown;
@@ -23,18 +21,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "attempts")
 class JudgementResource {
 
-    private final Attempts attempts;
-    private final Accounts accounts;
+    private final Judging judging;
     private final JudgingPresets presets;
 
-    JudgementResource(Attempts attempts, Accounts accounts, JudgingPresets presets) {
-        this.attempts = attempts;
-        this.accounts = accounts;
+    JudgementResource(Judging judging, JudgingPresets presets) {
+        this.judging = judging;
         this.presets = presets;
-    }
-
-    private Judge judge(SignedIn who, UUID id) {
-        return new Judge(attempts.get(who, id), accounts.unitOf(who));
     }
 
     @Operation(
@@ -42,7 +34,7 @@ class JudgementResource {
             description = "Also of a piece that is not measured to the end: as far as its readings go.")
     @GetMapping("/api/attempts/{id}/judgement")
     Judgement judgement(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        return judge(who, id).judgement();
+        return judging.judge(who, id).judgement();
     }
 
     @Operation(
@@ -51,7 +43,7 @@ class JudgementResource {
     @GetMapping("/api/attempts/{id}/comparison")
     List<MarksheetView> comparison(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        Judge judge = judge(who, id);
+        Judge judge = judging.judge(who, id);
         Measured measured = judge.measured();
         if (!measured.verdict().isComplete()) {
             throw TurnedDown.conflict("not-complete", "the piece is not measured to the end yet, so it has no score");

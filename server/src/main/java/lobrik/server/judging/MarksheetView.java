@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param failing what fails it, whatever its points: features and points that are looked over, by id
  * @param parts each scored by itself
  */
-record MarksheetView(
+public record MarksheetView(
         String preset,
         double points,
         double passMark,
@@ -31,7 +31,7 @@ record MarksheetView(
         List<PartPoints> parts) {
 
     /** A part of the work. */
-    enum PartName {
+    public enum PartName {
         @JsonProperty("arithmetic")
         ARITHMETIC,
         @JsonProperty("layout")
@@ -45,7 +45,7 @@ record MarksheetView(
     }
 
     /** A part with its points of 100. */
-    record PartPoints(PartName part, double points) {}
+    public record PartPoints(PartName part, double points) {}
 
     /**
      * Points that are lost.
@@ -55,7 +55,7 @@ record MarksheetView(
      * @param fault what was seen there
      * @param times the deviation in tolerances
      */
-    record LostPoints(
+    public record LostPoints(
             double points,
             @Nullable String feature,
             @Nullable Unit unit,

@@ -8,9 +8,11 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohorts;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.giving.Givings;
+import lobrik.server.judging.Judging;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.Rack;
 import org.jspecify.annotations.Nullable;
@@ -63,6 +65,8 @@ class SheetResource {
     private final Printing printing;
     private final PrintJobs jobs;
     private final Rack rack;
+    private final Judging judging;
+    private final Cohorts cohorts;
     private final String publicAddress;
 
     SheetResource(
@@ -70,11 +74,15 @@ class SheetResource {
             Printing printing,
             PrintJobs jobs,
             Rack rack,
+            Judging judging,
+            Cohorts cohorts,
             @Value("${lobrik.public-address:}") String publicAddress) {
         this.givings = givings;
         this.printing = printing;
         this.jobs = jobs;
         this.rack = rack;
+        this.judging = judging;
+        this.cohorts = cohorts;
         this.publicAddress = publicAddress;
     }
 
@@ -157,6 +165,20 @@ class SheetResource {
         Paper on = "a4".equals(paper) ? Paper.A4 : Paper.LETTER;
         return pdf(
                 PocketCard.pdf(racked, on), fileName("Card " + racked.bender().label(), false));
+    }
+
+    @Operation(summary = "The verdict on an attempt, on one page")
+    @GetMapping("/api/attempts/{id}/verdict.pdf")
+    ResponseEntity<byte[]> verdict(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper) {
+        Judging.Judged judged = judging.of(who, id);
+        String trainee =
+                cohorts.trainee(who, judged.measured().attempt().traineeId()).fullName();
+        return pdf(
+                VerdictPage.pdf(judged, trainee, "a4".equals(paper) ? Paper.A4 : Paper.LETTER),
+                fileName("Verdict " + trainee, false));
     }
 
     private static Paper paper(@Nullable Paper paper) {

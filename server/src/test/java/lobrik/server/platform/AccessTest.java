@@ -24,6 +24,7 @@ class AccessTest {
             "POST /api/calc/layout",
             "POST /api/calc/simulate",
             "POST /api/calc/score",
+            "POST /api/calc/diagnose",
             "POST /api/calc/quantity",
             "POST /api/calc/clearance",
             "POST /api/calc/offset-of-marks",

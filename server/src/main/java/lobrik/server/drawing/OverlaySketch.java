@@ -1,0 +1,54 @@
+package lobrik.server.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import lobrik.layout.Layout;
+import lobrik.server.drawing.Sketch.Layer;
+import lobrik.server.drawing.Sketch.Point;
+import lobrik.shape.Piece;
+
+/** A piece as it was bent over the one that was asked for, with its difference drawn larger. */
+public final class OverlaySketch {
+
+    private static final int STEPS_PER_ARC = 32;
+
+    private OverlaySketch() {}
+
+    /**
+     * Draws both.
+     *
+     * @param made as it was bent; only what was asked for is drawn where that is not known
+     * @param times how much larger the difference is drawn
+     */
+    public static Sketch of(Layout layout, Optional<Piece> made, double times) {
+        Stance stance = Stance.of(layout);
+        List<Point> asked = placed(stance, layout.wanted().orElse(layout.predicted()));
+        double half = stance.diameter() / 2;
+        Sketch sketch = new Sketch();
+        made.map(piece -> larger(asked, placed(stance, piece), times)).ifPresent(line -> {
+            List<Point> outline = new ArrayList<>(ElevationSketch.beside(line, half));
+            outline.addAll(ElevationSketch.beside(line, -half).reversed());
+            sketch.path(Layer.CONDUIT, outline, true);
+        });
+        sketch.path(Layer.CENTRELINE, ElevationSketch.beside(asked, half), false);
+        sketch.path(Layer.CENTRELINE, ElevationSketch.beside(asked, -half), false);
+        Sketch.Extent extent = sketch.extent();
+        sketch.line(Layer.SURFACE, new Point(extent.left() - 1, 0), new Point(extent.right() + 1, 0));
+        return sketch;
+    }
+
+    private static List<Point> placed(Stance stance, Piece piece) {
+        return piece.centreline(STEPS_PER_ARC).stream().map(stance::place).toList();
+    }
+
+    private static List<Point> larger(List<Point> asked, List<Point> made, double times) {
+        List<Point> larger = new ArrayList<>();
+        for (int i = 0; i < made.size(); i++) {
+            Point from = asked.get(Math.min(i, asked.size() - 1));
+            larger.add(from.plus(
+                    times * (made.get(i).x() - from.x()), times * (made.get(i).y() - from.y())));
+        }
+        return larger;
+    }
+}

@@ -1,0 +1,37 @@
+import type { Attempt } from '../api/queries';
+
+/** The points and whether it passed; until then, what is still missing. */
+export function ScoreLine({ attempt }: { attempt: Attempt }) {
+  const read = attempt.features.filter(({ state }) => state !== 'open').length;
+  if (attempt.score == null) {
+    if (read === attempt.features.length) {
+      return (
+        <p className="text-xl leading-snug" data-testid="score">
+          {attempt.features.some(({ state }) => state === 'disputed')
+            ? 'The score comes when it is decided which reading counts.'
+            : 'The score comes when the server has every reading.'}
+        </p>
+      );
+    }
+    return (
+      <p className="text-xl leading-snug" data-testid="score">
+        {read} of {attempt.features.length} readings taken. The score comes with the last one.
+      </p>
+    );
+  }
+  const { points, passed } = attempt.score;
+  return (
+    <div className="flex items-end justify-between gap-2" data-testid="score">
+      <p className="leading-none">
+        <span className="figures text-[4.2rem] leading-[0.85]">{Math.round(points * 10) / 10}</span>
+        <span className="pl-1 text-lg">of 100</span>
+      </p>
+      <p
+        className={`flex items-center gap-2 rounded-field px-3 py-1 text-2xl font-semibold ${passed ? 'bg-success text-success-content' : 'bg-error text-error-content'}`}
+      >
+        <span aria-hidden="true">{passed ? '●' : '✕'}</span>
+        {passed ? 'Pass' : 'Not yet'}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,178 @@
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import type { Attempt, Feature } from '../api/queries';
+import { Elevation } from '../drawing/Elevation';
+import { Turned } from '../drawing/Turned';
+import { Deviation } from '../entry/Deviation';
+import { featureName } from '../entry/features';
+import { Figure } from '../entry/Figure';
+import { quantityText } from '../entry/figures';
+import { Choice } from '../frame/Header';
+import { useDisplayUnit } from '../frame/signedIn';
+import { kindOfAttempt } from '../measure/attempts';
+
+const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '▲ two readings', read: '' } as const;
+
+const VIEWS = [
+  { value: 'side', name: 'Side' },
+  { value: 'turned', name: 'In space' },
+] as const;
+
+const LARGER = [
+  { value: '1', name: '1×' },
+  { value: '4', name: '4×' },
+  { value: '16', name: '16×' },
+] as const;
+
+interface VerdictDrawingProps {
+  attempt: Attempt;
+  /** What the rings alone would have given. */
+  marked: Schemas['PieceShape'] | null | undefined;
+  /** With its switches; without them it is only looked at. */
+  switches?: boolean;
+}
+
+/** What was asked, what was marked and what was bent, one over the other, with every deviation at its place. */
+export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDrawingProps) {
+  const unit = useDisplayUnit();
+  const [view, setView] = useState<(typeof VIEWS)[number]['value']>('side');
+  const [larger, setLarger] = useState<(typeof LARGER)[number]['value']>('4');
+  const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
+  const kind = kindOfAttempt(attempt);
+  const bends = attempt.plan.marks.length;
+  const asked = attempt.plan.wanted ?? attempt.plan.shape;
+  const description = `What was made over what was asked for. ${described(attempt, unit)}.`;
+  const stub = kind === 'stub90';
+  const places = Object.fromEntries(
+    attempt.features.map((feature) => [
+      feature.id,
+      stub ? <StubTag feature={feature} bends={bends} /> : <MadeTag feature={feature} bends={bends} />,
+    ]),
+  );
+  return (
+    <>
+      {view === 'side' || attempt.made == null ? (
+        <Elevation
+          kind={kind}
+          plan={{ ...attempt.plan, shape: asked }}
+          made={attempt.made?.centreline}
+          marked={marked?.centreline}
+          exaggeration={Number(larger)}
+          footroom={switches ? 56 : 0}
+          outsideDiameter={diameter}
+          description={description}
+          at={places}
+        />
+      ) : (
+        <Turned
+          kind={kind}
+          plan={{ ...attempt.plan, shape: attempt.made }}
+          wanted={asked.centreline}
+          exaggeration={Number(larger)}
+          outsideDiameter={diameter}
+          description={description}
+        />
+      )}
+      {switches && (
+        <div
+          className={`absolute inset-x-2 flex flex-wrap items-center gap-2 max-sm:hidden ${stub && view === 'side' ? 'top-2 justify-end' : 'bottom-2'}`}
+        >
+          <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+          <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
+          <Legend marked={marked != null && view === 'side'} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function described(attempt: Attempt, unit: 'in' | 'mm'): string {
+  const bends = attempt.plan.marks.length;
+  return attempt.features
+    .map(({ id, unit: of, target, reading }) =>
+      reading?.value == null
+        ? `${featureName(id, bends)} not read`
+        : `${featureName(id, bends)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
+    )
+    .join('; ');
+}
+
+function Legend({ marked }: { marked: boolean }) {
+  return (
+    <ul className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base" aria-label="What is drawn how">
+      <li className="flex items-center gap-1.5">
+        <svg width="26" height="12" aria-hidden="true">
+          <rect
+            x="1"
+            y="1"
+            width="24"
+            height="10"
+            fill="var(--asked)"
+            fillOpacity="0.1"
+            stroke="var(--asked)"
+            strokeDasharray="5 3"
+          />
+        </svg>
+        asked
+      </li>
+      {marked && (
+        <li className="flex items-center gap-1.5">
+          <svg width="26" height="12" aria-hidden="true">
+            <path
+              d="M1 6H25"
+              stroke="var(--color-base-content)"
+              className="line-medium"
+              strokeDasharray="2 5"
+              strokeLinecap="round"
+            />
+          </svg>
+          as ringed
+        </li>
+      )}
+      <li className="flex items-center gap-1.5">
+        <svg width="26" height="12" aria-hidden="true">
+          <rect x="1" y="1" width="24" height="10" fill="var(--made-fill)" stroke="var(--made)" />
+        </svg>
+        bent
+      </li>
+    </ul>
+  );
+}
+
+/** On a drawing with many dimensions: the name and how far off; the list beside it has the rest. */
+function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
+  return (
+    <div className="rounded-field bg-base-100/85 px-1.5 text-center leading-tight whitespace-nowrap">
+      <span className="block text-sm leading-none">
+        {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+      </span>
+      {feature.reading?.value == null ? (
+        <span className="text-base">{STATE_WORDS[feature.state]}</span>
+      ) : (
+        <Deviation feature={feature} />
+      )}
+    </div>
+  );
+}
+
+function StubTag({ feature, bends }: { feature: Feature; bends: number }) {
+  return (
+    <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
+      <span className="block text-sm">
+        {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+      </span>
+      {feature.reading?.value == null ? (
+        <span className="text-lg">{STATE_WORDS[feature.state]}</span>
+      ) : (
+        <>
+          <Figure
+            value={feature.reading.value}
+            unit={feature.unit}
+            className="block text-[1.8rem] leading-none text-secondary"
+          />
+          <Deviation feature={feature} />
+        </>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,76 @@
+import type { Schemas } from '../api/client';
+
+type Cause = Schemas['CauseAnswer'];
+
+/** What is less likely than this is not worth reading at a bench. */
+const WORTH_READING = 0.03;
+const MOST_SHOWN = 4;
+
+/** The likely cause in the trade's words with its evidence; the others it could be; what another reading would decide. */
+export function Why({ diagnosis }: { diagnosis: Schemas['DiagnoseAnswer'] | null | undefined }) {
+  const [first, ...others] = diagnosis?.causes ?? [];
+  if (diagnosis == null || first === undefined) {
+    return <p className="text-lg leading-snug">Nothing is read yet, so nobody can say what happened.</p>;
+  }
+  const worth = others.filter(({ probability }) => probability >= WORTH_READING).slice(0, MOST_SHOWN);
+  const together = diagnosis.clear ? worth.filter(({ probability }) => probability >= 0.5) : [];
+  const rest = diagnosis.clear ? worth.filter((cause) => !together.includes(cause)) : [first, ...worth];
+  return (
+    <section aria-label="Likely cause" className="grid gap-2">
+      {diagnosis.clear ? (
+        [first, ...together].map((cause) => <Likely key={`${cause.id}${String(cause.bendNumber)}`} cause={cause} />)
+      ) : (
+        <h2 className="text-[1.7rem] leading-tight font-semibold">No clear cause</h2>
+      )}
+      {rest.length > 0 && (
+        <table className="w-full text-base leading-tight">
+          <caption className="pb-1 text-left">{diagnosis.clear ? 'It could also be' : 'It could be'}</caption>
+          <tbody>
+            {rest.map((cause) => (
+              <tr key={`${cause.id}${String(cause.bendNumber)}`} className="border-t border-base-300">
+                <th scope="row" className="py-1 pr-2 text-left font-normal">
+                  {cause.title}
+                </th>
+                <td className="w-24">
+                  <Likelihood probability={cause.probability} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {diagnosis.further != null && (
+        <p className="border-l-4 border-info pl-2 text-base leading-snug" data-testid="further">
+          {diagnosis.further.text}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Likely({ cause }: { cause: Cause }) {
+  return (
+    <div data-testid="cause" data-cause={cause.id}>
+      <div className="flex items-start justify-between gap-2">
+        <h2 className="text-[1.7rem] leading-tight font-semibold">{cause.title}</h2>
+        <span className="w-24 shrink-0 pt-1.5">
+          <Likelihood probability={cause.probability} />
+        </span>
+      </div>
+      <p className="text-xl leading-snug">{cause.what}</p>
+      <p className="pt-1 text-base leading-snug">{cause.evidence}</p>
+    </div>
+  );
+}
+
+function Likelihood({ probability }: { probability: number }) {
+  const percent = Math.min(99, Math.round(probability * 100));
+  return (
+    <span className="flex items-center gap-1.5">
+      <span className="h-2.5 w-12 border border-base-content/60" aria-hidden="true">
+        <span className="block h-full bg-base-content" style={{ width: `${String(percent)}%` }} />
+      </span>
+      <span className="figures">{percent}%</span>
+    </span>
+  );
+}
