@@ -61,7 +61,7 @@ export function Points({
         </ul>
         {marksheet.failing.length > 0 && (
           <p className="pt-1 text-base leading-snug text-error">
-            ✕ Not passed, whatever its points: {marksheet.failing.map((id) => nameOf(id, attempt)).join(', ')}.
+            ✕ Fails it whatever its points: {marksheet.failing.map((id) => nameOf(id, attempt)).join(', ')}.
           </p>
         )}
       </section>

@@ -1,4 +1,5 @@
 import type { Attempt } from '../api/queries';
+import { featureName } from '../entry/features';
 
 /** The points and whether it passed; until then, what is still missing. */
 export function ScoreLine({ attempt }: { attempt: Attempt }) {
@@ -19,19 +20,35 @@ export function ScoreLine({ attempt }: { attempt: Attempt }) {
       </p>
     );
   }
-  const { points, passed } = attempt.score;
+  const { points, passed, passMark } = attempt.score;
   return (
-    <div className="flex items-end justify-between gap-2" data-testid="score">
-      <p className="leading-none">
-        <span className="figures text-[4.2rem] leading-[0.85]">{Math.round(points * 10) / 10}</span>
-        <span className="pl-1 text-lg">of 100</span>
-      </p>
-      <p
-        className={`flex items-center gap-2 rounded-field px-3 py-1 text-2xl font-semibold ${passed ? 'bg-success text-success-content' : 'bg-error text-error-content'}`}
-      >
-        <span aria-hidden="true">{passed ? '●' : '✕'}</span>
-        {passed ? 'Pass' : 'Not yet'}
-      </p>
+    <div data-testid="score">
+      <div className="flex items-end justify-between gap-2">
+        <p className="leading-none whitespace-nowrap">
+          <span className="figures text-[4.2rem] leading-[0.85]">{Math.round(points * 10) / 10}</span>
+          <span className="pl-1 text-lg">of 100</span>
+        </p>
+        <p
+          className={`flex items-center gap-2 rounded-field whitespace-nowrap px-3 py-1 text-2xl font-semibold ${passed ? 'bg-success text-success-content' : 'bg-error text-error-content'}`}
+        >
+          <span aria-hidden="true">{passed ? '●' : '✕'}</span>
+          {passed ? 'Pass' : 'Not yet'}
+        </p>
+      </div>
+      {!passed && points >= passMark && <p className="pt-1 leading-snug text-error">{failing(attempt)}</p>}
     </div>
   );
+}
+
+/** Why a piece with points enough does not pass. */
+function failing({ features, bench, plan }: Attempt): string {
+  const outside = features
+    .filter(({ critical, band, state }) => critical && (band === 'outside' || state === 'omitted'))
+    .map(
+      ({ id, state }) => `${featureName(id, plan.marks.length)} ${state === 'omitted' ? 'not measured' : 'outside'}`,
+    );
+  const faults = bench.points
+    .filter(({ critical, finding }) => critical && finding?.result === 'fault')
+    .map(({ fault }) => fault);
+  return `Fails the piece whatever its points: ${[...outside, ...faults].join(', ')}.`;
 }

@@ -50,7 +50,7 @@ function Shown({ attempt }: { attempt: Attempt }) {
       <div className="relative min-h-[18rem] flex-1">
         <VerdictDrawing attempt={attempt} marked={undefined} switches={false} />
       </div>
-      <div className="grid shrink-0 gap-x-8 gap-y-2 border-t border-base-300 bg-base-200 p-4 sm:grid-cols-[17rem_1fr_1fr]">
+      <div className="grid shrink-0 gap-x-8 gap-y-2 border-t border-base-300 bg-base-200 p-4 sm:grid-cols-[23rem_1fr_1fr]">
         <ScoreLine attempt={attempt} />
         <section aria-label="What happened">
           <h2 className="text-base font-semibold">What happened</h2>

@@ -58,7 +58,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
           made={attempt.made?.centreline}
           marked={marked?.centreline}
           exaggeration={Number(larger)}
-          footroom={switches ? 56 : 0}
+          footroom={switches ? 56 : 24}
           outsideDiameter={diameter}
           description={description}
           at={places}
@@ -73,12 +73,20 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
           description={description}
         />
       )}
+      {!switches && (
+        <p className="absolute bottom-2 left-4 bg-base-100/85 px-1">
+          Outline: as asked. Filled: as bent, the difference drawn four times as large.
+        </p>
+      )}
       {switches && (
         <div
           className={`absolute inset-x-2 flex flex-wrap items-center gap-2 max-sm:hidden ${stub && view === 'side' ? 'top-2 justify-end' : 'bottom-2'}`}
         >
           <Choice label="View" options={VIEWS} value={view} onChange={setView} />
-          <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
+          <span className="flex items-center gap-1.5 rounded-field bg-base-100/90 pl-1.5">
+            difference
+            <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
+          </span>
           <Legend marked={marked != null && view === 'side'} />
         </div>
       )}

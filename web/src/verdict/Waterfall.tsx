@@ -91,7 +91,9 @@ function Bars({ budget, tolerance, bends }: { budget: Schemas['BudgetView']; tol
             <td>
               <Track at={at} tolerance={tolerance}>
                 <span
-                  className={`absolute inset-y-1 ${change < 0 ? 'bg-info' : 'bg-secondary'}`}
+                  className={`absolute inset-y-1 ${
+                    Math.abs(at(to) - at(from)) < 1 ? 'bg-base-content/40' : change < 0 ? 'bg-info' : 'bg-secondary'
+                  }`}
                   style={{
                     left: `${String(Math.min(at(from), at(to)))}%`,
                     width: `max(2px, ${String(Math.abs(at(to) - at(from)))}%)`,

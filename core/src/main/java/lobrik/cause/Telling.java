@@ -1,5 +1,6 @@
 package lobrik.cause;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -175,11 +176,16 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 .orElse("");
     }
 
-    /** The reading that lies furthest from the plan and close to what is explained; none if all lie near the plan. */
+    /**
+     * The reading that lies furthest from the plan and close to what is explained, of the finished piece rather than of its
+     * rings; none if all lie near the plan.
+     */
     private Optional<FeatureId> explained(Explanation explanation) {
         return explanation.predicted().keySet().stream()
                 .filter(feature -> Math.abs(off(feature, inUnits(planned(feature)))) > NOISE)
-                .max((one, other) -> Double.compare(gain(explanation, one), gain(explanation, other)));
+                .max(Comparator.comparing(
+                                (FeatureId feature) -> feature.isOfFinishedPiece() && gain(explanation, feature) > 0)
+                        .thenComparing(feature -> gain(explanation, feature)));
     }
 
     private double gain(Explanation explanation, FeatureId feature) {

@@ -12,10 +12,10 @@ import lobrik.measure.Angle;
  */
 public record Rebending(Angle mostEased, Angle mostAdded, int mostTimes) {
 
+    private static final Angle LARGEST = Angle.ofDegrees(90);
+
     /** Easing weakens the wall more than going on does. */
     public static final Rebending USUAL = new Rebending(Angle.ofDegrees(10), Angle.ofDegrees(20), 4);
-
-    private static final Angle LARGEST = Angle.ofDegrees(90);
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
     public Rebending {

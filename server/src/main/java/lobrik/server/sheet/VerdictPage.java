@@ -36,10 +36,14 @@ import org.openpdf.text.pdf.PdfWriter;
 final class VerdictPage {
 
     private static final float MARGIN = 40;
-    private static final float DRAWING = 150;
-    private static final float ROW = 14.5f;
+    private static final float DRAWING = 180;
+    private static final float ROW = 16.5f;
     private static final double LARGER = 4;
-    private static final float[] COLUMNS = {0, 130, 205, 280, 350, 425};
+
+    /** Of a deviation's parts, inches or degrees: less rounds to nothing. */
+    private static final double WORTH_SAYING = 1.0 / 32;
+
+    private static final float[] COLUMNS = {0, 140, 222, 304, 386, 468};
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
 
@@ -130,7 +134,7 @@ final class VerdictPage {
                 8.5f,
                 left,
                 y,
-                "Filled: as bent, its difference drawn four times as large. Outline: as asked. The floor below.");
+                "Filled: as bent, the difference drawn four times as large. Outline: as asked.");
         y -= 16;
     }
 
@@ -148,8 +152,8 @@ final class VerdictPage {
         for (MarksheetView.LostPoints lost : lost()) {
             if (lost.point() != null) {
                 y -= ROW;
-                cell(Typeface.TEXT, 10.5f, 0, "Looked over: " + lost.fault());
-                cell(Typeface.FIGURES, 10.5f, 5, "−" + points(lost.points()));
+                cell(Typeface.TEXT, 12, 0, "Looked over: " + lost.fault());
+                cell(Typeface.FIGURES, 12, 5, "−" + points(lost.points()));
             }
         }
         y -= 8;
@@ -163,23 +167,23 @@ final class VerdictPage {
     }
 
     private void row(Verdict.MeasuredFeature feature) {
-        cell(Typeface.TEXT, 10.5f, 0, BenchWords.of(feature.id()));
-        cell(Typeface.FIGURES, 10.5f, 1, say(feature.target()));
+        cell(Typeface.TEXT, 12, 0, BenchWords.of(feature.id()));
+        cell(Typeface.FIGURES, 12, 1, say(feature.target()));
         Optional<Judged> reading = feature.judged();
         if (reading.isEmpty()) {
-            cell(Typeface.TEXT, 10.5f, 2, feature.state() == Verdict.State.OMITTED ? "not measured" : "open");
+            cell(Typeface.TEXT, 12, 2, feature.state() == Verdict.State.OMITTED ? "not measured" : "open");
             return;
         }
         Quantity deviation = reading.get().deviation();
         Quantity read = deviation.withCount(feature.target().count() + deviation.count());
         boolean outside = reading.get().band() == Judged.Band.OUTSIDE;
-        cell(Typeface.FIGURES, 10.5f, 2, say(read));
-        cell(outside ? Typeface.BOLD : Typeface.FIGURES, 10.5f, 3, signed(deviation) + (outside ? "  out" : ""));
-        cell(Typeface.FIGURES, 10.5f, 4, say(feature.tolerance()));
+        cell(Typeface.FIGURES, 12, 2, say(read));
+        cell(outside ? Typeface.BOLD : Typeface.FIGURES, 12, 3, signed(deviation) + (outside ? "  out" : ""));
+        cell(Typeface.FIGURES, 12, 4, say(feature.tolerance()));
         lost().stream()
                 .filter(lost -> feature.id().id().equals(lost.feature()))
                 .findFirst()
-                .ifPresent(lost -> cell(Typeface.FIGURES, 10.5f, 5, "−" + points(lost.points())));
+                .ifPresent(lost -> cell(Typeface.FIGURES, 12, 5, "−" + points(lost.points())));
     }
 
     private void cell(Typeface face, float size, int column, String text) {
@@ -214,8 +218,8 @@ final class VerdictPage {
     }
 
     private void section(String title, float size, String text) {
-        y -= 13;
-        canvas.text(Typeface.BOLD, 11, left, y, title);
+        y -= 18;
+        canvas.text(Typeface.BOLD, 12, left, y, title);
         y = canvas.column(Typeface.TEXT, size, left, y - 1, width, text) - 3;
     }
 
@@ -226,18 +230,18 @@ final class VerdictPage {
         }
         DiagnoseAnswer.CauseAnswer first = diagnosis.causes().getFirst();
         if (diagnosis.clear()) {
-            section("What happened: " + first.title(), 11.5f, first.what() + " " + first.evidence());
+            section("What happened: " + first.title(), 12.5f, first.what() + " " + first.evidence());
         } else {
             String candidates = diagnosis.causes().stream()
                     .limit(3)
                     .map(DiagnoseAnswer.CauseAnswer::title)
                     .collect(Collectors.joining("; "));
-            section("What happened: no clear cause", 11.5f, "It could be: " + candidates + ".");
+            section("What happened: no clear cause", 12.5f, "It could be: " + candidates + ".");
         }
         judgement().budgets().stream()
                 .max((one, other) -> Double.compare(worth(one), worth(other)))
                 .filter(budget -> worth(budget) > 1)
-                .ifPresent(budget -> section("Where it came from", 10.5f, parts(budget)));
+                .ifPresent(budget -> section("Where it came from", 12.5f, parts(budget)));
     }
 
     /** A deviation in tolerances. */
@@ -252,7 +256,7 @@ final class VerdictPage {
     private String parts(Judgement.BudgetView budget) {
         FeatureId feature = FeatureId.withId(budget.feature()).orElseThrow();
         String stages = budget.parts().stream()
-                .filter(part -> Math.abs(part.change()) > 1e-3)
+                .filter(part -> Math.abs(part.change()) > WORTH_SAYING)
                 .map(part -> stage(part.stage()) + " " + signed(Numbers.of(feature, part.change())))
                 .collect(Collectors.joining(", "));
         return BenchWords.of(feature) + " is off by " + signed(Numbers.of(feature, budget.deviation())) + ": " + stages
@@ -275,14 +279,14 @@ final class VerdictPage {
         if (advice != null) {
             String steps =
                     advice.steps().stream().map(Judgement.AdviceStep::words).collect(Collectors.joining(" "));
-            section("This piece", 11.5f, advice.words() + " " + steps);
+            section("This piece", 12.5f, advice.words() + " " + steps);
         }
     }
 
     private void nextTime() {
         Judgement.NextTimeView next = judgement().nextTime();
         if (next != null) {
-            section("Next time", 11.5f, next.sentence());
+            section("Next time", 12.5f, next.sentence());
         }
     }
 
