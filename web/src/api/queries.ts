@@ -111,6 +111,14 @@ export function useWhy(request: LayoutRequest | undefined) {
   });
 }
 
+/** The sets of tolerances that pieces are judged by. */
+export function useJudgingPresets() {
+  return useQuery<Schemas['Presets'], Problem>({
+    queryKey: ['judging-presets'],
+    queryFn: () => body(api.GET('/api/judging-presets')),
+  });
+}
+
 /** Situations, cards and presets that a school chooses from. */
 export function useTables(measuredIn?: number) {
   return useQuery<Schemas['TablesAnswer'], Problem>({

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useGivings, useLibrary } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
@@ -8,12 +8,14 @@ import { Choice, Header } from '../frame/Header';
 import { download } from '../set/files';
 import { PrintSheets } from '../set/PrintSheets';
 import { matching } from './search';
+import { Tolerances } from './Tolerances';
 
 type Entry = Schemas['EntryView'];
 
 const SIDES = [
   { value: 'exercises', name: 'Exercises' },
   { value: 'given', name: 'Given out' },
+  { value: 'tolerances', name: 'Tolerances' },
 ] as const;
 
 /** Levels as people say them. */
@@ -21,7 +23,10 @@ export const LEVEL = { first: 'First bends', steady: 'Steady hands', advanced: '
 
 /** The library of exercises, and what was given out of it. */
 export default function LibraryScreen() {
-  const [side, setSide] = useState<'exercises' | 'given'>('exercises');
+  const [search] = useSearchParams();
+  const [side, setSide] = useState<(typeof SIDES)[number]['value']>(
+    SIDES.find(({ value }) => value === search.get('side'))?.value ?? 'exercises',
+  );
   return (
     <div className="flex min-h-full flex-col">
       <Header title="Library" about={<Choice label="Shown" options={SIDES} value={side} onChange={setSide} />}>
@@ -29,7 +34,9 @@ export default function LibraryScreen() {
           Set a new one
         </Link>
       </Header>
-      {side === 'exercises' ? <Shelf /> : <GivenOut />}
+      {side === 'exercises' && <Shelf />}
+      {side === 'given' && <GivenOut />}
+      {side === 'tolerances' && <Tolerances />}
     </div>
   );
 }

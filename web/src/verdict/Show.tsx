@@ -26,7 +26,7 @@ function Shown({ attempt }: { attempt: Attempt }) {
   const cause = diagnosis?.clear === true ? diagnosis.causes[0] : undefined;
   return (
     <div className={`flex h-full min-h-[38rem] flex-col ${across ? 'rotate-180' : ''}`}>
-      <header className="flex items-center justify-between gap-3 border-b border-base-300 px-4 py-1.5">
+      <header className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 border-b border-base-300 px-4 py-1.5">
         <h1 className="text-2xl leading-tight font-semibold">
           {attempt.trainee.fullName}
           <span className="block text-base font-normal">{attempt.exercise.title}</span>
@@ -50,6 +50,7 @@ function Shown({ attempt }: { attempt: Attempt }) {
       <div className="relative min-h-[18rem] flex-1">
         <VerdictDrawing attempt={attempt} marked={undefined} switches={false} />
       </div>
+      <p className="px-4 pb-1">Outline: as asked. Filled: as bent, the difference drawn four times as large.</p>
       <div className="grid shrink-0 gap-x-8 gap-y-2 border-t border-base-300 bg-base-200 p-4 sm:grid-cols-[23rem_1fr_1fr]">
         <ScoreLine attempt={attempt} />
         <section aria-label="What happened">

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type CSSProperties, useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { Attempt, Feature } from '../api/queries';
 import { Elevation } from '../drawing/Elevation';
@@ -23,6 +23,9 @@ const LARGER = [
   { value: '4', name: '4×' },
   { value: '16', name: '16×' },
 ] as const;
+
+/** What was bent has its own colour in space, too. */
+const BENT = { '--steel-edge': 'var(--made)', '--steel-fill': 'var(--made-fill)' } as CSSProperties;
 
 interface VerdictDrawingProps {
   attempt: Attempt;
@@ -58,31 +61,30 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
           made={attempt.made?.centreline}
           marked={marked?.centreline}
           exaggeration={Number(larger)}
-          footroom={switches ? 56 : 24}
+          footroom={switches ? 56 : 0}
           outsideDiameter={diameter}
           description={description}
           at={places}
         />
       ) : (
-        <Turned
-          kind={kind}
-          plan={{ ...attempt.plan, shape: attempt.made }}
-          wanted={asked.centreline}
-          exaggeration={Number(larger)}
-          outsideDiameter={diameter}
-          description={description}
-        />
-      )}
-      {!switches && (
-        <p className="absolute bottom-2 left-4 bg-base-100/85 px-1">
-          Outline: as asked. Filled: as bent, the difference drawn four times as large.
-        </p>
+        <div className="contents" style={BENT}>
+          <Turned
+            kind={kind}
+            plan={{ ...attempt.plan, shape: attempt.made }}
+            wanted={asked.centreline}
+            exaggeration={Number(larger)}
+            outsideDiameter={diameter}
+            description={description}
+          />
+        </div>
       )}
       {switches && (
         <div
-          className={`absolute inset-x-2 flex flex-wrap items-center gap-2 max-sm:hidden ${stub && view === 'side' ? 'top-2 justify-end' : 'bottom-2'}`}
+          className={`absolute inset-x-2 flex flex-wrap items-center gap-2 ${stub && view === 'side' ? 'top-2 justify-end' : 'bottom-2'}`}
         >
-          <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+          <span className="max-sm:hidden">
+            <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+          </span>
           <span className="flex items-center gap-1.5 rounded-field bg-base-100/90 pl-1.5">
             difference
             <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
@@ -107,7 +109,7 @@ function described(attempt: Attempt, unit: 'in' | 'mm'): string {
 
 function Legend({ marked }: { marked: boolean }) {
   return (
-    <ul className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base" aria-label="What is drawn how">
+    <ul className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base max-sm:hidden" aria-label="What is drawn how">
       <li className="flex items-center gap-1.5">
         <svg width="26" height="12" aria-hidden="true">
           <rect

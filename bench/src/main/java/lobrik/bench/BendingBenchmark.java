@@ -1,8 +1,10 @@
 package lobrik.bench;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -10,6 +12,8 @@ import lobrik.bend.Bend;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.cause.Case;
+import lobrik.cause.Diagnosis;
 import lobrik.layout.Job;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -21,6 +25,8 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
+import lobrik.remedy.Advice;
+import lobrik.remedy.Rebending;
 import lobrik.shape.BendMade;
 import lobrik.shape.Clearance;
 import lobrik.shape.Feature;
@@ -32,6 +38,7 @@ import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
 import lobrik.verdict.AsMeasured;
+import lobrik.verdict.TolerancePreset;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -61,6 +68,7 @@ public class BendingBenchmark {
     private List<BendMade> bends;
     private Obstacle obstacle;
     private Map<FeatureId, Quantity> readings;
+    private Map<FeatureId, Quantity> faulty;
 
     @Setup
     public void lay() {
@@ -72,6 +80,7 @@ public class BendingBenchmark {
         bends = layout.marks().stream().map(Mark::asMarked).toList();
         obstacle = new Obstacle.Rectangular(Length.ofInches(38), Length.ofInches(11.5), Length.ofInches(2.5));
         readings = layout.features().stream().collect(Collectors.toMap(PlannedFeature::id, this::misread));
+        faulty = faulty();
     }
 
     private static Bend stub() {
@@ -89,6 +98,18 @@ public class BendingBenchmark {
                 Length.ofInches(38),
                 Placement.ARROW,
                 Optional.of(Length.ofInches(96)));
+    }
+
+    /** What is read of a piece whose first and last bends are 3° over. */
+    private Map<FeatureId, Quantity> faulty() {
+        List<BendMade> made = new ArrayList<>(bends);
+        for (int i : new int[] {0, bends.size() - 1}) {
+            BendMade bend = bends.get(i);
+            Angle over = bend.angle().plus(Angle.ofDegrees(3));
+            made.set(i, new BendMade(bend.position(), bend.reference(), bend.hookTowards(), over, bend.roll()));
+        }
+        Piece piece = Piece.simulate(job.tooling(), layout.predicted().length(), made);
+        return Features.of(job.bend(), piece).stream().collect(Collectors.toMap(Feature::id, Feature::value));
     }
 
     /** A little off in every reading, as pieces are. */
@@ -122,6 +143,19 @@ public class BendingBenchmark {
     @Benchmark
     public Review review() {
         return Review.of(job, Optional.empty());
+    }
+
+    /** Every hypothesis, alone and in pairs, against a full set of readings of a piece with two bends over-bent. */
+    @Benchmark
+    public Diagnosis diagnosis() {
+        return Diagnosis.of(Case.of(layout, faulty));
+    }
+
+    /** What to do with that piece: every choice of bends, ends and plane, solved and simulated. */
+    @Benchmark
+    public Optional<Advice> advice() {
+        return Advice.of(
+                new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0, Rebending.USUAL));
     }
 
     /** The piece that a full set of readings describes. */

@@ -37,6 +37,9 @@ public record Diagnosis(
     /** Pairs that fall this far behind the best explanation, in natural logarithms, are not looked at. */
     private static final double FAR_BEHIND = 6;
 
+    /** So far behind, in natural logarithms, is what a curve cannot make up for where a straight line has lost. */
+    private static final double HOPELESS = 60;
+
     /** How far off a reading is when nobody knows why. */
     private static final double UNKNOWN_LENGTH = 0.75;
 
@@ -78,21 +81,52 @@ public record Diagnosis(
             weighed.add(new Weighed(Optional.empty(), unclear));
             Pairs pairs = new Pairs(scene, asPlanned);
             Prior prior = new Prior(hypotheses());
-            for (Hypothesis hypothesis : prior.hypotheses()) {
-                double log = prior.log(hypothesis);
-                fitting.fit(List.of(hypothesis)).ifPresent(fitted -> {
-                    weighed.add(new Weighed(Optional.of(fitted), log + fitted.logEvidence()));
-                    pairs.add(fitted, asPlanned, log);
-                });
-            }
-            double best = weighed.stream().mapToDouble(Weighed::log).max().orElseThrow();
-            double pair = Math.log(seen.priors().pair());
-            for (List<Hypothesis> both : pairs.worthwhile(best - FAR_BEHIND - pair)) {
-                double log = pair + prior.log(both.getFirst()) + prior.log(both.getLast());
-                fitting.fit(both)
-                        .ifPresent(fitted -> weighed.add(new Weighed(Optional.of(fitted), log + fitted.logEvidence())));
-            }
+            prior.hypotheses().stream()
+                    .filter(hypothesis -> hypothesis.free().isEmpty())
+                    .forEach(hypothesis -> fitting.fit(List.of(hypothesis))
+                            .ifPresent(fitted -> take(fitted, prior.log(hypothesis), pairs, asPlanned)));
+            prior.hypotheses().stream()
+                    .filter(hypothesis -> hypothesis.free().isPresent())
+                    .forEach(hypothesis -> fitted(hypothesis, prior.log(hypothesis), pairs, asPlanned));
+            pairs(pairs, prior);
             return told();
+        }
+
+        private void take(Fitted fitted, double logPrior, Pairs pairs, Fitted asPlanned) {
+            weighed.add(new Weighed(Optional.of(fitted), logPrior + fitted.logEvidence()));
+            pairs.add(fitted, asPlanned, logPrior);
+        }
+
+        /** Fits a figure, unless a first look says that no figure can make it worth that; then it still may go with another. */
+        private void fitted(Hypothesis hypothesis, double logPrior, Pairs pairs, Fitted asPlanned) {
+            Optional<Fitted> look = fitting.look(hypothesis);
+            if (look.isPresent() && pairs.alone(look.get(), asPlanned, logPrior) < best() - HOPELESS) {
+                pairs.add(look.get(), asPlanned, logPrior);
+                return;
+            }
+            fitting.fit(List.of(hypothesis)).ifPresent(fitted -> take(fitted, logPrior, pairs, asPlanned));
+        }
+
+        private double best() {
+            return weighed.stream().mapToDouble(Weighed::log).max().orElseThrow();
+        }
+
+        /** Simulates the pairs that may be likelier than what is known so far, the likeliest first. */
+        private void pairs(Pairs pairs, Prior prior) {
+            double best = best();
+            double pair = Math.log(seen.priors().pair());
+            for (Pairs.Guess guess : pairs.worthwhile(best - FAR_BEHIND - pair)) {
+                if (guess.log() + pair < best - FAR_BEHIND) {
+                    break;
+                }
+                List<Hypothesis> both = guess.hypotheses();
+                double log = pair + prior.log(both.getFirst()) + prior.log(both.getLast());
+                Optional<Fitted> fitted = fitting.fit(both);
+                if (fitted.isPresent()) {
+                    weighed.add(new Weighed(fitted, log + fitted.get().logEvidence()));
+                    best = Math.max(best, log + fitted.get().logEvidence());
+                }
+            }
         }
 
         private List<Hypothesis> hypotheses() {
@@ -144,7 +178,7 @@ public record Diagnosis(
         }
 
         private Diagnosis told() {
-            double best = weighed.stream().mapToDouble(Weighed::log).max().orElseThrow();
+            double best = best();
             double sum = weighed.stream()
                     .mapToDouble(each -> Math.exp(each.log() - best))
                     .sum();

@@ -14,6 +14,9 @@ final class Fitting {
 
     private static final double STEP = 1e-4;
 
+    /** The part of its spread with which a figure is looked at first. */
+    private static final double LOOK = 0.05;
+
     /** A round that gains less than this part decides nothing. */
     private static final double DONE = 1e-3;
 
@@ -77,6 +80,14 @@ final class Fitting {
         }
         int parameters = free.size() + (openEnd ? 1 : 0);
         return parameters == 0 ? asIs(hypotheses) : solved(hypotheses, free, parameters);
+    }
+
+    /** A hypothesis with a small figure, to see what it changes at all; its evidence says nothing. */
+    Optional<Fitted> look(Hypothesis hypothesis) {
+        Hypothesis.Free free = hypothesis.free().orElseThrow();
+        double[] amounts = {free.start() == 0 ? LOOK * free.spread() : free.start()};
+        Making making = made(List.of(hypothesis), amounts, 0);
+        return scene.predicted(making).map(predicted -> new Fitted(List.of(hypothesis), amounts, making, predicted, 0));
     }
 
     private Optional<Fitted> asIs(List<Hypothesis> hypotheses) {

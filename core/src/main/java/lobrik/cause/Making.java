@@ -1,6 +1,7 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.Bend;
@@ -90,6 +91,17 @@ final class Making {
                 references.clone(),
                 hooks.clone(),
                 length);
+    }
+
+    /** Whether the same piece with the same rings comes of it. */
+    boolean isMadeLike(Making other) {
+        return Arrays.equals(places, other.places)
+                && Arrays.equals(angles, other.angles)
+                && Arrays.equals(rolls, other.rolls)
+                && Arrays.equals(references, other.references)
+                && Arrays.equals(hooks, other.hooks)
+                && Arrays.equals(rings, other.rings)
+                && length == other.length;
     }
 
     int bends() {

@@ -19,7 +19,7 @@ final class Pairs {
     private final List<Single> singles = new ArrayList<>();
 
     /** A hypothesis with what it changes in each reading, in standard deviations; for a fitted one, by one unit. */
-    private static final class Single {
+    static final class Single {
 
         private final Hypothesis hypothesis;
         private final double logPrior;
@@ -38,7 +38,13 @@ final class Pairs {
         }
     }
 
-    private record Guess(Single one, Single other, double log) {}
+    /** Two hypotheses with what their evidence and their priors come to, to first order. */
+    record Guess(Single one, Single other, double log) {
+
+        List<Hypothesis> hypotheses() {
+            return List.of(one.hypothesis, other.hypothesis);
+        }
+    }
 
     /** @param nothing the fit of "nothing went wrong" */
     Pairs(Scene scene, Fitted nothing) {
@@ -53,22 +59,29 @@ final class Pairs {
     }
 
     void add(Fitted single, Fitted nothing, double logPrior) {
-        Hypothesis hypothesis = single.hypotheses().getFirst();
-        double amount = hypothesis.free().isPresent() ? single.amount(0) : 1;
-        if (amount == 0) {
-            return;
-        }
+        singles.add(single(single, nothing, logPrior));
+    }
+
+    /** What a hypothesis with a figure comes to by itself, to first order. */
+    double alone(Fitted look, Fitted nothing, double logPrior) {
+        Single single = single(look, nothing, logPrior);
+        return logPrior + sameForAll + logEvidence(single);
+    }
+
+    private Single single(Fitted fitted, Fitted nothing, double logPrior) {
+        Hypothesis hypothesis = fitted.hypotheses().getFirst();
+        double amount = hypothesis.free().isPresent() && fitted.amount(0) != 0 ? fitted.amount(0) : 1;
         double[] change = new double[off.length];
         for (int i = 0; i < off.length; i++) {
-            change[i] = (single.predicted(i) - nothing.predicted(i))
+            change[i] = (fitted.predicted(i) - nothing.predicted(i))
                     / scene.slots().get(i).sigma()
                     / amount;
         }
-        singles.add(new Single(hypothesis, logPrior, change));
+        return new Single(hypothesis, logPrior, change);
     }
 
     /** The pairs that may come to more than this, the likeliest first. */
-    List<List<Hypothesis>> worthwhile(double logPosterior) {
+    List<Guess> worthwhile(double logPosterior) {
         List<Guess> guesses = new ArrayList<>();
         for (int i = 0; i < singles.size(); i++) {
             for (int j = 0; j < i; j++) {
@@ -85,8 +98,19 @@ final class Pairs {
         return guesses.stream()
                 .sorted(Comparator.comparingDouble(Guess::log).reversed())
                 .limit(MOST)
-                .map(guess -> List.of(guess.one().hypothesis, guess.other().hypothesis))
                 .toList();
+    }
+
+    private double logEvidence(Single single) {
+        double rest = 0;
+        double square = 1 / (single.spread * single.spread);
+        double along = 0;
+        for (int i = 0; i < off.length; i++) {
+            rest += off[i] * off[i];
+            square += single.change[i] * single.change[i];
+            along += single.change[i] * off[i];
+        }
+        return -0.5 * (rest - along * along / square) - Math.log(single.spread) - 0.5 * Math.log(square);
     }
 
     /** Of the sum of both changes: fixed ones are taken off, fitted ones projected out with their priors. */

@@ -25,7 +25,7 @@ final class Scene {
     private final Layout layout;
     private final Making planned;
     private final List<Slot> slots = new ArrayList<>();
-    private final List<FeatureId> order;
+    private final List<Feature> plannedFeatures;
 
     /**
      * Something that was read.
@@ -37,10 +37,10 @@ final class Scene {
     Scene(Case seen) {
         this.layout = seen.layout();
         this.planned = Making.planned(layout);
-        this.order = planned.features(layout.job().bend(), layout.job().tooling()).orElseThrow().stream()
-                .map(Feature::id)
-                .toList();
-        for (FeatureId id : order) {
+        this.plannedFeatures =
+                planned.features(layout.job().bend(), layout.job().tooling()).orElseThrow();
+        for (Feature feature : plannedFeatures) {
+            FeatureId id = feature.id();
             Quantity read = seen.readings().get(id);
             if (read != null) {
                 slots.add(new Slot(id, -1, inUnits(read), sigma(seen, id)));
@@ -100,9 +100,16 @@ final class Scene {
         return OPEN_END;
     }
 
+    /** A hypothesis that changes nothing of the piece, such as a doubtful reading, needs no simulation. */
+    private Optional<List<Feature>> features(Making making) {
+        return making.isMadeLike(planned)
+                ? Optional.of(plannedFeatures)
+                : making.features(layout.job().bend(), layout.job().tooling());
+    }
+
     /** What a piece that was made like this would read; empty where no conduit can be bent like that. */
     Optional<double[]> predicted(Making making) {
-        return making.features(layout.job().bend(), layout.job().tooling()).map(features -> {
+        return features(making).map(features -> {
             double[] predicted = new double[slots.size()];
             int next = 0;
             for (int i = 0; i < predicted.length; i++) {
@@ -133,7 +140,7 @@ final class Scene {
     /** What would be read of features that were not read yet. */
     Map<FeatureId, Double> unread(Making making) {
         Map<FeatureId, Double> values = new EnumMap<>(FeatureId.class);
-        making.features(layout.job().bend(), layout.job().tooling())
+        features(making)
                 .ifPresent(features -> features.forEach(feature -> values.put(feature.id(), value(making, feature))));
         slots.stream().filter(slot -> slot.mark() < 0).forEach(slot -> values.remove(slot.feature()));
         values.keySet()

@@ -183,9 +183,12 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     private Optional<FeatureId> explained(Explanation explanation) {
         return explanation.predicted().keySet().stream()
                 .filter(feature -> Math.abs(off(feature, inUnits(planned(feature)))) > NOISE)
-                .max(Comparator.comparing(
-                                (FeatureId feature) -> feature.isOfFinishedPiece() && gain(explanation, feature) > 0)
-                        .thenComparing(feature -> gain(explanation, feature)));
+                .max(Comparator.comparingInt((FeatureId feature) -> isTelling(explanation, feature) ? 1 : 0)
+                        .thenComparingDouble(feature -> gain(explanation, feature)));
+    }
+
+    private boolean isTelling(Explanation explanation, FeatureId feature) {
+        return feature.isOfFinishedPiece() && gain(explanation, feature) > 0;
     }
 
     private double gain(Explanation explanation, FeatureId feature) {

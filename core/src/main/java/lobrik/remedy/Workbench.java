@@ -1,6 +1,7 @@
 package lobrik.remedy;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -52,6 +53,10 @@ final class Workbench {
         int free() {
             return bends.size() + (datum ? 1 : 0) + (far ? 1 : 0);
         }
+
+        int actions() {
+            return free() + (untwisted ? 1 : 0);
+        }
     }
 
     Workbench(Advice.Piecework work, Piece made) {
@@ -70,10 +75,14 @@ final class Workbench {
         return asIs;
     }
 
-    /** The best of all that can be done; doing nothing is among it. */
+    /** The best of all that can be done, with as few steps as do it; doing nothing is among it. */
     Attempted best() {
         Attempted best = asIs;
         for (Choice choice : choices()) {
+            if (best.outside() == 0 && choice.actions() > best.steps().size()) {
+                // More work cannot save more.
+                break;
+            }
             Optional<Attempted> tried = tried(choice);
             if (tried.isPresent()
                     && tried.get().isNotWorseThan(asIs)
@@ -104,6 +113,7 @@ final class Workbench {
                 }
             }
         }
+        choices.sort(Comparator.comparingInt(Choice::actions));
         return choices;
     }
 

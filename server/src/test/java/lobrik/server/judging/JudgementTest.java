@@ -1,0 +1,197 @@
+package lobrik.server.judging;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.Bench;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Verdicts on recorded attempts, sets of tolerances of a centre's own, and the page that is printed. */
+@ExtendWith(RunningServer.class)
+class JudgementTest {
+
+    private static final String OFFSET = """
+            {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+             "bender":{"takeUpIn":6,"radiusIn":5.125},
+             "bend":{"kind":"offset","riseIn":5,"clearanceIn":1,"angleDeg":30,"distanceIn":36,
+               "layout":"beforeObstacle","overallIn":80}}""";
+
+    private Client runa;
+    private RunningServer.Address server;
+
+    @BeforeEach
+    void signIn(RunningServer.Address address) {
+        server = address;
+        runa = Client.signedIn(address, "runa");
+    }
+
+    private void read(String attempt, String feature, String text) {
+        Answer kept = runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                "{\"feature\":\"" + feature + "\",\"text\":\"" + text
+                        + "\",\"bare\":\"in\",\"takenWith\":\"keys\",\"takenAt\":\"2026-11-24T08:00:00Z\"}");
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+    }
+
+    /** An offset whose shrink was forgotten, measured to the end. */
+    private String shortPiece() {
+        String attempt = Bench.of(runa, OFFSET, 1).open(0);
+        List.of(
+                        "mark1 24",
+                        "mark2 36",
+                        "rise 6 1/16",
+                        "angle1 30",
+                        "angle2 30",
+                        "landing 34 1/2",
+                        "dogLeg 0",
+                        "overall 80")
+                .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
+        return attempt;
+    }
+
+    @Test
+    void verdict_saysWhatHappened_whereItCameFrom_andWhatToDo() {
+        Answer verdict = runa.get("/api/attempts/" + shortPiece() + "/judgement");
+        assertThat(verdict.status()).as(verdict.body().toString()).isEqualTo(200);
+        assertThat(verdict.at("/diagnosis/causes/0/id").asString()).isEqualTo("shrink-omitted");
+        assertThat(verdict.at("/advice/outcome").asString()).isEqualTo("scrap");
+        assertThat(verdict.at("/nextTime/sentence").asString()).contains("add the shrink");
+        assertThat(verdict.at("/nextTime/definition/bend/kind").asString()).isEqualTo("offset");
+        for (JsonNode budget : verdict.at("/budgets")) {
+            double sum = budget.at("/parts")
+                    .valueStream()
+                    .mapToDouble(part -> part.at("/change").asDouble())
+                    .sum();
+            assertThat(sum).isCloseTo(budget.at("/deviation").asDouble(), within(1e-9));
+        }
+        JsonNode sheet = verdict.at("/marksheet");
+        double lost = sheet.at("/lost")
+                .valueStream()
+                .mapToDouble(each -> each.at("/points").asDouble())
+                .sum();
+        assertThat(sheet.at("/points").asDouble()).isCloseTo(100 - lost, within(1e-6));
+        assertThat(sheet.at("/failing").toString()).isEqualTo("[\"landing\"]");
+        assertThat(verdict.at("/marked/centreline").size()).isPositive();
+    }
+
+    @Test
+    void pieceInTheMiddleOfMeasuring_hasAVerdictAsFarAsItsReadingsGo() {
+        String attempt = Bench.of(runa, OFFSET, 1).open(0);
+        assertThat(runa.get("/api/attempts/" + attempt + "/judgement")
+                        .at("/diagnosis")
+                        .isNull())
+                .isTrue();
+        read(attempt, "landing", "34 1/2");
+        Answer verdict = runa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(verdict.at("/marksheet").isNull()).isTrue();
+        assertThat(verdict.at("/diagnosis/causes").size()).isPositive();
+        assertThat(runa.get("/api/attempts/" + attempt + "/comparison").status())
+                .isEqualTo(409);
+    }
+
+    @Test
+    void ownSet_judgesWhatIsSetWithIt_andItsChangeChangesNoOldVerdict() {
+        String attempt = shortPiece();
+        double before = runa.get("/api/attempts/" + attempt + "/judgement")
+                .at("/marksheet/points")
+                .asDouble();
+        String id = UUID.randomUUID().toString();
+        String name = "Wide " + id.substring(0, 8);
+        Answer kept =
+                keep(id, name, 2, "\"scheme\":\"passFail\",\"weights\":{\"rise\":3},\"critical\":{\"dogLeg\":false},");
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+        assertThat(runa.get("/api/shed").at("/tolerances").toString()).contains(name);
+        JsonNode wide = compared(attempt, name);
+        assertThat(wide.at("/points").asDouble()).isEqualTo(100);
+        assertThat(wide.at("/passed").asBoolean()).isTrue();
+        assertThat(keep(id, name, 0.25, "").status()).isEqualTo(200);
+        assertThat(compared(attempt, name).at("/passed").asBoolean()).isFalse();
+        assertThat(runa.get("/api/attempts/" + attempt + "/judgement")
+                        .at("/marksheet/points")
+                        .asDouble())
+                .isEqualTo(before);
+        assertThat(runa.delete("/api/judging-presets/" + id).status()).isEqualTo(200);
+        assertThat(runa.get("/api/shed").at("/tolerances").toString()).doesNotContain(name);
+    }
+
+    private Answer keep(String id, String name, double lengthIn, String more) {
+        return runa.put(
+                "/api/judging-presets/" + id,
+                "{\"preset\":\"" + name + "\",\"lengthIn\":" + lengthIn + "," + more
+                        + "\"angleDeg\":3,\"dogLegDeg\":3,\"passMark\":80}");
+    }
+
+    private JsonNode compared(String attempt, String preset) {
+        return runa.get("/api/attempts/" + attempt + "/comparison")
+                .body()
+                .valueStream()
+                .filter(each -> each.at("/preset").asString().equals(preset))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void weightsAndSchemeOfAnExercise_areFrozenWithItsAttempt() {
+        String more = "\"readings\":\"all\",";
+        Bench bench = Bench.of(runa, Bench.STUB, 1, more);
+        String attempt = bench.open(0);
+        List.of("mark1 11 5/8", "leg 17 3/4", "angle1 90", "otherLeg 22")
+                .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
+        Answer verdict = runa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(verdict.at("/marksheet/points").asDouble()).isCloseTo(92.5, within(1e-9));
+        assertThat(verdict.at("/marksheet/lost/0/times").asDouble()).isCloseTo(1, within(1e-9));
+        assertThat(verdict.at("/marksheet/parts").size()).isEqualTo(3);
+    }
+
+    @Test
+    void badSet_isRefusedWithItsReason() {
+        String id = UUID.randomUUID().toString();
+        assertThat(keep(id, "site", 1, "").at("/errors/0/code").asString()).isEqualTo("duplicate");
+        assertThat(keep(id, " ", 1, "").at("/errors/0/pointer").asString()).isEqualTo("/preset");
+        assertThat(keep(id, "Narrow", 0, "").status()).isEqualTo(400);
+        assertThat(keep(id, "Heavy", 1, "\"weights\":{\"rise\":1000},").status())
+                .isEqualTo(400);
+        assertThat(keep(id, "Odd", 1, "\"weights\":{\"nose\":1},").status()).isEqualTo(400);
+        assertThat(runa.put("/api/judging-presets/" + id, "{}").at("/errors").size())
+                .isEqualTo(5);
+        assertThat(runa.delete("/api/judging-presets/" + UUID.randomUUID()).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void verdictOnPaper_isOnePage_withTheWordsOfTheScreen() throws IOException {
+        String attempt = shortPiece();
+        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
+            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+            String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+            assertThat(text)
+                    .contains("Trainee 1", "Up from the box", "not yet", "Shrink forgotten", "Landing", "34 1/2 in")
+                    .contains("Scrap: no bending, turning or cutting brings in the landing", "add the shrink")
+                    .contains("licensed person");
+        }
+    }
+
+    @Test
+    void verdict_ofSomebodyElsesTrainee_isNotThere() {
+        String attempt = shortPiece();
+        Client colleague = Client.signedIn(server, "dessa");
+        assertThat(colleague.get("/api/attempts/" + attempt + "/judgement").status())
+                .isEqualTo(404);
+        assertThat(colleague.get("/api/attempts/" + attempt + "/comparison").status())
+                .isEqualTo(404);
+        assertThat(colleague.get("/api/attempts/" + attempt + "/verdict.pdf").status())
+                .isEqualTo(404);
+    }
+}

@@ -1,0 +1,307 @@
+import { useMutation } from '@tanstack/react-query';
+import { type SyntheticEvent, useState } from 'react';
+import { api, body, Problem, type Schemas } from '../api/client';
+import { useQuantities } from '../api/queries';
+import { featureName } from '../entry/features';
+import { QuantityField } from '../entry/QuantityField';
+import { useDisplayUnit } from '../frame/signedIn';
+import { exactText } from '../set/draft';
+
+type Figures = Schemas['ToleranceFigures'];
+type Scheme = NonNullable<Figures['scheme']>;
+
+/** How credit falls, as people say it. */
+export const SCHEMES: Record<Scheme, { short: string; long: string }> = {
+  graded: { short: 'graded', long: 'Graded: full up to half of the tolerance, 70 % at it, nothing at three times' },
+  bands: { short: 'in bands', long: 'Bands: full up to half, 85 % up to it, half up to twice, then nothing' },
+  passFail: { short: 'pass or fail', long: 'Pass or fail: full up to the tolerance, then nothing' },
+};
+
+const POINTS: readonly { id: string; name: string }[] = [
+  { id: 'liesFlat', name: 'Does not lie flat' },
+  { id: 'ends', name: 'Ends not square or not reamed' },
+  { id: 'ripple', name: 'Ripple inside a bend' },
+  { id: 'kink', name: 'A kink' },
+  { id: 'flattening', name: 'Flattened' },
+  { id: 'scorch', name: 'Scorched' },
+  { id: 'marksLeft', name: 'Marks left where they show' },
+  { id: 'fits', name: 'Does not enter its fitting straight' },
+  { id: 'clears', name: 'Touches the obstacle' },
+];
+
+/** Features that a school may weigh, each with what belongs to it. */
+const WEIGHED: readonly { name: string; ids: readonly string[] }[] = [
+  { name: 'Marks', ids: ['mark1', 'mark2', 'mark3', 'mark4'] },
+  { name: 'Angles', ids: ['angle1', 'angle2', 'angle3', 'angle4'] },
+  ...['leg', 'otherLeg', 'between', 'secondLeg', 'rise', 'roll', 'height', 'centre', 'flat', 'landing'].map((id) => ({
+    name: featureName(id),
+    ids: [id],
+  })),
+  ...['tailLift', 'dogLeg', 'overall'].map((id) => ({ name: featureName(id), ids: [id] })),
+];
+
+interface ToleranceFormProps {
+  id: string;
+  start: Figures;
+  /** Without sets if nothing was kept. */
+  onDone: (all?: Schemas['Presets']) => void;
+}
+
+/** A set of the school's own: all its figures. */
+export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
+  const unit = useDisplayUnit();
+  const [figures, setFigures] = useState(start);
+  const [texts, setTexts] = useState({
+    length: exactText(start.lengthIn, unit),
+    angle: String(start.angleDeg),
+    dogLeg: String(start.dogLegDeg),
+  });
+  const read = useQuantities([
+    { kind: 'length', text: texts.length, bare: unit },
+    { kind: 'angle', text: texts.angle, bare: unit },
+    { kind: 'angle', text: texts.dogLeg, bare: unit },
+  ]);
+  const [length, angle, dogLeg] = read;
+  const keep = useMutation<Schemas['Presets'], Problem>({
+    mutationFn: () =>
+      body(
+        api.PUT('/api/judging-presets/{id}', {
+          params: { path: { id } },
+          body: {
+            ...figures,
+            lengthIn: length?.data?.value ?? null,
+            angleDeg: angle?.data?.value ?? null,
+            dogLegDeg: dogLeg?.data?.value ?? null,
+          },
+        }),
+      ),
+    onSuccess: onDone,
+  });
+  const change = (part: Partial<Figures>) => {
+    setFigures((before) => ({ ...before, ...part }));
+  };
+  const submit = (event: SyntheticEvent) => {
+    event.preventDefault();
+    keep.mutate();
+  };
+  const number = 'figures h-11 w-20 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-right text-lg';
+  return (
+    <form onSubmit={submit} className="grid max-w-[66rem] gap-4 p-4" aria-label="Set of tolerances">
+      <div className="grid gap-3 sm:grid-cols-[2fr_1fr_1fr_1fr_1fr]">
+        <label className="grid gap-0.5">
+          <span className="text-sm leading-tight">Name</span>
+          <input
+            value={figures.preset}
+            maxLength={60}
+            onChange={(event) => {
+              change({ preset: event.target.value });
+            }}
+            className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+          />
+        </label>
+        <QuantityField
+          label="Lengths ±"
+          kind="length"
+          text={texts.length}
+          problem={length?.error ?? null}
+          onText={(text) => {
+            setTexts({ ...texts, length: text });
+          }}
+          place="list"
+        />
+        <QuantityField
+          label="Angles ±"
+          kind="angle"
+          text={texts.angle}
+          problem={angle?.error ?? null}
+          onText={(text) => {
+            setTexts({ ...texts, angle: text });
+          }}
+          place="list"
+        />
+        <QuantityField
+          label="Dog leg"
+          kind="angle"
+          text={texts.dogLeg}
+          problem={dogLeg?.error ?? null}
+          onText={(text) => {
+            setTexts({ ...texts, dogLeg: text });
+          }}
+          place="list"
+        />
+        <label className="grid gap-0.5">
+          <span className="text-sm leading-tight">Points to pass</span>
+          <input
+            type="number"
+            min={0}
+            max={100}
+            value={figures.passMark}
+            onChange={(event) => {
+              change({ passMark: event.target.valueAsNumber });
+            }}
+            className={number}
+          />
+        </label>
+      </div>
+      <label className="grid gap-0.5">
+        <span className="text-sm leading-tight">How points fall with the deviation</span>
+        <select
+          value={figures.scheme ?? 'graded'}
+          onChange={(event) => {
+            change({ scheme: event.target.value as Scheme });
+          }}
+          className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
+        >
+          {Object.entries(SCHEMES).map(([scheme, { long }]) => (
+            <option key={scheme} value={scheme}>
+              {long}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="grid gap-6 lg:grid-cols-2">
+        <Weights figures={figures} change={change} />
+        <Deductions figures={figures} change={change} />
+      </div>
+      {keep.error !== null && (
+        <p role="alert" className="text-error">
+          ✕ {keep.error.message}
+        </p>
+      )}
+      <div className="flex gap-2">
+        <button
+          className="btn h-11 btn-neutral text-lg"
+          disabled={keep.isPending || read.some(({ data }) => data === undefined) || Number.isNaN(figures.passMark)}
+        >
+          Keep it
+        </button>
+        <button
+          type="button"
+          className="btn h-11 border-2 border-base-content/60 text-lg"
+          onClick={() => {
+            onDone();
+          }}
+        >
+          Leave it
+        </button>
+      </div>
+    </form>
+  );
+}
+
+interface PartProps {
+  figures: Figures;
+  change: (part: Partial<Figures>) => void;
+}
+
+const NUMBER = 'figures h-9 w-20 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-right';
+
+/** How much each feature counts, and whether the piece fails with it. */
+function Weights({ figures, change }: PartProps) {
+  const weight = (id: string) => figures.weights?.[id] ?? 1;
+  const critical = (id: string) => figures.critical?.[id] ?? !id.startsWith('mark');
+  const all = <T,>(ids: readonly string[], value: T) => Object.fromEntries(ids.map((id) => [id, value]));
+  return (
+    <table className="w-full">
+      <caption className="text-left text-base font-semibold">Readings</caption>
+      <thead className="text-left text-sm">
+        <tr>
+          <th className="font-normal">Feature</th>
+          <th className="w-24 text-right font-normal">counts</th>
+          <th className="w-28 text-right font-normal">fails the piece</th>
+        </tr>
+      </thead>
+      <tbody>
+        {WEIGHED.map(({ name, ids }) => (
+          <tr key={name} className="border-t border-base-300">
+            <th scope="row" className="text-left font-normal">
+              {name}
+            </th>
+            <td className="py-0.5 text-right">
+              <input
+                type="number"
+                min={0.1}
+                max={100}
+                step={0.1}
+                aria-label={`${name} counts how many times`}
+                value={weight(ids[0] ?? '')}
+                onChange={(event) => {
+                  const value = event.target.valueAsNumber;
+                  change({ weights: { ...figures.weights, ...all(ids, Number.isNaN(value) ? 1 : value) } });
+                }}
+                className={NUMBER}
+              />
+            </td>
+            <td className="text-right">
+              <input
+                type="checkbox"
+                aria-label={`${name} outside fails the piece`}
+                checked={critical(ids[0] ?? '')}
+                onChange={(event) => {
+                  change({ critical: { ...figures.critical, ...all(ids, event.target.checked) } });
+                }}
+                className="size-6"
+              />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What a fault of workmanship costs. */
+function Deductions({ figures, change }: PartProps) {
+  return (
+    <table className="w-full self-start">
+      <caption className="text-left text-base font-semibold">Looked over</caption>
+      <thead className="text-left text-sm">
+        <tr>
+          <th className="font-normal">Fault</th>
+          <th className="w-24 text-right font-normal">points off</th>
+          <th className="w-28 text-right font-normal">fails the piece</th>
+        </tr>
+      </thead>
+      <tbody>
+        {POINTS.map(({ id, name }) => {
+          const rule = figures.workmanship?.[id] ?? { deduction: 0, critical: false };
+          const set = (part: Partial<typeof rule>) => {
+            change({ workmanship: { ...figures.workmanship, [id]: { ...rule, ...part } } });
+          };
+          return (
+            <tr key={id} className="border-t border-base-300">
+              <th scope="row" className="text-left font-normal">
+                {name}
+              </th>
+              <td className="py-0.5 text-right">
+                <input
+                  type="number"
+                  min={0}
+                  max={100}
+                  aria-label={`${name}: points off`}
+                  value={rule.deduction}
+                  onChange={(event) => {
+                    const value = event.target.valueAsNumber;
+                    set({ deduction: Number.isNaN(value) ? 0 : value });
+                  }}
+                  className={NUMBER}
+                />
+              </td>
+              <td className="text-right">
+                <input
+                  type="checkbox"
+                  aria-label={`${name}: fails the piece`}
+                  checked={rule.critical}
+                  onChange={(event) => {
+                    set({ critical: event.target.checked });
+                  }}
+                  className="size-6"
+                />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

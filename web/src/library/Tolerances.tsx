@@ -1,0 +1,151 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, body, Problem, type Schemas } from '../api/client';
+import { useJudgingPresets } from '../api/queries';
+import { Figure } from '../entry/Figure';
+import { SCHEMES, ToleranceForm } from './ToleranceForm';
+
+type Figures = Schemas['ToleranceFigures'];
+
+interface Edited {
+  id: string;
+  figures: Figures;
+}
+
+/** The sets of tolerances that pieces are judged by: the usual ones, and the school's own. */
+export function Tolerances() {
+  const presets = useJudgingPresets();
+  const client = useQueryClient();
+  const [edited, setEdited] = useState<Edited>();
+  const done = (all: Schemas['Presets']) => {
+    client.setQueryData(['judging-presets'], all);
+    void client.invalidateQueries({ queryKey: ['shed'] });
+    void client.invalidateQueries({ queryKey: ['comparison'] });
+  };
+  const putAway = useMutation<Schemas['Presets'], Problem, string>({
+    mutationFn: (id) => body(api.DELETE('/api/judging-presets/{id}', { params: { path: { id } } })),
+    onSuccess: done,
+  });
+  if (presets.data === undefined) {
+    return <p className="p-4">{presets.error?.message ?? 'Opening…'}</p>;
+  }
+  const taken = [...presets.data.usual, ...presets.data.own.map(({ figures }) => figures)].map(({ preset }) => preset);
+  const another = (figures: Figures) => {
+    setEdited({ id: crypto.randomUUID(), figures: { ...figures, preset: unused(`${figures.preset} 2`, taken) } });
+  };
+  if (edited !== undefined) {
+    return (
+      <ToleranceForm
+        key={edited.id}
+        id={edited.id}
+        start={edited.figures}
+        onDone={(all) => {
+          if (all !== undefined) {
+            done(all);
+          }
+          setEdited(undefined);
+        }}
+      />
+    );
+  }
+  return (
+    <div className="grid gap-3 p-4">
+      <p className="max-w-[60rem] leading-snug">
+        A set is chosen when an exercise is set, and frozen with each piece when its measuring begins: changing a set
+        here changes no old verdict. What a piece would have been under the others stands in its verdict, under Points.
+      </p>
+      {putAway.error !== null && <p role="alert">✕ {putAway.error.message}</p>}
+      <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+        {presets.data.usual.map((figures) => (
+          <Card key={figures.preset} figures={figures} note="usual, stays as it is">
+            <Button
+              name="Make one like it"
+              about={figures.preset}
+              onClick={() => {
+                another(figures);
+              }}
+            />
+          </Card>
+        ))}
+        {presets.data.own.map(({ id, figures }) => (
+          <Card key={id} figures={figures} note="your own">
+            <Button
+              name="Change"
+              about={figures.preset}
+              onClick={() => {
+                setEdited({ id, figures });
+              }}
+            />
+            <Button
+              name="Make one like it"
+              about={figures.preset}
+              onClick={() => {
+                another(figures);
+              }}
+            />
+            <Button
+              name="Put away"
+              about={figures.preset}
+              onClick={() => {
+                putAway.mutate(id);
+              }}
+            />
+          </Card>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function unused(name: string, taken: readonly string[]): string {
+  const known = new Set(taken.map((each) => each.toLowerCase()));
+  const base = name.replace(/ \d+$/, '');
+  let next = name;
+  for (let i = 3; known.has(next.toLowerCase()); i++) {
+    next = `${base} ${String(i)}`;
+  }
+  return next;
+}
+
+function Button({ name, about, onClick }: { name: string; about: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={`${name}: ${about}`}
+      className="btn h-11 min-h-0 border-2 border-base-content/60 text-base"
+      onClick={onClick}
+    >
+      {name}
+    </button>
+  );
+}
+
+function Card({ figures, note, children }: { figures: Figures; note: string; children: React.ReactNode }) {
+  return (
+    <li className="grid content-between gap-2 rounded-box border-2 border-base-content/60 p-3">
+      <div>
+        <h2 className="text-2xl leading-tight font-semibold">{figures.preset}</h2>
+        <p className="text-sm">{note}</p>
+        <dl className="mt-1 grid grid-cols-[auto_1fr] gap-x-3 text-lg leading-snug">
+          <dt>Lengths</dt>
+          <dd>
+            ±<Figure value={figures.lengthIn} unit="in" fine />
+          </dd>
+          <dt>Angles</dt>
+          <dd>
+            ±<Figure value={figures.angleDeg} unit="deg" />
+          </dd>
+          <dt>Dog leg</dt>
+          <dd>
+            <Figure value={figures.dogLegDeg} unit="deg" />
+          </dd>
+          <dt>To pass</dt>
+          <dd>
+            <span className="figures">{figures.passMark}</span>, {SCHEMES[figures.scheme ?? 'graded'].short}
+          </dd>
+        </dl>
+      </div>
+      <div className="flex flex-wrap gap-1.5">{children}</div>
+    </li>
+  );
+}
