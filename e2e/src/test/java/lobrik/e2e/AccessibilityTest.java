@@ -2,6 +2,7 @@ package lobrik.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
@@ -49,6 +50,10 @@ class AccessibilityTest {
         page.navigate(base + "/set/library");
         page.getByText("Up to the defrost switch").waitFor();
         check(page, "library");
+        page.navigate(base + "/set/library?side=tolerances");
+        Bench.button(page, "Make one like it: site").click();
+        page.getByLabel("Points to pass").waitFor();
+        check(page, "a set of tolerances");
         page.navigate(base + "/floor");
         page.getByLabel("Verdict:").first().click();
         page.getByTestId("score").waitFor();
@@ -82,7 +87,18 @@ class AccessibilityTest {
         page.getByLabel("Verdict:").first().click();
         page.getByTestId("score").waitFor();
         page.setViewportSize(width, height);
+        page.getByTestId("cause").or(page.getByText("No clear cause")).first().waitFor();
         check(page, "verdict of a saddle");
+        for (String tab : new String[] {"Points", "Where from", "Record"}) {
+            page.getByLabel("What to see")
+                    .getByText(tab, new Locator.GetByTextOptions().setExact(true))
+                    .click();
+            check(page, "verdict, " + tab);
+        }
+        page.getByText("Show the trainee").click();
+        page.getByText("What happened").waitFor();
+        check(page, "verdict, shown");
+        page.getByText("Back", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Another try").click();
         page.getByLabel("Number pad").waitFor();
         check(page, "measuring a saddle");

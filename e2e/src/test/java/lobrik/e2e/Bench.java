@@ -30,6 +30,9 @@ final class Bench {
 
     private static final String STUB_BEND = "\"bend\":{\"kind\":\"stub90\",\"legIn\":17.625,\"otherLegIn\":22}}";
 
+    private static final String OFFSET_BEND = "\"bend\":{\"kind\":\"offset\",\"riseIn\":5,\"clearanceIn\":1,"
+            + "\"angleDeg\":30,\"distanceIn\":36,\"layout\":\"beforeObstacle\",\"overallIn\":80}}";
+
     private Bench() {}
 
     @SuppressWarnings("unchecked") // JSON of the server.
@@ -52,6 +55,25 @@ final class Bench {
     static String giveStub(Page page, String title, String trainee) {
         String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", trainee(page, trainee));
         return give(page, saddle.replaceAll("(?s)\"bend\":\\{\"kind\".*?\\}\\}", STUB_BEND));
+    }
+
+    /** Sets an offset of 6 in before an obstacle at 36 in for a trainee, and records a piece of it; its attempt. */
+    static String offset(Page page, String title, String trainee, Map<String, String> readings) {
+        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", trainee(page, trainee));
+        give(page, saddle.replaceAll("(?s)\"bend\":\\{\"kind\".*?\\}\\}", OFFSET_BEND));
+        String attempt = (String) call(
+                        page,
+                        "PUT",
+                        "/api/attempts/" + UUID.randomUUID(),
+                        "{\"traineeId\":\"" + trainee(page, trainee) + "\"}")
+                .get("id");
+        readings.forEach((feature, text) -> call(
+                page,
+                "PUT",
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                "{\"feature\":\"" + feature + "\",\"text\":\"" + text
+                        + "\",\"bare\":\"in\",\"takenWith\":\"keys\",\"takenAt\":\"2026-11-24T08:00:00Z\"}"));
+        return attempt;
     }
 
     @SuppressWarnings("unchecked")
@@ -98,6 +120,13 @@ final class Bench {
                   }
                   key('Enter');
                 }""", text);
+    }
+
+    /** Turns to what is on record in a verdict. */
+    static void record(Page page) {
+        page.getByLabel("What to see")
+                .getByText("Record", new Locator.GetByTextOptions().setExact(true))
+                .click();
     }
 
     static Locator button(Page page, String name) {

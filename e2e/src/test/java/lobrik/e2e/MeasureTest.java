@@ -46,6 +46,7 @@ class MeasureTest {
         // The seventh is not for a reading: it opens the verdict.
         page.keyboard().press("Enter");
         assertThat(page.getByTestId("score")).containsText("of 100");
+        Bench.record(page);
         Locator taken = page.getByLabel("Readings as taken").getByRole(AriaRole.LISTITEM);
         assertThat(taken).hasCount(6);
         for (int i = 0; i < SIX.length; i++) {
@@ -148,6 +149,7 @@ class MeasureTest {
         Bench.button(page, "As asked").click();
         page.getByText("See the verdict").click();
         assertThat(page.getByTestId("score")).containsText("Not yet");
+        Bench.record(page);
         assertThat(page.getByText("Not passed: Height was not measured.")).isVisible();
         assertThat(page.getByLabel("Readings as taken")).containsText("no tool at hand");
         assertThat(page.getByLabel("Readings as taken")).containsText("1/2 over 24");
@@ -169,6 +171,7 @@ class MeasureTest {
         assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Verdict"))
                 .click();
+        Bench.record(page);
         Locator taken = page.getByLabel("Readings as taken");
         assertThat(taken.getByRole(AriaRole.LISTITEM)).hasCount(2);
         assertThat(taken).containsText("Height 101.6mm");
@@ -218,6 +221,7 @@ class MeasureTest {
         assertThat(gauge).containsText("Oskar Brindlemay has taken it over.");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Verdict"))
                 .click();
+        Bench.record(page);
         assertThat(page.getByLabel("Readings as taken")).containsText("Height gauge 1");
     }
 
@@ -248,6 +252,7 @@ class MeasureTest {
         Locator question = page.getByLabel("Which reading of Height counts?");
         question.getByText("Oskar Brindlemay").click();
         assertThat(page.getByTestId("score")).containsText("of 100");
+        Bench.record(page);
         assertThat(page.getByLabel("Readings as taken").locator(".line-through"))
                 .containsText("4 1/16");
         Bench.button(page, "Verify and lock").click();
@@ -291,6 +296,7 @@ class MeasureTest {
                 .first()
                 .click();
         assertThat(page.getByTestId("score")).containsText("95");
+        Bench.record(page);
         assertThat(page.getByLabel("Looked over")).containsText("ripple inside a bend, −5");
         assertThat(page.getByLabel("Looked over")).containsText("inside, three of them");
         assertThat(page.getByLabel("Looked over")).containsText("Re-bent 1 time");

@@ -90,12 +90,14 @@ class OfflineTest {
 
             page.getByText("See the verdict").click();
             assertThat(page.getByTestId("score")).containsText("of 100");
+            Bench.record(page);
             List<String> taken = page.getByLabel("Readings as taken")
                     .getByRole(AriaRole.LISTITEM)
                     .locator("span:first-child .figures")
                     .allInnerTexts();
             assertThat(taken).containsExactly("4", "12 9/16", "34", "1/16", "1", "92 1/8");
             page.reload();
+            Bench.record(page);
             assertThat(page.getByLabel("Readings as taken").getByRole(AriaRole.LISTITEM))
                     .hasCount(6);
         } finally {
@@ -147,6 +149,7 @@ class OfflineTest {
         page.getByTestId("score").getByText("of 100").waitFor();
         Page oskar = room.signedIn("oskar", new ArrayList<>());
         page.context().setOffline(true);
+        Bench.record(page);
         Bench.button(page, "Correct Leg").click();
         page.getByLabel("Leg, right reading").fill("17 3/4");
         page.getByLabel("Why is it corrected?").fill("Tape was tilted");

@@ -86,6 +86,7 @@ class WholePathTest {
         // credits 1, 0.7, 1, 1
         assertThat(page.getByTestId("score")).containsText("92.5");
         assertThat(page.getByTestId("score")).containsText("Pass");
+        Bench.record(page);
         button(page, "Correct Leg").click();
         page.getByLabel("Leg, right reading").fill("15 1/2");
         page.getByLabel("Why is it corrected?").fill("Misread a whole inch");

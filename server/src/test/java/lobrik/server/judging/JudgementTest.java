@@ -28,17 +28,17 @@ class JudgementTest {
              "bend":{"kind":"offset","riseIn":5,"clearanceIn":1,"angleDeg":30,"distanceIn":36,
                "layout":"beforeObstacle","overallIn":80}}""";
 
-    private Client runa;
+    private Client dessa;
     private RunningServer.Address server;
 
     @BeforeEach
     void signIn(RunningServer.Address address) {
         server = address;
-        runa = Client.signedIn(address, "runa");
+        dessa = Client.signedIn(address, "dessa");
     }
 
     private void read(String attempt, String feature, String text) {
-        Answer kept = runa.put(
+        Answer kept = dessa.put(
                 "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
                 "{\"feature\":\"" + feature + "\",\"text\":\"" + text
                         + "\",\"bare\":\"in\",\"takenWith\":\"keys\",\"takenAt\":\"2026-11-24T08:00:00Z\"}");
@@ -47,7 +47,7 @@ class JudgementTest {
 
     /** An offset whose shrink was forgotten, measured to the end. */
     private String shortPiece() {
-        String attempt = Bench.of(runa, OFFSET, 1).open(0);
+        String attempt = Bench.of(dessa, OFFSET, 1).open(0);
         List.of(
                         "mark1 24",
                         "mark2 36",
@@ -63,7 +63,7 @@ class JudgementTest {
 
     @Test
     void verdict_saysWhatHappened_whereItCameFrom_andWhatToDo() {
-        Answer verdict = runa.get("/api/attempts/" + shortPiece() + "/judgement");
+        Answer verdict = dessa.get("/api/attempts/" + shortPiece() + "/judgement");
         assertThat(verdict.status()).as(verdict.body().toString()).isEqualTo(200);
         assertThat(verdict.at("/diagnosis/causes/0/id").asString()).isEqualTo("shrink-omitted");
         assertThat(verdict.at("/advice/outcome").asString()).isEqualTo("scrap");
@@ -88,23 +88,23 @@ class JudgementTest {
 
     @Test
     void pieceInTheMiddleOfMeasuring_hasAVerdictAsFarAsItsReadingsGo() {
-        String attempt = Bench.of(runa, OFFSET, 1).open(0);
-        assertThat(runa.get("/api/attempts/" + attempt + "/judgement")
+        String attempt = Bench.of(dessa, OFFSET, 1).open(0);
+        assertThat(dessa.get("/api/attempts/" + attempt + "/judgement")
                         .at("/diagnosis")
                         .isNull())
                 .isTrue();
         read(attempt, "landing", "34 1/2");
-        Answer verdict = runa.get("/api/attempts/" + attempt + "/judgement");
+        Answer verdict = dessa.get("/api/attempts/" + attempt + "/judgement");
         assertThat(verdict.at("/marksheet").isNull()).isTrue();
         assertThat(verdict.at("/diagnosis/causes").size()).isPositive();
-        assertThat(runa.get("/api/attempts/" + attempt + "/comparison").status())
+        assertThat(dessa.get("/api/attempts/" + attempt + "/comparison").status())
                 .isEqualTo(409);
     }
 
     @Test
     void ownSet_judgesWhatIsSetWithIt_andItsChangeChangesNoOldVerdict() {
         String attempt = shortPiece();
-        double before = runa.get("/api/attempts/" + attempt + "/judgement")
+        double before = dessa.get("/api/attempts/" + attempt + "/judgement")
                 .at("/marksheet/points")
                 .asDouble();
         String id = UUID.randomUUID().toString();
@@ -112,29 +112,29 @@ class JudgementTest {
         Answer kept =
                 keep(id, name, 2, "\"scheme\":\"passFail\",\"weights\":{\"rise\":3},\"critical\":{\"dogLeg\":false},");
         assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
-        assertThat(runa.get("/api/shed").at("/tolerances").toString()).contains(name);
+        assertThat(dessa.get("/api/shed").at("/tolerances").toString()).contains(name);
         JsonNode wide = compared(attempt, name);
         assertThat(wide.at("/points").asDouble()).isEqualTo(100);
         assertThat(wide.at("/passed").asBoolean()).isTrue();
         assertThat(keep(id, name, 0.25, "").status()).isEqualTo(200);
         assertThat(compared(attempt, name).at("/passed").asBoolean()).isFalse();
-        assertThat(runa.get("/api/attempts/" + attempt + "/judgement")
+        assertThat(dessa.get("/api/attempts/" + attempt + "/judgement")
                         .at("/marksheet/points")
                         .asDouble())
                 .isEqualTo(before);
-        assertThat(runa.delete("/api/judging-presets/" + id).status()).isEqualTo(200);
-        assertThat(runa.get("/api/shed").at("/tolerances").toString()).doesNotContain(name);
+        assertThat(dessa.delete("/api/judging-presets/" + id).status()).isEqualTo(200);
+        assertThat(dessa.get("/api/shed").at("/tolerances").toString()).doesNotContain(name);
     }
 
     private Answer keep(String id, String name, double lengthIn, String more) {
-        return runa.put(
+        return dessa.put(
                 "/api/judging-presets/" + id,
                 "{\"preset\":\"" + name + "\",\"lengthIn\":" + lengthIn + "," + more
                         + "\"angleDeg\":3,\"dogLegDeg\":3,\"passMark\":80}");
     }
 
     private JsonNode compared(String attempt, String preset) {
-        return runa.get("/api/attempts/" + attempt + "/comparison")
+        return dessa.get("/api/attempts/" + attempt + "/comparison")
                 .body()
                 .valueStream()
                 .filter(each -> each.at("/preset").asString().equals(preset))
@@ -145,11 +145,11 @@ class JudgementTest {
     @Test
     void weightsAndSchemeOfAnExercise_areFrozenWithItsAttempt() {
         String more = "\"readings\":\"all\",";
-        Bench bench = Bench.of(runa, Bench.STUB, 1, more);
+        Bench bench = Bench.of(dessa, Bench.STUB, 1, more);
         String attempt = bench.open(0);
         List.of("mark1 11 5/8", "leg 17 3/4", "angle1 90", "otherLeg 22")
                 .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
-        Answer verdict = runa.get("/api/attempts/" + attempt + "/judgement");
+        Answer verdict = dessa.get("/api/attempts/" + attempt + "/judgement");
         assertThat(verdict.at("/marksheet/points").asDouble()).isCloseTo(92.5, within(1e-9));
         assertThat(verdict.at("/marksheet/lost/0/times").asDouble()).isCloseTo(1, within(1e-9));
         assertThat(verdict.at("/marksheet/parts").size()).isEqualTo(3);
@@ -164,16 +164,16 @@ class JudgementTest {
         assertThat(keep(id, "Heavy", 1, "\"weights\":{\"rise\":1000},").status())
                 .isEqualTo(400);
         assertThat(keep(id, "Odd", 1, "\"weights\":{\"nose\":1},").status()).isEqualTo(400);
-        assertThat(runa.put("/api/judging-presets/" + id, "{}").at("/errors").size())
+        assertThat(dessa.put("/api/judging-presets/" + id, "{}").at("/errors").size())
                 .isEqualTo(5);
-        assertThat(runa.delete("/api/judging-presets/" + UUID.randomUUID()).status())
+        assertThat(dessa.delete("/api/judging-presets/" + UUID.randomUUID()).status())
                 .isEqualTo(404);
     }
 
     @Test
     void verdictOnPaper_isOnePage_withTheWordsOfTheScreen() throws IOException {
         String attempt = shortPiece();
-        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
+        try (PDDocument pdf = Loader.loadPDF(dessa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
             assertThat(text)
@@ -186,7 +186,7 @@ class JudgementTest {
     @Test
     void verdict_ofSomebodyElsesTrainee_isNotThere() {
         String attempt = shortPiece();
-        Client colleague = Client.signedIn(server, "dessa");
+        Client colleague = Client.signedIn(server, "runa");
         assertThat(colleague.get("/api/attempts/" + attempt + "/judgement").status())
                 .isEqualTo(404);
         assertThat(colleague.get("/api/attempts/" + attempt + "/comparison").status())

@@ -1,0 +1,163 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What the screen says of pieces that went wrong: the cause, where it came from, what to do. */
+@ExtendWith(School.class)
+class VerdictTest {
+
+    private static final Map<String, String> FAITHFUL = Map.of(
+            "mark1", "25 1/2",
+            "mark2", "37 1/2",
+            "rise", "6 1/16",
+            "angle1", "30",
+            "angle2", "30",
+            "landing", "36",
+            "dogLeg", "0",
+            "overall", "80");
+
+    private final List<String> errors = new ArrayList<>();
+
+    /** The verdict of an offset on which only these readings are not as planned. */
+    private Page verdict(School.Room room, String trainee, String title, Map<String, String> wrong) {
+        Page page = room.signedIn("dessa", errors);
+        Map<String, String> readings = new HashMap<>(FAITHFUL);
+        readings.putAll(wrong);
+        String attempt = Bench.offset(page, title, trainee, readings);
+        page.navigate(room.lobrik().base() + "/verdict/" + attempt);
+        return page;
+    }
+
+    private static Locator cause(Page page, String id) {
+        return page.locator("[data-testid=cause][data-cause=" + id + "]");
+    }
+
+    private static void tab(Page page, String name) {
+        page.getByLabel("What to see")
+                .getByText(name, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
+    @Test
+    void forgottenShrink_isNamed_withWhereItCameFrom_andThePieceIsScrap(School.Room room) {
+        Page page = verdict(
+                room,
+                "Rasmus Eelby",
+                "Without its shrink",
+                Map.of("mark1", "24", "mark2", "36", "landing", "34 1/2"));
+        assertThat(cause(page, "shrink-omitted")).containsText("Shrink forgotten");
+        assertThat(cause(page, "shrink-omitted")).containsText("The shrink of 1 1/2 in was not added.");
+        assertThat(cause(page, "shrink-omitted")).containsText("The landing reads 34 1/2 in where 36 in");
+        assertThat(page.getByLabel("This piece")).containsText("Scrap: no bending, turning or cutting");
+        assertThat(page.getByLabel("Next time")).containsText("add the shrink");
+
+        tab(page, "Where from");
+        Locator rings = page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Rings"));
+        assertThat(page.getByText("Landing is off by")).isVisible();
+        assertThat(rings).containsText("−1");
+        tab(page, "Points");
+        assertThat(page.getByLabel("Lost points")).containsText("37.5 points lost");
+        assertThat(page.getByLabel("Lost points")).containsText("12 times its tolerance");
+        page.getByText("What would it have been under other tolerances?").click();
+        assertThat(page.getByLabel("Under other tolerances").getByRole(AriaRole.ROW))
+                .hasText(new Pattern[] {
+                    Pattern.compile("learning.*not yet"),
+                    Pattern.compile("site.*not yet"),
+                    Pattern.compile("assessment.*not yet")
+                });
+        Assertions.assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void overBentSecondBend_isNamed_andWhatToDoWithItIsSaid(School.Room room) {
+        Page page = verdict(
+                room,
+                "Wilf Okonde",
+                "Heavy second bend",
+                Map.of("angle2", "33.5", "rise", "5 7/8", "landing", "36 1/16"));
+        assertThat(cause(page, "angle-off")).containsText("Bend 2 over-bent");
+        assertThat(page.getByTestId("score")).containsText("Fails the piece whatever its points: Angle 2 outside.");
+        assertThat(page.getByLabel("This piece")).containsText("Ease bend 2 open by 3.5°");
+        assertThat(page.getByTestId("expected")).containsText("Angle 2");
+
+        page.getByText("Show the trainee").click();
+        assertThat(page.getByLabel("What happened")).containsText("Bend 2 is over-bent");
+        assertThat(page.getByLabel("What to do")).containsText("Ease bend 2 open");
+        assertThat(page.getByRole(AriaRole.NAVIGATION)).hasCount(0);
+        Bench.button(page, "Turn it round").click();
+        assertThat(page.locator(".rotate-180")).hasCount(1);
+        page.getByText("Back", new Page.GetByTextOptions().setExact(true)).click();
+
+        page.getByText("Set one to try it on: Kick").click();
+        assertThat(page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)))
+                .hasValue("kick");
+        assertThat(page.getByTestId("elevation").getByLabel("Rise")).hasValue("8");
+        Assertions.assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void dogLeg_isNamed_andSeenInSpace(School.Room room) {
+        Page page = verdict(room, "Odile Farrant", "Twisted", Map.of("dogLeg", "6"));
+        assertThat(cause(page, "dog-leg")).containsText("The bends do not lie in one plane: a dog leg of 6°.");
+        assertThat(page.getByLabel("This piece")).containsText("until the piece lies flat");
+        page.getByText("In space").click();
+        assertThat(page.getByTestId("turned").getByRole(AriaRole.IMG)).isVisible();
+        tab(page, "Where from");
+        page.getByLabel("Dimension").getByText("Dog leg").click();
+        assertThat(page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Plane")))
+                .containsText("+6°");
+        Assertions.assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void faithfulPiece_hasNoFault_andOneReadingAloneLeavesItOpen(School.Room room) {
+        Page page = verdict(room, "Tamsin Gorrie", "As planned", Map.of());
+        assertThat(cause(page, "none")).containsText("Nothing went wrong");
+        assertThat(page.getByLabel("This piece")).containsText("Leave it as it is");
+        assertThat(page.getByTestId("score")).containsText("Pass");
+
+        Page other = room.signedIn("dessa", errors);
+        String attempt = Bench.offset(other, "Only its rise", "Kezia Mallow", Map.of("rise", "6 3/4"));
+        other.navigate(room.lobrik().base() + "/verdict/" + attempt);
+        assertThat(other.getByText("No clear cause")).isVisible();
+        assertThat(other.getByTestId("further")).containsText("Measure ");
+        Assertions.assertThat(errors).isEmpty();
+    }
+
+    @Test
+    void ownSetOfTolerances_isMade_andOfferedWhenAnExerciseIsSet(School.Room room) {
+        Page page = room.signedIn("dessa", errors);
+        page.navigate(room.lobrik().base() + "/set/library?side=tolerances");
+        Bench.button(page, "Make one like it: site").click();
+        page.getByLabel("Name").fill("Trade test");
+        page.getByLabel("Lengths ±").fill("3/32");
+        page.getByLabel("Rise counts how many times").fill("3");
+        page.getByLabel("A kink: points off").fill("40");
+        Bench.button(page, "Keep it").click();
+        Locator card = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Trade test"));
+        assertThat(card).containsText("your own");
+        Bench.button(page, "Change: Trade test").click();
+        assertThat(page.getByLabel("Rise counts how many times")).hasValue("3");
+        assertThat(page.getByLabel("A kink: points off")).hasValue("40");
+        page.getByText("Leave it").click();
+        page.getByText("Set a new one").click();
+        page.getByLabel("Tolerance").selectOption("Trade test");
+        assertThat(page.getByLabel("Tolerance")).hasValue("Trade test");
+        page.navigate(room.lobrik().base() + "/set/library?side=tolerances");
+        Bench.button(page, "Put away: Trade test").click();
+        assertThat(card).hasCount(0);
+        Assertions.assertThat(errors).isEmpty();
+    }
+}
