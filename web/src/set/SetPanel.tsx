@@ -178,7 +178,10 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           onChange={(preset) => {
             change({ preset });
           }}
-          options={shed.tolerances.map(({ preset }) => ({ value: preset, name: preset }))}
+          options={[...new Set([...shed.tolerances.map(({ preset }) => preset), draft.preset])].map((preset) => ({
+            value: preset,
+            name: preset,
+          }))}
         />
         <Select
           label="Readings"

@@ -193,4 +193,13 @@ describe('an exercise of the library', () => {
     expect(elsewhere.conduitId).toBe('');
     expect(layoutRequest(shed, elsewhere, sizes)?.bender).toEqual(request.bender);
   });
+
+  it('keeps the tolerances that it came with, where the shed no longer offers them', () => {
+    const tolerances = { preset: 'put away', lengthIn: 0.1, angleDeg: 1, dogLegDeg: 1, passMark: 80 };
+    const back = opened(shed, { title: 'Old', tolerances }, 'in', { id: 'e', version: 1 });
+    const again = exerciseOf(shed, back, { tapeDivisionIn: 1 / 16 }, undefined);
+    expect(again.tolerances).toEqual(tolerances);
+    const other = exerciseOf(shed, { ...back, preset: 'unknown' }, { tapeDivisionIn: 1 / 16 }, undefined);
+    expect(other.tolerances).toBeNull();
+  });
 });

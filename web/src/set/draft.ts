@@ -26,6 +26,8 @@ export interface Draft {
   benderId: string;
   brought: Brought | undefined;
   preset: string;
+  /** A set of tolerances that came with the exercise; the shed may no longer offer it. */
+  judgedBy: Schemas['ToleranceInput'] | undefined;
   /** Which features of the piece are read. */
   readings: ReadingsAsked;
   variation: Variation;
@@ -81,6 +83,7 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       benderId: bendersFor(shed, conduit?.id ?? '')[0]?.id ?? '',
       brought: undefined,
       preset: 'site',
+      judgedBy: undefined,
       readings: 'all',
       variation: { seed: '1', ranges: {} },
       entry: { id: crypto.randomUUID(), version: undefined },
@@ -182,6 +185,7 @@ export function opened(
       bender: definition?.bender ?? {},
     },
     preset: exercise.tolerances?.preset ?? start.preset,
+    judgedBy: exercise.tolerances ?? undefined,
     readings: exercise.readings ?? 'all',
     variation: {
       seed: String(variation?.seed ?? 1),
@@ -302,10 +306,19 @@ export function exerciseOf(
     benderLabel: tooling?.benderLabel ?? '',
     definition: request,
     entered: { unit: draft.unit, texts: Object.fromEntries(texts) },
-    tolerances: shed.tolerances.find(({ preset }) => preset === draft.preset) ?? null,
+    tolerances: tolerancesOf(shed, draft),
     readings: draft.readings,
     ...(variation === undefined ? {} : { variation }),
   };
+}
+
+/** The chosen set of tolerances as the shed has it now, else as it came with the exercise. */
+function tolerancesOf(shed: Schemas['Shed'], { preset, judgedBy }: Draft): Schemas['ToleranceInput'] | null {
+  return (
+    shed.tolerances.find((each) => each.preset === preset) ??
+    (judgedBy?.preset === preset ? judgedBy : undefined) ??
+    null
+  );
 }
 
 /** What is chosen: the first option unless another of them was. */

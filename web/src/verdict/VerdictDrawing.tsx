@@ -109,7 +109,10 @@ function described(attempt: Attempt, unit: 'in' | 'mm'): string {
 
 function Legend({ marked }: { marked: boolean }) {
   return (
-    <ul className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base max-sm:hidden" aria-label="What is drawn how">
+    <ul
+      className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base max-sm:hidden"
+      aria-label="What is drawn how"
+    >
       <li className="flex items-center gap-1.5">
         <svg width="26" height="12" aria-hidden="true">
           <rect

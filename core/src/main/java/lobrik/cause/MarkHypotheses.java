@@ -30,6 +30,9 @@ final class MarkHypotheses {
     /** How often a conduit is cut by the same wrong figure as it is marked by; else it was there already. */
     private static final double CUT_TOO = 0.5;
 
+    /** Seldom is the conduit cut in the same go as it is marked. */
+    private static final double BURNED_CUT = 0.2;
+
     private final Layout layout;
     private final Bend bend;
     private final int bends;
@@ -233,17 +236,26 @@ final class MarkHypotheses {
 
     private void tape() {
         for (double inch : new double[] {-1, 1}) {
-            all.add(Hypothesis.ofAmount(CauseId.BURNED_INCH, 0, "", 1, inch, (making, _) -> {
-                for (int i = 0; i < bends; i++) {
-                    making.mark(i, inch);
-                }
-            }));
+            burned(inch, 1, 0);
+            if (layout.workedCut().isPresent()) {
+                burned(inch, BURNED_CUT, inch);
+            }
         }
         for (int i = 0; i < bends; i++) {
             int mark = i;
             all.add(Hypothesis.fitted(
                     CauseId.MISREAD_FRACTION, i + 1, "", 1, MISREAD, (making, amount) -> making.mark(mark, amount)));
         }
+    }
+
+    /** The trainee's own figures are right: only the tape was not. */
+    private void burned(double inch, double weight, double cutBy) {
+        all.add(Hypothesis.ofAmount(CauseId.BURNED_INCH, 0, "", weight, inch, (making, _) -> {
+            for (int i = 0; i < bends; i++) {
+                making.mark(i, inch);
+            }
+            making.length += cutBy;
+        }));
     }
 
     private double[] all(double by) {

@@ -182,6 +182,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
      */
     private Optional<FeatureId> explained(Explanation explanation) {
         return explanation.predicted().keySet().stream()
+                // What the exercise leaves open has no plan to be off from.
+                .filter(feature -> layout().features().stream().anyMatch(each -> each.id() == feature))
                 .filter(feature -> Math.abs(off(feature, inUnits(planned(feature)))) > NOISE)
                 .max(Comparator.comparingInt((FeatureId feature) -> isTelling(explanation, feature) ? 1 : 0)
                         .thenComparingDouble(feature -> gain(explanation, feature)));

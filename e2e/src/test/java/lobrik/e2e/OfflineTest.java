@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,6 +16,10 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** A tablet in a corner of the shed where there is no signal. */
 @ExtendWith(School.class)
 class OfflineTest {
+
+    /** The server may just have started, and the queue goes out one after the other. */
+    private static final LocatorAssertions.HasTextOptions SENT_IN_TIME =
+            new LocatorAssertions.HasTextOptions().setTimeout(20_000);
 
     private static final Keyboard.TypeOptions BY_HAND = new Keyboard.TypeOptions().setDelay(60);
 
@@ -86,7 +91,7 @@ class OfflineTest {
             Bench.untilReady(page, "Overall");
             page.context().setOffline(false);
             type(page, "Overall", "92 1/8");
-            assertThat(page.getByTestId("waiting")).hasText("Everything is saved");
+            assertThat(page.getByTestId("waiting")).hasText("Everything is saved", SENT_IN_TIME);
 
             page.getByText("See the verdict").click();
             assertThat(page.getByTestId("score")).containsText("of 100");
@@ -129,7 +134,7 @@ class OfflineTest {
         assertThat(page.getByText("looked over: kink")).isVisible();
         Bench.button(page, "Close").click();
         page.context().setOffline(false);
-        assertThat(page.getByTestId("waiting")).hasText("Everything is saved");
+        assertThat(page.getByTestId("waiting")).hasText("Everything is saved", SENT_IN_TIME);
         page.reload();
         page.getByText("Look over").click();
         assertThat(page.getByLabel("No kink: fault")).hasAttribute("aria-pressed", "true");
@@ -165,6 +170,6 @@ class OfflineTest {
                 "/api/attempts/" + attempt + "/seals/" + UUID.randomUUID(),
                 "{\"sealed\":false,\"reason\":\"There is a correction\"}");
         Bench.button(page, "Send it again").click();
-        assertThat(page.getByTestId("waiting")).hasText("Everything is saved");
+        assertThat(page.getByTestId("waiting")).hasText("Everything is saved", SENT_IN_TIME);
     }
 }
