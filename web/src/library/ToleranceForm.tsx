@@ -159,6 +159,7 @@ export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
           ))}
         </select>
       </label>
+      <Rebending figures={figures} change={change} />
       <div className="grid gap-6 lg:grid-cols-2">
         <Weights figures={figures} change={change} />
         <Deductions figures={figures} change={change} />
@@ -195,6 +196,40 @@ interface PartProps {
 }
 
 const NUMBER = 'figures h-9 w-20 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-right';
+
+const USUAL_REBENDING = { mostEasedDeg: 10, mostAddedDeg: 20, mostTimes: 4 };
+
+const REBENDING = [
+  { name: 'mostEasedDeg', label: 'Eased open, degrees', most: 90 },
+  { name: 'mostAddedDeg', label: 'closed further, degrees', most: 90 },
+  { name: 'mostTimes', label: 'times in all', most: 100 },
+] as const;
+
+/** How much a piece may be bent again before it is scrap. */
+function Rebending({ figures, change }: PartProps) {
+  const rebending = figures.rebending ?? USUAL_REBENDING;
+  return (
+    <fieldset className="flex flex-wrap items-end gap-x-5 gap-y-1">
+      <legend className="text-base font-semibold">A piece may be bent again, at most</legend>
+      {REBENDING.map(({ name, label, most }) => (
+        <label key={name} className="flex items-center gap-2">
+          {label}
+          <input
+            type="number"
+            min={0}
+            max={most}
+            value={rebending[name]}
+            onChange={(event) => {
+              const value = event.target.valueAsNumber;
+              change({ rebending: { ...rebending, [name]: Number.isNaN(value) ? 0 : Math.round(value) } });
+            }}
+            className={NUMBER}
+          />
+        </label>
+      ))}
+    </fieldset>
+  );
+}
 
 /** How much each feature counts, and whether the piece fails with it. */
 function Weights({ figures, change }: PartProps) {

@@ -26,7 +26,6 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.remedy.Advice;
-import lobrik.remedy.Rebending;
 import lobrik.shape.BendMade;
 import lobrik.shape.Clearance;
 import lobrik.shape.Feature;
@@ -155,7 +154,7 @@ public class BendingBenchmark {
     @Benchmark
     public Optional<Advice> advice() {
         return Advice.of(
-                new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0, Rebending.USUAL));
+                new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0));
     }
 
     /** The piece that a full set of readings describes. */

@@ -201,6 +201,15 @@ final class BendHypotheses {
                 1,
                 new Hypothesis.Free(TWIST, start),
                 (making, amount) -> making.rolls[bend] += amount));
+        // Or the conduit is twisted there, and everything beyond with it.
+        if (bend > 0 && bend < bends - 1) {
+            all.add(Hypothesis.fitted(
+                    CauseId.DOG_LEG, bend + 1, "", 1, new Hypothesis.Free(TWIST, start), (making, amount) -> {
+                        for (int i = bend; i < bends; i++) {
+                            making.rolls[i] += amount;
+                        }
+                    }));
+        }
     }
 
     private void roll(Making making, double by) {

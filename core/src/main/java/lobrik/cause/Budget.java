@@ -145,30 +145,37 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
             return any;
         }
 
-        /** A dog leg is read without its side and its bend: it is put where the other readings speak for it most. */
+        /** A dog leg is read without its side and its bend: one bend, or all beyond it, where the other readings speak for it. */
         private boolean plane() {
             if (!(seen.readings().get(FeatureId.DOG_LEG) instanceof Angle twist) || making.bends() < 2) {
                 return false;
             }
-            int best = -1;
-            double bestBy = 0;
+            double[] best = making.rolls.clone();
             double least = Double.POSITIVE_INFINITY;
+            double[] planned = making.rolls.clone();
             for (int bend = 1; bend < making.bends(); bend++) {
                 for (double by : new double[] {twist.degrees(), -twist.degrees()}) {
-                    making.rolls[bend] += by;
-                    double rest = rest();
-                    making.rolls[bend] -= by;
-                    if (rest < least) {
-                        least = rest;
-                        best = bend;
-                        bestBy = by;
+                    for (int last : new int[] {bend, making.bends() - 1}) {
+                        turn(bend, last, by);
+                        double rest = rest();
+                        if (rest < least) {
+                            least = rest;
+                            best = making.rolls.clone();
+                        }
+                        System.arraycopy(planned, 0, making.rolls, 0, planned.length);
                     }
                 }
             }
-            if (best >= 0) {
-                making.rolls[best] += bestBy;
+            if (least < Double.POSITIVE_INFINITY) {
+                System.arraycopy(best, 0, making.rolls, 0, best.length);
             }
             return true;
+        }
+
+        private void turn(int first, int last, double by) {
+            for (int i = first; i <= last; i++) {
+                making.rolls[i] += by;
+            }
         }
 
         /** Sum of squares of what is left, in standard deviations. */

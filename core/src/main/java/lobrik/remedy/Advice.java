@@ -61,8 +61,7 @@ public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicte
             Map<FeatureId, Quantity> readings,
             Tolerances tolerances,
             Set<InspectionPoint> faulty,
-            int rebent,
-            Rebending limits) {
+            int rebent) {
 
         public Piecework {
             readings = Map.copyOf(readings);
@@ -89,7 +88,7 @@ public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicte
         if (best.criticalOutside() > 0) {
             return scrap(best, Scrap.OUT_OF_REACH);
         }
-        if (bends && work.rebent() >= work.limits().mostTimes()) {
+        if (bends && work.rebent() >= work.tolerances().rebending().mostTimes()) {
             return scrap(asIs, Scrap.REBENT_TOO_OFTEN);
         }
         Outcome outcome = best.outside() == 0 ? Outcome.REWORK : Outcome.ACCEPT;

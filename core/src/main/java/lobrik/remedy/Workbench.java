@@ -189,8 +189,8 @@ final class Workbench {
 
     private boolean isAllowed(Angle by) {
         return by.count() < 0
-                ? !Angle.ZERO.minus(by).isMoreThan(work.limits().mostEased())
-                : !by.isMoreThan(work.limits().mostAdded());
+                ? !Angle.ZERO.minus(by).isMoreThan(work.tolerances().rebending().mostEased())
+                : !by.isMoreThan(work.tolerances().rebending().mostAdded());
     }
 
     private Attempted attempted(List<Step> steps, Map<FeatureId, Quantity> values) {

@@ -18,7 +18,8 @@ public enum TolerancePreset {
                 Angle.ofDegrees(dogLegDegrees),
                 Tolerances.USUAL_PASS_MARK,
                 Workmanship.usual(unusableFails, endsFail),
-                Judging.USUAL);
+                Judging.USUAL,
+                Rebending.USUAL);
     }
 
     public Tolerances tolerances() {

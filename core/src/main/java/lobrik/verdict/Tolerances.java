@@ -17,9 +17,16 @@ import lobrik.shape.FeatureId;
  * @param passMark least score to pass, 0 to 100
  * @param workmanship what faults of workmanship cost
  * @param judging how credit falls, what counts more, and what fails a piece
+ * @param rebending how much a piece may be bent again
  */
 public record Tolerances(
-        Length length, Angle angle, Angle dogLeg, double passMark, Workmanship workmanship, Judging judging) {
+        Length length,
+        Angle angle,
+        Angle dogLeg,
+        double passMark,
+        Workmanship workmanship,
+        Judging judging,
+        Rebending rebending) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -42,7 +49,7 @@ public record Tolerances(
 
     /** With the usual rules for workmanship on site. */
     public Tolerances(Length length, Angle angle, Angle dogLeg, double passMark) {
-        this(length, angle, dogLeg, passMark, Workmanship.usual(true, false), Judging.USUAL);
+        this(length, angle, dogLeg, passMark, Workmanship.usual(true, false), Judging.USUAL, Rebending.USUAL);
     }
 
     /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */

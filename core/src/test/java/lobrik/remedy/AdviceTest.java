@@ -33,6 +33,7 @@ import lobrik.shape.Piece;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Reading;
+import lobrik.verdict.Rebending;
 import lobrik.verdict.Score;
 import lobrik.verdict.TolerancePreset;
 import lobrik.verdict.Tolerances;
@@ -44,12 +45,12 @@ class AdviceTest {
     private static final double[] NOT = {0, 0, 0, 0};
 
     private static Advice advice(Layout layout, Map<FeatureId, Quantity> readings) {
-        return Advice.of(new Advice.Piecework(layout, readings, SITE, Set.of(), 0, Rebending.USUAL))
+        return Advice.of(new Advice.Piecework(layout, readings, SITE, Set.of(), 0))
                 .orElseThrow();
     }
 
     private static Advice advice(Map<FeatureId, Quantity> offset, Set<InspectionPoint> faulty, int rebent) {
-        return Advice.of(new Advice.Piecework(Pieces.offset(), offset, SITE, faulty, rebent, Rebending.USUAL))
+        return Advice.of(new Advice.Piecework(Pieces.offset(), offset, SITE, faulty, rebent))
                 .orElseThrow();
     }
 

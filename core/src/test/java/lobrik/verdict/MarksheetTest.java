@@ -25,7 +25,14 @@ class MarksheetTest {
 
     private static Tolerances site(Judging judging) {
         Tolerances site = TolerancePreset.SITE.tolerances();
-        return new Tolerances(site.length(), site.angle(), site.dogLeg(), site.passMark(), site.workmanship(), judging);
+        return new Tolerances(
+                site.length(),
+                site.angle(),
+                site.dogLeg(),
+                site.passMark(),
+                site.workmanship(),
+                judging,
+                Rebending.USUAL);
     }
 
     private static Reading reading(FeatureId feature, Quantity off, Tolerances tolerances) {
@@ -109,8 +116,14 @@ class MarksheetTest {
         assertThat(sheet.lost())
                 .singleElement()
                 .satisfies(lost -> assertThat(lost.points()).isEqualTo(75));
-        Tolerances lenient =
-                new Tolerances(heavy.length(), heavy.angle(), heavy.dogLeg(), 20, heavy.workmanship(), heavy.judging());
+        Tolerances lenient = new Tolerances(
+                heavy.length(),
+                heavy.angle(),
+                heavy.dogLeg(),
+                20,
+                heavy.workmanship(),
+                heavy.judging(),
+                heavy.rebending());
         assertThat(Marksheet.of(readings, List.of(), lenient, Optional.empty())
                         .score()
                         .passed())

@@ -100,7 +100,8 @@ class VerdictTest {
         page.getByText("Set one to try it on: Kick").click();
         assertThat(page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)))
                 .hasValue("kick");
-        assertThat(page.getByTestId("elevation").getByLabel("Rise", new Locator.GetByLabelOptions().setExact(true))).hasValue("8");
+        assertThat(page.getByTestId("elevation").getByLabel("Rise", new Locator.GetByLabelOptions().setExact(true)))
+                .hasValue("8");
         Assertions.assertThat(errors).isEmpty();
     }
 

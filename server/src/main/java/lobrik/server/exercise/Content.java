@@ -148,7 +148,7 @@ public record Content(
         ToleranceFigures tolerances(@Nullable ToleranceInput input) {
             if (input == null) {
                 wrong("/tolerances", "missing", "this is missing");
-                return new ToleranceFigures("", 0, 0, 0, 0, null, null, null, null);
+                return new ToleranceFigures("", 0, 0, 0, 0, null, null, null, null, null);
             }
             String preset = text("/tolerances/preset", input.preset());
             return new ToleranceFigures(
@@ -161,7 +161,8 @@ public record Content(
                     input.workmanship() == null ? ToleranceFigures.usualWorkmanship(preset) : input.workmanship(),
                     input.scheme(),
                     input.weights(),
-                    input.critical());
+                    input.critical(),
+                    input.rebending());
         }
 
         private double figure(String pointer, @Nullable Double value) {

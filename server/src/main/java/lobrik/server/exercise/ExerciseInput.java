@@ -6,6 +6,7 @@ import java.util.Map;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.calc.VariationInput;
+import lobrik.server.shed.RebendingFigures;
 import lobrik.server.shed.RuleFigures;
 import lobrik.server.shed.ToleranceFigures;
 import org.jspecify.annotations.Nullable;
@@ -39,6 +40,7 @@ public record ExerciseInput(
      * @param scheme how credit falls; graded if it is not said
      * @param weights of features that do not count as 1
      * @param critical for features of which it is not the usual: whether the piece fails with them
+     * @param rebending how much a piece may be bent again; the usual if it is not said
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ToleranceInput(
@@ -50,7 +52,8 @@ public record ExerciseInput(
             @Nullable Map<String, RuleFigures> workmanship,
             @Nullable SchemeName scheme,
             @Nullable Map<String, Double> weights,
-            @Nullable Map<String, Boolean> critical) {
+            @Nullable Map<String, Boolean> critical,
+            @Nullable RebendingFigures rebending) {
 
         static ToleranceInput of(ToleranceFigures figures) {
             return new ToleranceInput(
@@ -62,7 +65,8 @@ public record ExerciseInput(
                     figures.workmanship(),
                     figures.scheme(),
                     figures.weights(),
-                    figures.critical());
+                    figures.critical(),
+                    figures.rebending());
         }
     }
 }

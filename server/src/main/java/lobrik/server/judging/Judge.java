@@ -16,7 +16,6 @@ import lobrik.measure.Quantity;
 import lobrik.remedy.Advice;
 import lobrik.remedy.AdviceWords;
 import lobrik.remedy.NextTime;
-import lobrik.remedy.Rebending;
 import lobrik.remedy.Step;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.Verdict;
@@ -146,8 +145,7 @@ record Judge(Measured measured, LengthUnit unit) {
                 verdict().readings(),
                 measured.attempt().tolerances().toCore(),
                 measured.faulty(),
-                measured.rebent(),
-                Rebending.USUAL));
+                measured.rebent()));
     }
 
     private AdviceView view(Advice advice) {

@@ -42,7 +42,8 @@ class JudgingPresetResource {
             @Nullable SchemeName scheme,
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
-            @Nullable Map<String, RuleFigures> workmanship) {
+            @Nullable Map<String, RuleFigures> workmanship,
+            @Nullable RebendingFigures rebending) {
 
         ToleranceFigures figures() {
             requireAll();
@@ -55,7 +56,8 @@ class JudgingPresetResource {
                     workmanship == null ? ToleranceFigures.usualWorkmanship("site") : workmanship,
                     scheme == null ? SchemeName.GRADED : scheme,
                     weights == null ? Map.of() : weights,
-                    critical == null ? Map.of() : critical);
+                    critical == null ? Map.of() : critical,
+                    rebending);
         }
 
         private void requireAll() {

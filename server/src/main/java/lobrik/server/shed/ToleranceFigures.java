@@ -13,6 +13,7 @@ import lobrik.server.platform.TurnedDown;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judging;
+import lobrik.verdict.Rebending;
 import lobrik.verdict.Scheme;
 import lobrik.verdict.TolerancePreset;
 import lobrik.verdict.Tolerances;
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  * @param scheme how credit falls; graded where it is not said
  * @param weights of features that do not count as 1, by the feature's id
  * @param critical for features of which it is not the usual, by id: whether the piece fails with them
+ * @param rebending how much a piece may be bent again; the usual where it is not said
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record ToleranceFigures(
@@ -38,7 +40,8 @@ public record ToleranceFigures(
         @Nullable Map<String, RuleFigures> workmanship,
         @Nullable SchemeName scheme,
         @Nullable Map<String, Double> weights,
-        @Nullable Map<String, Boolean> critical) {
+        @Nullable Map<String, Boolean> critical,
+        @Nullable RebendingFigures rebending) {
 
     /** A preset as it stands. */
     public static ToleranceFigures of(TolerancePreset preset) {
@@ -52,13 +55,14 @@ public record ToleranceFigures(
                 figures(figures.workmanship()),
                 SchemeName.GRADED,
                 Map.of(),
-                Map.of());
+                Map.of(),
+                RebendingFigures.of(figures.rebending()));
     }
 
     /** The same figures under another name. */
     ToleranceFigures named(String name) {
         return new ToleranceFigures(
-                name, lengthIn, angleDeg, dogLegDeg, passMark, workmanship, scheme, weights, critical);
+                name, lengthIn, angleDeg, dogLegDeg, passMark, workmanship, scheme, weights, critical, rebending);
     }
 
     /** The usual rules of the preset with this name; those of the site for any other name. */
@@ -121,7 +125,8 @@ public record ToleranceFigures(
                     Angle.ofDegrees(dogLegDeg),
                     passMark,
                     rules(),
-                    judging());
+                    judging(),
+                    rebending == null ? Rebending.USUAL : rebending.toCore());
         } catch (IllegalArgumentException e) {
             throw TurnedDown.badInput("/tolerances", "out-of-range", String.valueOf(e.getMessage()));
         }
