@@ -67,17 +67,17 @@ function Next({ attempt }: { attempt: Attempt }) {
         </p>
       )}
       {attempt.score == null ? (
-        <Link to={`/measure/${attempt.id}`} className="btn h-11 btn-neutral text-lg">
+        <Link to={`/measure/${attempt.id}`} className="btn h-11 px-3 btn-neutral text-base">
           Go on measuring
         </Link>
       ) : (
         <>
-          <Link to={`/verdict/${attempt.id}/show`} className="btn h-11 btn-neutral text-lg">
+          <Link to={`/verdict/${attempt.id}/show`} className="btn h-11 px-3 btn-neutral text-base">
             Show the trainee
           </Link>
           <button
             type="button"
-            className="btn h-11 border-2 border-base-content/60 text-lg"
+            className="btn h-11 border-2 border-base-content/60 px-3 text-base"
             onClick={() => {
               open.mutate(attempt.trainee.id, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
             }}
@@ -88,13 +88,13 @@ function Next({ attempt }: { attempt: Attempt }) {
       )}
       <Link
         to={`/progress/${attempt.trainee.id}`}
-        className="btn h-11 border-2 border-base-content/60 text-lg max-xl:hidden"
+        className="btn h-11 border-2 border-base-content/60 px-3 text-base max-xl:hidden"
       >
         Progress
       </Link>
       <Link
         to={`/floor?cohort=${attempt.trainee.cohortId}`}
-        className="btn h-11 border-2 border-base-content/60 text-lg"
+        className="btn h-11 border-2 border-base-content/60 px-3 text-base"
       >
         Next trainee
       </Link>

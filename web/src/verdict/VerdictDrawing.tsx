@@ -10,6 +10,7 @@ import { quantityText } from '../entry/figures';
 import { Choice } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
 import { kindOfAttempt } from '../measure/attempts';
+import { type Factor, usualFactor } from './difference';
 
 const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '▲ two readings', read: '' } as const;
 
@@ -39,7 +40,8 @@ interface VerdictDrawingProps {
 export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDrawingProps) {
   const unit = useDisplayUnit();
   const [view, setView] = useState<(typeof VIEWS)[number]['value']>('side');
-  const [larger, setLarger] = useState<(typeof LARGER)[number]['value']>('4');
+  const [chosen, setLarger] = useState<Factor>();
+  const larger = chosen ?? usualFactor(attempt);
   const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
@@ -55,17 +57,20 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
   return (
     <>
       {view === 'side' || attempt.made == null ? (
-        <Elevation
-          kind={kind}
-          plan={{ ...attempt.plan, shape: asked }}
-          made={attempt.made?.centreline}
-          marked={marked?.centreline}
-          exaggeration={Number(larger)}
-          footroom={switches ? 56 : 0}
-          outsideDiameter={diameter}
-          description={description}
-          at={places}
-        />
+        // A stub stands on the floor at the foot of its drawing; the switches are below it.
+        <div className={`absolute inset-x-0 top-0 ${switches && stub ? 'bottom-14' : 'bottom-0'}`}>
+          <Elevation
+            kind={kind}
+            plan={{ ...attempt.plan, shape: asked }}
+            made={attempt.made?.centreline}
+            marked={marked?.centreline}
+            exaggeration={Number(larger)}
+            footroom={switches && !stub ? 56 : 0}
+            outsideDiameter={diameter}
+            description={description}
+            at={places}
+          />
+        </div>
       ) : (
         <div className="contents" style={BENT}>
           <Turned
@@ -79,9 +84,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
         </div>
       )}
       {switches && (
-        <div
-          className={`absolute inset-x-2 flex flex-wrap items-center gap-2 ${stub && view === 'side' ? 'top-2 justify-end' : 'bottom-2'}`}
-        >
+        <div className="absolute inset-x-2 bottom-2 flex flex-wrap items-center gap-2">
           <span className="max-sm:hidden">
             <Choice label="View" options={VIEWS} value={view} onChange={setView} />
           </span>

@@ -48,7 +48,7 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
         <>
           {tab === 'why' && (
             <>
-              <Why diagnosis={judgement.diagnosis} />
+              <Why diagnosis={judgement.diagnosis} inside={attempt.features.every(({ band }) => band !== 'outside')} />
               <Remedy judgement={judgement} attempt={attempt} />
             </>
           )}

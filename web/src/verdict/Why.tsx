@@ -7,24 +7,36 @@ const WORTH_READING = 0.03;
 const MOST_SHOWN = 4;
 
 /** The likely cause in the trade's words with its evidence; the others it could be; what another reading would decide. */
-export function Why({ diagnosis }: { diagnosis: Schemas['DiagnoseAnswer'] | null | undefined }) {
+export function Why({
+  diagnosis,
+  inside,
+}: {
+  diagnosis: Schemas['DiagnoseAnswer'] | null | undefined;
+  /** Everything that is read is within its tolerance: then what there is off is not worth a big word. */
+  inside: boolean;
+}) {
   const [first, ...others] = diagnosis?.causes ?? [];
   if (diagnosis == null || first === undefined) {
     return <p className="text-lg leading-snug">Nothing is read yet, so nobody can say what happened.</p>;
   }
   const worth = others.filter(({ probability }) => probability >= WORTH_READING).slice(0, MOST_SHOWN);
-  const together = diagnosis.clear ? worth.filter(({ probability }) => probability >= 0.5) : [];
-  const rest = diagnosis.clear ? worth.filter((cause) => !together.includes(cause)) : [first, ...worth];
+  const named = diagnosis.clear && (!inside || first.id === 'none');
+  const together = named ? worth.filter(({ probability }) => probability >= 0.5) : [];
+  const rest = named ? worth.filter((cause) => !together.includes(cause)) : [first, ...worth];
   return (
     <section aria-label="Likely cause" className="grid gap-2">
-      {diagnosis.clear ? (
+      {named ? (
         [first, ...together].map((cause) => <Likely key={`${cause.id}${String(cause.bendNumber)}`} cause={cause} />)
       ) : (
-        <h2 className="text-[1.7rem] leading-tight font-semibold">No clear cause</h2>
+        <h2 className="text-[1.7rem] leading-tight font-semibold">
+          {inside ? 'Everything is within tolerance' : 'No clear cause'}
+        </h2>
       )}
       {rest.length > 0 && (
         <table className="w-full text-base leading-tight">
-          <caption className="pb-1 text-left">{diagnosis.clear ? 'It could also be' : 'It could be'}</caption>
+          <caption className="pb-1 text-left">
+            {named ? 'It could also be' : inside ? 'The little that is off could be' : 'It could be'}
+          </caption>
           <tbody>
             {rest.map((cause) => (
               <tr key={`${cause.id}${String(cause.bendNumber)}`} className="border-t border-base-300">
@@ -39,7 +51,7 @@ export function Why({ diagnosis }: { diagnosis: Schemas['DiagnoseAnswer'] | null
           </tbody>
         </table>
       )}
-      {diagnosis.further != null && (
+      {diagnosis.further != null && !inside && (
         <p className="border-l-4 border-info pl-2 text-base leading-snug" data-testid="further">
           {diagnosis.further.text}
         </p>

@@ -36,7 +36,7 @@ public enum CauseId {
     /** One reading that no piece with the other readings can have. The amount is how far it is off. */
     READING_DOUBTFUL("reading-doubtful", "One reading does not fit the others", Stage.MEASURING, Unit.NONE),
     /** No hypothesis explains the readings. */
-    UNCLEAR("no-clear-cause", "No clear cause", Stage.NONE, Unit.NONE);
+    UNCLEAR("no-clear-cause", "Something else", Stage.NONE, Unit.NONE);
 
     /** When it happened. */
     public enum Stage {

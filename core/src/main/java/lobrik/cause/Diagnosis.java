@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
-import java.util.stream.Stream;
 import lobrik.cause.Fitting.Fitted;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -39,6 +38,9 @@ public record Diagnosis(
 
     /** So far behind, in natural logarithms, is what a curve cannot make up for where a straight line has lost. */
     private static final double HOPELESS = 60;
+
+    /** How often somebody has the right figure on the sheet and forgets on the conduit what made it right. */
+    private static final double WORKED_RIGHT = 0.2;
 
     /** How far off a reading is when nobody knows why. */
     private static final double UNKNOWN_LENGTH = 0.75;
@@ -130,10 +132,16 @@ public record Diagnosis(
         }
 
         private List<Hypothesis> hypotheses() {
-            return Stream.concat(
-                            MarkHypotheses.of(seen.layout(), seen.insertion()).stream(),
-                            BendHypotheses.of(seen.layout(), seen.readings().keySet()).stream())
-                    .toList();
+            List<Hypothesis> all = new ArrayList<>(MarkHypotheses.of(seen.layout(), seen.insertion()));
+            if (!seen.own().isEmpty()) {
+                List<Hypothesis> workedRight = all.stream()
+                        .filter(hypothesis -> hypothesis.cause().stage() == CauseId.Stage.ARITHMETIC)
+                        .map(hypothesis -> hypothesis.workedRight(WORKED_RIGHT))
+                        .toList();
+                all.addAll(workedRight);
+            }
+            all.addAll(BendHypotheses.of(seen.layout(), seen.readings().keySet()));
+            return List.copyOf(all);
         }
 
         /** Shares what the faults have together by how common they are. */

@@ -46,6 +46,15 @@ record Hypothesis(
         return new Hypothesis(cause, bend, detail, weight, OptionalDouble.empty(), Optional.of(free), change);
     }
 
+    /** The same done to the conduit only: the trainee's own figures are right. */
+    Hypothesis workedRight(double howOften) {
+        return new Hypothesis(cause, bend, detail, weight * howOften, fixed, free, (making, amount) -> {
+            double[] own = making.own.clone();
+            change.apply(making, amount);
+            System.arraycopy(own, 0, making.own, 0, own.length);
+        });
+    }
+
     /** Whether two of them can have happened on one piece, as two things. */
     boolean goesWith(Hypothesis other) {
         return cause != other.cause || (bend != other.bend && bend != 0 && other.bend != 0);

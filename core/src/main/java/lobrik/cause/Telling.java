@@ -56,10 +56,10 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 "All rings stand " + amount(cause) + (isNegative(cause) ? " short" : " too far")
                         + ": the tape was started at its 1 in line.";
             case MISREAD_FRACTION ->
-                "Ring " + bend(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
+                ringName(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
                         + "; a fraction was misread.";
             case WRONG_ANGLE_LINE -> wrongLine(cause);
-            case ANGLE_OFF -> "Bend " + bend(cause) + " is " + overOrUnder(cause) + " by " + amount(cause) + ".";
+            case ANGLE_OFF -> bendName(cause) + " is " + overOrUnder(cause) + " by " + amount(cause) + ".";
             case ANGLE_BIAS ->
                 "All bends are " + overOrUnder(cause) + " by about " + amount(cause) + ": springback, or a habit.";
             case HOOK_REVERSED -> hookReversed(cause);
@@ -72,7 +72,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                                                 mark(cause.bend().orElse(1)).reference()))
                         + ".";
             case MARK_SLIPPED ->
-                "Bend " + bend(cause) + " was made " + amount(cause) + " beside its ring, towards the "
+                bendName(cause) + " was made " + amount(cause) + " beside its ring, towards the "
                         + (isNegative(cause) ? "datum" : "far") + " end.";
             case DOG_LEG -> "The bends do not lie in one plane: a dog leg of " + amount(cause) + ".";
             case WRONG_TURN ->
@@ -117,17 +117,30 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return cause.bend().orElse(1);
     }
 
+    /** Of a piece with one bend, the bend needs no number. */
+    private boolean single() {
+        return layout().marks().size() == 1;
+    }
+
+    private String bendName(Cause cause) {
+        return single() ? "The bend" : "Bend " + bend(cause);
+    }
+
+    private String ringName(Cause cause) {
+        return single() ? "The ring" : "Ring " + bend(cause);
+    }
+
     private static String overOrUnder(Cause cause) {
         return isNegative(cause) ? "under-bent" : "over-bent";
     }
 
     private String madeWhere(Cause cause) {
-        return cause.bend().isPresent() ? "Bend " + bend(cause) + " was made" : "All bends were made";
+        return cause.bend().isPresent() ? bendName(cause) + " was made" : "All bends were made";
     }
 
     private String wrongLine(Cause cause) {
         return cause.bend().isPresent()
-                ? "Bend " + bend(cause) + " was taken to the " + amount(cause) + " line instead of "
+                ? bendName(cause) + " was taken to the " + amount(cause) + " line instead of "
                         + mark(bend(cause)).angle().text() + "."
                 : "The bends were taken to the " + amount(cause) + " line instead of "
                         + mark(1).angle().text() + ".";
@@ -252,12 +265,12 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     /** A cause as a heading, with its bend: {@code Bend 2 over-bent}. */
     public String title(Cause cause) {
         return switch (cause.id()) {
-            case ANGLE_OFF -> "Bend " + bend(cause) + " " + overOrUnder(cause);
+            case ANGLE_OFF -> bendName(cause) + " " + overOrUnder(cause);
             case ANGLE_BIAS -> "All bends " + overOrUnder(cause);
-            case MISREAD_FRACTION -> "Mark " + bend(cause) + " misread";
-            case MARK_SLIPPED -> "Bend " + bend(cause) + " beside its ring";
+            case MISREAD_FRACTION -> (single() ? "Mark" : "Mark " + bend(cause)) + " misread";
+            case MARK_SLIPPED -> bendName(cause) + " beside its ring";
             case HOOK_REVERSED, WRONG_REFERENCE, WRONG_ANGLE_LINE ->
-                cause.id().title() + (cause.bend().isPresent() ? ", bend " + bend(cause) : "");
+                cause.id().title() + (cause.bend().isPresent() && !single() ? ", bend " + bend(cause) : "");
             default -> cause.id().title();
         };
     }

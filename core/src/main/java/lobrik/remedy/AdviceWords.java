@@ -12,9 +12,10 @@ import lobrik.verdict.Judged;
 /**
  * Advice in words.
  *
+ * @param bends how many the piece has: a single one needs no number
  * @param unit that lengths are said in
  */
-public record AdviceWords(Advice advice, LengthUnit unit) {
+public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
 
     /** What becomes of the piece, in a sentence. */
     public String outcome() {
@@ -64,15 +65,19 @@ public record AdviceWords(Advice advice, LengthUnit unit) {
                 : String.join(", ", words.subList(0, last)) + " and " + words.get(last);
     }
 
+    private String name(int bend) {
+        return bends == 1 ? "the bend" : "bend " + bend;
+    }
+
     /** What to do, in a sentence. */
     public String step(Step step) {
         return switch (step) {
             case Step.Rebend rebend
             when rebend.by().count() > 0 ->
-                "Close bend " + rebend.bend() + " by " + rebend.by().text()
+                "Close " + name(rebend.bend()) + " by " + rebend.by().text()
                         + ": back in the shoe, on its ring, as before.";
             case Step.Rebend rebend ->
-                "Ease bend " + rebend.bend() + " open by "
+                "Ease " + name(rebend.bend()) + " open by "
                         + Angle.ZERO.minus(rebend.by()).text() + ", lifting, never flattening it.";
             case Step.Untwist untwist ->
                 "Turn the leg beyond bend " + (untwist.bend() - 1) + " back by "

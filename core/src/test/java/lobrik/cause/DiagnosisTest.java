@@ -132,6 +132,13 @@ class DiagnosisTest {
     }
 
     @Test
+    void takeUpThatIsOnTheSheetAndNotOnTheConduit_isForgottenAllTheSame() {
+        Layout stub = Pieces.stub();
+        Map<FeatureId, Quantity> readings = Pieces.readings(stub, new double[] {6}, new double[] {0}, new double[] {0});
+        assertThat(first(stub, readings, stub.marks().getFirst().position())).isEqualTo(CauseId.TAKEUP_OMITTED);
+    }
+
+    @Test
     void oneReadingThatNoPieceCanHave_isDoubted() {
         Map<FeatureId, Quantity> readings = Pieces.readings(Pieces.saddle(), NOT, NOT, NOT);
         readings.put(FeatureId.HEIGHT, Length.ofInches(5.5));

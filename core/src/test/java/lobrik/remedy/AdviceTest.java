@@ -70,7 +70,8 @@ class AdviceTest {
             assertThat(step.bend()).isEqualTo(2);
             assertThat(step.by().degrees()).isCloseTo(-4, within(1.0));
         });
-        assertThat(new AdviceWords(advice, LengthUnit.INCH).step(advice.steps().getFirst()))
+        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH)
+                        .step(advice.steps().getFirst()))
                 .startsWith("Ease bend 2 open by ");
     }
 
@@ -96,7 +97,7 @@ class AdviceTest {
         Advice advice = advice(Pieces.offset(), Pieces.readings(Pieces.offset(), short_, NOT, NOT));
         assertThat(advice.outcome()).isEqualTo(Advice.Outcome.SCRAP);
         assertThat(advice.reason()).contains(Advice.Scrap.OUT_OF_REACH);
-        assertThat(new AdviceWords(advice, LengthUnit.INCH).outcome()).contains("landing", "1 1/2 in under");
+        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH).outcome()).contains("landing", "1 1/2 in under");
     }
 
     @Test

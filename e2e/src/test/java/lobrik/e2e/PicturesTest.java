@@ -46,8 +46,9 @@ class PicturesTest {
         page.getByText("Down behind the plinth").waitFor();
         take(page, "library");
         page.navigate(floor);
-        page.getByLabel("not passed").first().click();
-        page.getByTestId("score").waitFor();
+        // The take-up was forgotten.
+        page.getByLabel("Verdict: 25 points").click();
+        page.getByTestId("cause").waitFor();
         take(page, "verdict");
         page.navigate(room.lobrik().base() + "/measure");
         page.locator("main li button").last().click();
@@ -69,7 +70,8 @@ class PicturesTest {
         desk(dim, room.lobrik().base(), "-shed");
         dim.navigate(room.lobrik().base() + "/floor");
         dim.getByRole(AriaRole.MAIN).getByLabel("Verdict:").first().click();
-        dim.getByTestId("score").waitFor();
+        dim.getByLabel("What to see").getByText("Where from").click();
+        dim.getByText("is off by").waitFor();
         take(dim, "verdict-shed");
         Page wall = room.signedIn("runa", room.screen(1280, 800, "shed", new ArrayList<>()));
         wall.navigate(room.lobrik().base() + "/wall");

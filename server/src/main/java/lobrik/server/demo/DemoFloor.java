@@ -5,10 +5,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Length;
+import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.Fact;
@@ -17,6 +19,7 @@ import lobrik.server.attempt.Step;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
+import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
@@ -27,6 +30,8 @@ final class DemoFloor {
     private static final int FAULT_EVERY = 4;
 
     /** Every so many trainees one works a mark out wrongly. */
+    private static final Length FORGOTTEN = Length.ofFraction(0, 1, 2);
+
     private static final int WRONG_FIGURE_EVERY = 3;
 
     private final EntityManager entities;
@@ -67,14 +72,23 @@ final class DemoFloor {
         entities.persist(new StepRow(ids.next(), attempt.id(), step, null, at));
     }
 
+    /** Whoever forgot something has it wrong on the sheet already; a ring that is a little off was worked out right. */
+    private static Length figure(Mark mark, Map<FeatureId, Quantity> readings) {
+        return readings.get(FeatureId.mark(mark.number())) instanceof Length ring
+                        && ring.minus(mark.position()).abs().isMoreThan(FORGOTTEN)
+                ? ring.nearest(TapeDivision.SIXTEENTH)
+                : mark.position();
+    }
+
     /** What was written down of a measured piece besides its readings. */
-    void lookedOver(Attempt attempt, Layout layout, UUID instructor, Instant at, int place) {
+    void lookedOver(
+            Attempt attempt, Layout layout, Map<FeatureId, Quantity> readings, UUID instructor, Instant at, int place) {
         step(attempt, Step.WORKING_OUT, at.minus(Duration.ofMinutes(11)));
         step(attempt, Step.CALLED, at.minus(Duration.ofMinutes(1)));
         List<Fact.OwnFigure> figures = new ArrayList<>();
         for (Mark mark : layout.marks()) {
             Length wrong = place % WRONG_FIGURE_EVERY == 0 ? Length.ofFraction(0, 1, 8) : Length.ZERO;
-            Length figure = mark.position().plus(wrong);
+            Length figure = figure(mark, readings).plus(wrong);
             figures.add(new Fact.OwnFigure(mark.number(), TapeDivision.SIXTEENTH.text(figure), figure.inches()));
         }
         fact(attempt, new Fact.Figures(figures), null, at.minus(Duration.ofMinutes(8)));

@@ -185,10 +185,10 @@ final class DemoSchool {
             }
             DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
             int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : Integer.MAX_VALUE;
-            Attempt attempt =
-                    attempt(cohort, assignment, preset, measuredAt, bend.readings(layout, bender.inTruth()), readings);
+            Map<FeatureId, Quantity> read = bend.readings(layout, bender.inTruth());
+            Attempt attempt = attempt(cohort, assignment, preset, measuredAt, read, readings);
             if (today && readings > 2) {
-                floor.lookedOver(attempt, layout, cohort.instructor(), measuredAt, i);
+                floor.lookedOver(attempt, layout, read, cohort.instructor(), measuredAt, i);
             }
         }
     }

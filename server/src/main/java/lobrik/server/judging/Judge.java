@@ -149,7 +149,7 @@ record Judge(Measured measured, LengthUnit unit) {
     }
 
     private AdviceView view(Advice advice) {
-        AdviceWords words = new AdviceWords(advice, unit);
+        AdviceWords words = new AdviceWords(advice, layout().marks().size(), unit);
         return new AdviceView(
                 OutcomeName.valueOf(advice.outcome().name()),
                 words.outcome(),
