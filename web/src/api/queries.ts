@@ -254,10 +254,14 @@ export function useJudgement(attempt: Attempt) {
   });
 }
 
-/** What a piece would have been under each set of tolerances. */
-export function useComparison(attemptId: string, wanted: boolean) {
+/**
+ * What a piece would have been under each set of tolerances.
+ *
+ * @param points that it has: with a reading corrected, the comparison is another
+ */
+export function useComparison(attemptId: string, points: number, wanted: boolean) {
   return useQuery<Schemas['MarksheetView'][], Problem>({
-    queryKey: ['comparison', attemptId],
+    queryKey: ['comparison', attemptId, points],
     queryFn: () => body(api.GET('/api/attempts/{id}/comparison', { params: { path: { id: attemptId } } })),
     enabled: wanted,
   });

@@ -113,7 +113,7 @@ function LostRow({ lost, bends }: { lost: Schemas['LostPoints']; bends: number }
 
 function Comparison({ attempt }: { attempt: Attempt }) {
   const [open, setOpen] = useState(false);
-  const comparison = useComparison(attempt.id, open);
+  const comparison = useComparison(attempt.id, attempt.score?.points ?? 0, open);
   if (!open) {
     return (
       <button
