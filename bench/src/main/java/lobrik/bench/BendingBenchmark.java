@@ -153,8 +153,7 @@ public class BendingBenchmark {
     /** What to do with that piece: every choice of bends, ends and plane, solved and simulated. */
     @Benchmark
     public Optional<Advice> advice() {
-        return Advice.of(
-                new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0));
+        return Advice.of(new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0));
     }
 
     /** The piece that a full set of readings describes. */
