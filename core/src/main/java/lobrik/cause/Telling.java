@@ -151,7 +151,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
             return "All bends were made with the hook to the wrong side.";
         }
         String to = mark(bend(cause)).hookTowards() == HookSide.DATUM ? "far" : "datum";
-        return "Bend " + bend(cause) + " was made with the hook towards the " + to + " end, the wrong side.";
+        return bendName(cause) + " was made with the hook towards the " + to + " end, the wrong side.";
     }
 
     private static String doubtful(Cause cause) {

@@ -9,7 +9,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -68,12 +67,12 @@ class VerdictTest {
         assertThat(page.getByLabel("Lost points")).containsText("37.5 points lost");
         assertThat(page.getByLabel("Lost points")).containsText("12 times its tolerance");
         page.getByText("What would it have been under other tolerances?").click();
-        assertThat(page.getByLabel("Under other tolerances").getByRole(AriaRole.ROW))
-                .hasText(new Pattern[] {
-                    Pattern.compile("learning.*not yet"),
-                    Pattern.compile("site.*not yet"),
-                    Pattern.compile("assessment.*not yet")
-                });
+        for (String preset : new String[] {"learning", "site", "assessment"}) {
+            assertThat(page.getByLabel("Under other tolerances")
+                            .getByRole(AriaRole.ROW)
+                            .filter(new Locator.FilterOptions().setHasText(preset)))
+                    .containsText("not yet");
+        }
         Assertions.assertThat(errors).isEmpty();
     }
 
@@ -151,8 +150,9 @@ class VerdictTest {
         assertThat(page.getByLabel("A kink: points off")).hasValue("40");
         page.getByText("Leave it").click();
         page.getByText("Set a new one").click();
-        page.getByLabel("Tolerance").selectOption("Trade test");
-        assertThat(page.getByLabel("Tolerance")).hasValue("Trade test");
+        Locator chosen = page.getByLabel("Tolerance", new Page.GetByLabelOptions().setExact(true));
+        chosen.selectOption("Trade test");
+        assertThat(chosen).hasValue("Trade test");
         page.navigate(room.lobrik().base() + "/set/library?side=tolerances");
         Bench.button(page, "Put away: Trade test").click();
         assertThat(card).hasCount(0);

@@ -1,0 +1,64 @@
+package lobrik.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.cause.Pieces;
+import lobrik.layout.Layout;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.shape.Feature;
+import lobrik.shape.FeatureId;
+import lobrik.shape.Features;
+import lobrik.shape.Piece;
+import org.junit.jupiter.api.Test;
+
+class AsMarkedTest {
+
+    private static long value(Layout layout, Piece piece, FeatureId wanted) {
+        List<Feature> features = Features.of(layout.job().bend(), piece);
+        return features.stream()
+                .filter(feature -> feature.id() == wanted)
+                .map(feature -> feature.value().count())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void ringsAlone_moveThePiece_andTheAnglesReadChangeNothing() {
+        Layout offset = Pieces.offset();
+        Piece marked = AsMarked.of(
+                        offset,
+                        Map.of(
+                                FeatureId.MARK_1, Length.ofInches(24),
+                                FeatureId.MARK_2, Length.ofInches(36),
+                                FeatureId.ANGLE_2, Angle.ofDegrees(40)))
+                .orElseThrow();
+        long short_ = Length.ofInches(1.5).count();
+        assertThat(value(offset, marked, FeatureId.LANDING))
+                .isCloseTo(value(offset, offset.predicted(), FeatureId.LANDING) - short_, within(10L));
+        assertThat(value(offset, marked, FeatureId.ANGLE_2))
+                .isEqualTo(Angle.ofDegrees(30).count());
+    }
+
+    @Test
+    void markThatWasNotRead_standsAsPlanned() {
+        Layout offset = Pieces.offset();
+        Piece marked = AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(25)))
+                .orElseThrow();
+        assertThat(marked.bends().getLast().position())
+                .isEqualTo(offset.marks().getLast().position());
+    }
+
+    @Test
+    void withoutRings_orWithRingsThatCannotBeBent_thereIsNone() {
+        Layout offset = Pieces.offset();
+        assertThat(AsMarked.of(offset, Map.of(FeatureId.RISE, Length.ofInches(6))))
+                .isEqualTo(Optional.empty());
+        assertThat(AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(37))))
+                .isEqualTo(Optional.empty());
+    }
+}
