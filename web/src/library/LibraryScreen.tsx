@@ -2,11 +2,12 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
-import { useGivings, useLibrary } from '../api/queries';
+import { useLibrary } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
 import { Choice, Header } from '../frame/Header';
 import { download } from '../set/files';
-import { PrintSheets } from '../set/PrintSheets';
+import { BUTTON } from './button';
+import { GivenOut } from './GivenOut';
 import { matching } from './search';
 import { Tolerances } from './Tolerances';
 
@@ -309,47 +310,4 @@ function Filter({
   );
 }
 
-/** What was given out last, to print its sheets again. */
-function GivenOut() {
-  const givings = useGivings();
-  const [printing, setPrinting] = useState<string>();
-  return (
-    <ul className="grid gap-2 p-4">
-      {givings.data?.map((given) => (
-        <li key={given.id} className="grid gap-1 border-t border-base-300 pt-2 text-lg">
-          <span className="flex flex-wrap items-baseline gap-x-4">
-            <b>{given.title}</b>
-            <span>{kindOf(given.kind).name}</span>
-            <span>{new Date(given.givenAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}</span>
-            <span>
-              to {given.sheets.length === 1 ? given.sheets[0]?.fullName : `${String(given.sheets.length)} trainees`}
-              {given.varied && ', a variant each'}
-            </span>
-            {given.dueOn != null && <span>due {given.dueOn}</span>}
-            {given.tries != null && <span>{given.tries === 1 ? 'one try' : `${String(given.tries)} tries`}</span>}
-            <button
-              type="button"
-              className={`ml-auto ${BUTTON}`}
-              aria-expanded={printing === given.id}
-              onClick={() => {
-                setPrinting(printing === given.id ? undefined : given.id);
-              }}
-            >
-              Sheets
-            </button>
-          </span>
-          {printing === given.id && (
-            <div className="max-w-md">
-              <PrintSheets given={given} />
-            </div>
-          )}
-        </li>
-      ))}
-      {givings.data?.length === 0 && <li className="text-lg">Nothing was given out yet.</li>}
-    </ul>
-  );
-}
-
 const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2';
-const BUTTON =
-  'min-h-11 whitespace-nowrap rounded-field border-2 border-base-content/60 bg-base-100 px-3 disabled:opacity-50';

@@ -17,17 +17,11 @@ export const SCHEMES: Record<Scheme, { short: string; long: string }> = {
   passFail: { short: 'pass or fail', long: 'Pass or fail: full up to the tolerance, then nothing' },
 };
 
-const POINTS: readonly { id: string; name: string }[] = [
-  { id: 'liesFlat', name: 'Does not lie flat' },
-  { id: 'ends', name: 'Ends not square or not reamed' },
-  { id: 'ripple', name: 'Ripple inside a bend' },
-  { id: 'kink', name: 'A kink' },
-  { id: 'flattening', name: 'Flattened' },
-  { id: 'scorch', name: 'Scorched' },
-  { id: 'marksLeft', name: 'Marks left where they show' },
-  { id: 'fits', name: 'Does not enter its fitting straight' },
-  { id: 'clears', name: 'Touches the obstacle' },
-];
+const LIMITS = [
+  { name: 'length', label: 'Lengths ±', kind: 'length' },
+  { name: 'angle', label: 'Angles ±', kind: 'angle' },
+  { name: 'dogLeg', label: 'Dog leg', kind: 'angle' },
+] as const;
 
 /** Features that a school may weigh, each with what belongs to it. */
 const WEIGHED: readonly { name: string; ids: readonly string[] }[] = [
@@ -42,13 +36,16 @@ const WEIGHED: readonly { name: string; ids: readonly string[] }[] = [
 
 interface ToleranceFormProps {
   id: string;
+  /** With everything written out. */
   start: Figures;
+  /** What can be found when a piece is looked over. */
+  faults: readonly Schemas['FaultName'][];
   /** Without sets if nothing was kept. */
   onDone: (all?: Schemas['Presets']) => void;
 }
 
 /** A set of the school's own: all its figures. */
-export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
+export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps) {
   const unit = useDisplayUnit();
   const [figures, setFigures] = useState(start);
   const [texts, setTexts] = useState({
@@ -56,11 +53,7 @@ export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
     angle: String(start.angleDeg),
     dogLeg: String(start.dogLegDeg),
   });
-  const read = useQuantities([
-    { kind: 'length', text: texts.length, bare: unit },
-    { kind: 'angle', text: texts.angle, bare: unit },
-    { kind: 'angle', text: texts.dogLeg, bare: unit },
-  ]);
+  const read = useQuantities(LIMITS.map(({ name, kind }) => ({ kind, text: texts[name], bare: unit })));
   const [length, angle, dogLeg] = read;
   const keep = useMutation<Schemas['Presets'], Problem>({
     mutationFn: () =>
@@ -99,36 +92,19 @@ export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
             className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
           />
         </label>
-        <QuantityField
-          label="Lengths ±"
-          kind="length"
-          text={texts.length}
-          problem={length?.error ?? null}
-          onText={(text) => {
-            setTexts({ ...texts, length: text });
-          }}
-          place="list"
-        />
-        <QuantityField
-          label="Angles ±"
-          kind="angle"
-          text={texts.angle}
-          problem={angle?.error ?? null}
-          onText={(text) => {
-            setTexts({ ...texts, angle: text });
-          }}
-          place="list"
-        />
-        <QuantityField
-          label="Dog leg"
-          kind="angle"
-          text={texts.dogLeg}
-          problem={dogLeg?.error ?? null}
-          onText={(text) => {
-            setTexts({ ...texts, dogLeg: text });
-          }}
-          place="list"
-        />
+        {LIMITS.map(({ name, label, kind }, i) => (
+          <QuantityField
+            key={name}
+            label={label}
+            kind={kind}
+            text={texts[name]}
+            problem={read[i]?.error ?? null}
+            onText={(text) => {
+              setTexts({ ...texts, [name]: text });
+            }}
+            place="list"
+          />
+        ))}
         <label className="grid gap-0.5">
           <span className="text-sm leading-tight">Points to pass</span>
           <input
@@ -162,7 +138,7 @@ export function ToleranceForm({ id, start, onDone }: ToleranceFormProps) {
       <Rebending figures={figures} change={change} />
       <div className="grid gap-6 lg:grid-cols-2">
         <Weights figures={figures} change={change} />
-        <Deductions figures={figures} change={change} />
+        <Deductions figures={figures} change={change} faults={faults} />
       </div>
       {keep.error !== null && (
         <p role="alert" className="text-error">
@@ -197,8 +173,6 @@ interface PartProps {
 
 const NUMBER = 'figures h-9 w-20 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-right';
 
-const USUAL_REBENDING = { mostEasedDeg: 10, mostAddedDeg: 20, mostTimes: 4 };
-
 const REBENDING = [
   { name: 'mostEasedDeg', label: 'Eased open, degrees', most: 90 },
   { name: 'mostAddedDeg', label: 'closed further, degrees', most: 90 },
@@ -207,7 +181,10 @@ const REBENDING = [
 
 /** How much a piece may be bent again before it is scrap. */
 function Rebending({ figures, change }: PartProps) {
-  const rebending = figures.rebending ?? USUAL_REBENDING;
+  const { rebending } = figures;
+  if (rebending == null) {
+    return null;
+  }
   return (
     <fieldset className="flex flex-wrap items-end gap-x-5 gap-y-1">
       <legend className="text-base font-semibold">A piece may be bent again, at most</legend>
@@ -234,7 +211,7 @@ function Rebending({ figures, change }: PartProps) {
 /** How much each feature counts, and whether the piece fails with it. */
 function Weights({ figures, change }: PartProps) {
   const weight = (id: string) => figures.weights?.[id] ?? 1;
-  const critical = (id: string) => figures.critical?.[id] ?? !id.startsWith('mark');
+  const critical = (id: string) => figures.critical?.[id] === true;
   const all = <T,>(ids: readonly string[], value: T) => Object.fromEntries(ids.map((id) => [id, value]));
   return (
     <table className="w-full">
@@ -286,7 +263,7 @@ function Weights({ figures, change }: PartProps) {
 }
 
 /** What a fault of workmanship costs. */
-function Deductions({ figures, change }: PartProps) {
+function Deductions({ figures, change, faults }: PartProps & { faults: readonly Schemas['FaultName'][] }) {
   return (
     <table className="w-full self-start">
       <caption className="text-left text-base font-semibold">Looked over</caption>
@@ -298,7 +275,8 @@ function Deductions({ figures, change }: PartProps) {
         </tr>
       </thead>
       <tbody>
-        {POINTS.map(({ id, name }) => {
+        {faults.map(({ point: id, fault }) => {
+          const name = fault.charAt(0).toUpperCase() + fault.slice(1);
           const rule = figures.workmanship?.[id] ?? { deduction: 0, critical: false };
           const set = (part: Partial<typeof rule>) => {
             change({ workmanship: { ...figures.workmanship, [id]: { ...rule, ...part } } });

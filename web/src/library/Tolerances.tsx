@@ -39,6 +39,7 @@ export function Tolerances() {
         key={edited.id}
         id={edited.id}
         start={edited.figures}
+        faults={presets.data.faults}
         onDone={(all) => {
           if (all !== undefined) {
             done(all);

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { type Attempt, useComparison } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { failingWords } from './failing';
 
 const PARTS: Record<Schemas['PartPoints']['part'], string> = {
   arithmetic: 'Arithmetic',
@@ -61,7 +62,7 @@ export function Points({
         </ul>
         {marksheet.failing.length > 0 && (
           <p className="pt-1 text-base leading-snug text-error">
-            ✕ Fails it whatever its points: {marksheet.failing.map((id) => nameOf(id, attempt)).join(', ')}.
+            ✕ Fails it whatever its points: {failingWords(attempt)}.
           </p>
         )}
       </section>
@@ -79,14 +80,6 @@ export function Points({
 
 function text(points: number): string {
   return String(Math.round(points * 10) / 10);
-}
-
-function nameOf(id: string, attempt: Attempt): string {
-  const point = attempt.bench.points.find((each) => each.point === id);
-  const state = attempt.features.find((each) => each.id === id)?.state;
-  return (
-    point?.fault ?? `${featureName(id, attempt.plan.marks.length)} ${state === 'omitted' ? 'not measured' : 'outside'}`
-  );
 }
 
 /** One reason: what, how far off in tolerances, how many points. */

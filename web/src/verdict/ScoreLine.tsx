@@ -1,5 +1,5 @@
 import type { Attempt } from '../api/queries';
-import { featureName } from '../entry/features';
+import { failingWords } from './failing';
 
 /** The points and whether it passed; until then, what is still missing. */
 export function ScoreLine({ attempt }: { attempt: Attempt }) {
@@ -35,20 +35,9 @@ export function ScoreLine({ attempt }: { attempt: Attempt }) {
           {passed ? 'Pass' : 'Not yet'}
         </p>
       </div>
-      {!passed && points >= passMark && <p className="pt-1 leading-snug text-error">{failing(attempt)}</p>}
+      {!passed && points >= passMark && (
+        <p className="pt-1 leading-snug text-error">Fails the piece whatever its points: {failingWords(attempt)}.</p>
+      )}
     </div>
   );
-}
-
-/** Why a piece with points enough does not pass. */
-function failing({ features, bench, plan }: Attempt): string {
-  const outside = features
-    .filter(({ critical, band, state }) => critical && (band === 'outside' || state === 'omitted'))
-    .map(
-      ({ id, state }) => `${featureName(id, plan.marks.length)} ${state === 'omitted' ? 'not measured' : 'outside'}`,
-    );
-  const faults = bench.points
-    .filter(({ critical, finding }) => critical && finding?.result === 'fault')
-    .map(({ fault }) => fault);
-  return `Fails the piece whatever its points: ${[...outside, ...faults].join(', ')}.`;
 }

@@ -2,7 +2,6 @@ import { RotateCw } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Attempt, useAttempt, useJudgement } from '../api/queries';
-import { usualFactor } from './difference';
 import { VerdictDrawing } from './VerdictDrawing';
 import { ScoreLine } from './ScoreLine';
 
@@ -23,9 +22,6 @@ export default function Show() {
 function Shown({ attempt }: { attempt: Attempt }) {
   const [across, setAcross] = useState(false);
   const { data: judgement } = useJudgement(attempt);
-  const diagnosis = judgement?.diagnosis;
-  const inside = attempt.features.every(({ band }) => band !== 'outside');
-  const cause = diagnosis?.clear === true && !inside ? diagnosis.causes[0] : undefined;
   return (
     <div className={`flex h-full min-h-[38rem] flex-col ${across ? 'rotate-180' : ''}`}>
       <header className="flex flex-wrap items-center justify-between gap-x-3 gap-y-1 border-b border-base-300 px-4 py-1.5">
@@ -53,21 +49,14 @@ function Shown({ attempt }: { attempt: Attempt }) {
         <VerdictDrawing attempt={attempt} marked={undefined} switches={false} />
       </div>
       <p className="px-4 pb-1">
-        Outline: as asked. Filled: as bent{usualFactor(attempt) === '4' && ', the difference drawn four times as large'}
-        .
+        Outline: as asked. Filled: as bent
+        {attempt.drawnTimes > 1 && `, the difference drawn ${String(attempt.drawnTimes)} times as large`}.
       </p>
       <div className="grid shrink-0 gap-x-8 gap-y-2 border-t border-base-300 bg-base-200 p-4 sm:grid-cols-[23rem_1fr_1fr]">
         <ScoreLine attempt={attempt} />
         <section aria-label="What happened">
           <h2 className="text-base font-semibold">What happened</h2>
-          <p className="text-2xl leading-snug">
-            {cause?.what ??
-              (diagnosis == null
-                ? 'Not read yet.'
-                : inside
-                  ? 'Everything is within its tolerance.'
-                  : 'No single cause stands out.')}
-          </p>
+          <p className="text-2xl leading-snug">{judgement?.finding.sentence ?? 'Working it out…'}</p>
         </section>
         <section aria-label="What to do">
           <h2 className="text-base font-semibold">What to do</h2>

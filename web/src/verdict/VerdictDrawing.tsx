@@ -10,7 +10,6 @@ import { quantityText } from '../entry/figures';
 import { Choice } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
 import { kindOfAttempt } from '../measure/attempts';
-import { type Factor, usualFactor } from './difference';
 
 const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '▲ two readings', read: '' } as const;
 
@@ -40,8 +39,8 @@ interface VerdictDrawingProps {
 export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDrawingProps) {
   const unit = useDisplayUnit();
   const [view, setView] = useState<(typeof VIEWS)[number]['value']>('side');
-  const [chosen, setLarger] = useState<Factor>();
-  const larger = chosen ?? usualFactor(attempt);
+  const [chosen, setLarger] = useState<(typeof LARGER)[number]['value']>();
+  const larger = chosen ?? (attempt.drawnTimes === 1 ? '1' : '4');
   const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;

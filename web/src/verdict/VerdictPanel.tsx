@@ -48,7 +48,7 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
         <>
           {tab === 'why' && (
             <>
-              <Why diagnosis={judgement.diagnosis} inside={attempt.features.every(({ band }) => band !== 'outside')} />
+              <Why finding={judgement.finding} diagnosis={judgement.diagnosis} />
               <Remedy judgement={judgement} attempt={attempt} />
             </>
           )}

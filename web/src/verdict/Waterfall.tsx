@@ -32,7 +32,7 @@ export function Waterfall({ attempt, budgets }: { attempt: Attempt; budgets: rea
     <section aria-label="Where the deviation came from" className="grid gap-3">
       <div role="radiogroup" aria-label="Dimension" className="flex flex-wrap gap-1.5">
         {budgets.map((each) => {
-          const outside = inTolerances(each) > 1;
+          const outside = features.get(each.feature)?.band === 'outside';
           return (
             <label
               key={each.feature}

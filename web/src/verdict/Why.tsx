@@ -6,37 +6,34 @@ type Cause = Schemas['CauseAnswer'];
 const WORTH_READING = 0.03;
 const MOST_SHOWN = 4;
 
+/** From here on the second of a pair is named beside the first. */
+const PROBABLE = 0.5;
+
 /** The likely cause in the trade's words with its evidence; the others it could be; what another reading would decide. */
 export function Why({
+  finding,
   diagnosis,
-  inside,
 }: {
+  finding: Schemas['FindingWords'];
   diagnosis: Schemas['DiagnoseAnswer'] | null | undefined;
-  /** Everything that is read is within its tolerance: then what there is off is not worth a big word. */
-  inside: boolean;
 }) {
   const [first, ...others] = diagnosis?.causes ?? [];
   if (diagnosis == null || first === undefined) {
-    return <p className="text-lg leading-snug">Nothing is read yet, so nobody can say what happened.</p>;
+    return <p className="text-lg leading-snug">{finding.headline}, so nobody can say what happened.</p>;
   }
   const worth = others.filter(({ probability }) => probability >= WORTH_READING).slice(0, MOST_SHOWN);
-  const named = diagnosis.clear && (!inside || first.id === 'none');
-  const together = named ? worth.filter(({ probability }) => probability >= 0.5) : [];
-  const rest = named ? worth.filter((cause) => !together.includes(cause)) : [first, ...worth];
+  const together = finding.named ? worth.filter(({ probability }) => probability >= PROBABLE) : [];
+  const rest = finding.named ? worth.filter((cause) => !together.includes(cause)) : [first, ...worth];
   return (
     <section aria-label="Likely cause" className="grid gap-2">
-      {named ? (
+      {finding.named ? (
         [first, ...together].map((cause) => <Likely key={`${cause.id}${String(cause.bendNumber)}`} cause={cause} />)
       ) : (
-        <h2 className="text-[1.7rem] leading-tight font-semibold">
-          {inside ? 'Everything is within tolerance' : 'No clear cause'}
-        </h2>
+        <h2 className="text-[1.7rem] leading-tight font-semibold">{finding.headline}</h2>
       )}
       {rest.length > 0 && (
         <table className="w-full text-base leading-tight">
-          <caption className="pb-1 text-left">
-            {named ? 'It could also be' : inside ? 'The little that is off could be' : 'It could be'}
-          </caption>
+          <caption className="pb-1 text-left">{finding.named ? 'It could also be' : 'What is off could be'}</caption>
           <tbody>
             {rest.map((cause) => (
               <tr key={`${cause.id}${String(cause.bendNumber)}`} className="border-t border-base-300">
@@ -51,7 +48,7 @@ export function Why({
           </tbody>
         </table>
       )}
-      {diagnosis.further != null && !inside && (
+      {diagnosis.further != null && (
         <p className="border-l-4 border-info pl-2 text-base leading-snug" data-testid="further">
           {diagnosis.further.text}
         </p>

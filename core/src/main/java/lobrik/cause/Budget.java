@@ -186,19 +186,13 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
                         for (Map.Entry<FeatureId, Quantity> each : values.entrySet()) {
                             Quantity read = seen.readings().get(each.getKey());
                             if (read != null) {
-                                double off = Scene.inUnits(read.minus(each.getValue())) / sigma(each.getKey());
+                                double off = read.minus(each.getValue()).number() / seen.sigma(each.getKey());
                                 sum += off * off;
                             }
                         }
                         return sum;
                     })
                     .orElse(Double.POSITIVE_INFINITY);
-        }
-
-        private double sigma(FeatureId feature) {
-            return feature.kind() == FeatureId.Kind.LENGTH
-                    ? seen.sigmaLength().inches()
-                    : seen.sigmaAngle().degrees();
         }
     }
 }

@@ -50,6 +50,14 @@ public record Case(
         own = Map.copyOf(own);
     }
 
+    /** Standard deviation of a reading of a feature, in inches or degrees. */
+    double sigma(FeatureId feature) {
+        return switch (feature.kind()) {
+            case LENGTH -> sigmaLength.inches();
+            case ANGLE -> sigmaAngle.degrees();
+        };
+    }
+
     /** A case with the usual instruments and priors. */
     public static Case of(Layout layout, Map<FeatureId, Quantity> readings) {
         return new Case(

@@ -4,8 +4,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 
@@ -43,7 +41,7 @@ public record FurtherReading(FeatureId feature, List<Expected> expected, double 
                     one.unread().forEach((feature, value) -> {
                         Double beside = other.unread().get(feature);
                         if (beside != null) {
-                            double apart = (value - beside) / sigma(seen, feature);
+                            double apart = (value - beside) / seen.sigma(feature);
                             gains.merge(
                                     feature,
                                     2 * one.probability() * other.probability() * toldApart(apart),
@@ -64,21 +62,11 @@ public record FurtherReading(FeatureId feature, List<Expected> expected, double 
         return 1 - Math.exp(-sigmas * sigmas / 8);
     }
 
-    private static double sigma(Case seen, FeatureId feature) {
-        return feature.kind() == FeatureId.Kind.LENGTH
-                ? seen.sigmaLength().inches()
-                : seen.sigmaAngle().degrees();
-    }
-
     private static List<Expected> expected(FeatureId feature, List<Explanation> likely) {
         return likely.stream()
                 .filter(each -> each.unread().containsKey(feature))
                 .map(each -> new Expected(
-                        each.leading(), quantity(feature, each.unread().getOrDefault(feature, 0.0))))
+                        each.leading(), feature.quantity(each.unread().getOrDefault(feature, 0.0))))
                 .toList();
-    }
-
-    private static Quantity quantity(FeatureId feature, double value) {
-        return feature.kind() == FeatureId.Kind.LENGTH ? Length.ofInches(value) : Angle.ofDegrees(value);
     }
 }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.UnaryOperator;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
@@ -153,12 +152,12 @@ final class MarkHypotheses {
         switch (bend) {
             case Offset o
             when o.clearance().isPositive() ->
-                laidOutFor(1, b -> new Offset(o.rise(), Length.ZERO, o.angle(), o.distance(), o.layout(), o.overall()));
+                laidOutFor(1, new Offset(o.rise(), Length.ZERO, o.angle(), o.distance(), o.layout(), o.overall()));
             case Saddle3 s
             when s.clearance().isPositive() ->
                 laidOutFor(
                         1,
-                        b -> new Saddle3(
+                        new Saddle3(
                                 s.height(),
                                 Length.ZERO,
                                 s.outerAngle(),
@@ -168,13 +167,13 @@ final class MarkHypotheses {
                                 s.overall()));
             case Saddle4 s -> {
                 if (s.clearance().isPositive()) {
-                    laidOutFor(1, b -> without(s, Length.ZERO, s.edgeClearance()));
+                    laidOutFor(1, without(s, Length.ZERO, s.edgeClearance()));
                 }
                 if (s.edgeClearance().isPositive()) {
-                    laidOutFor(0.5, b -> without(s, s.clearance(), Length.ZERO));
+                    laidOutFor(0.5, without(s, s.clearance(), Length.ZERO));
                 }
                 if (s.clearance().isPositive() && s.edgeClearance().isPositive()) {
-                    laidOutFor(0.5, b -> without(s, Length.ZERO, Length.ZERO));
+                    laidOutFor(0.5, without(s, Length.ZERO, Length.ZERO));
                 }
             }
             default -> {}
@@ -195,9 +194,9 @@ final class MarkHypotheses {
     }
 
     /** Marks, and perhaps the cut, as they are worked out for another bend. */
-    private void laidOutFor(double weight, UnaryOperator<Bend> other) {
+    private void laidOutFor(double weight, Bend other) {
         try {
-            Layout without = Layout.of(layout.job().with(other.apply(bend)));
+            Layout without = Layout.of(layout.job().with(other));
             double[] by = new double[bends];
             for (int i = 0; i < bends; i++) {
                 by[i] = without.marks()

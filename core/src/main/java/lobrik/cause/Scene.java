@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
-import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
@@ -43,7 +42,7 @@ final class Scene {
             FeatureId id = feature.id();
             Quantity read = seen.readings().get(id);
             if (read != null) {
-                slots.add(new Slot(id, -1, inUnits(read), sigma(seen, id)));
+                slots.add(new Slot(id, -1, read.number(), seen.sigma(id)));
             }
         }
         for (int i = 0; i < layout.marks().size(); i++) {
@@ -56,19 +55,6 @@ final class Scene {
                         seen.sigmaLength().inches()));
             }
         }
-    }
-
-    private static double sigma(Case seen, FeatureId id) {
-        return id.kind() == FeatureId.Kind.LENGTH
-                ? seen.sigmaLength().inches()
-                : seen.sigmaAngle().degrees();
-    }
-
-    static double inUnits(Quantity quantity) {
-        return switch (quantity) {
-            case Length length -> length.inches();
-            case Angle angle -> angle.degrees();
-        };
     }
 
     Layout layout() {
@@ -133,7 +119,7 @@ final class Scene {
             case MARK_2 -> making.rings[1];
             case MARK_3 -> making.rings[2];
             case MARK_4 -> making.rings[3];
-            default -> inUnits(feature.value());
+            default -> feature.value().number();
         };
     }
 

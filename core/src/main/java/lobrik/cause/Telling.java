@@ -177,7 +177,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         FeatureId feature = best.get();
         return upper(feature.words()) + " reads " + say(reading(feature)) + " where " + say(planned(feature))
                 + " was to be expected; the simulation of this gives "
-                + say(quantity(feature, explanation.predicted().getOrDefault(feature, 0.0))) + ", and " + fits + " it.";
+                + say(feature.quantity(explanation.predicted().getOrDefault(feature, 0.0))) + ", and " + fits + " it.";
     }
 
     /** The evidence of a cause: that of the likeliest explanation that it is a part of. */
@@ -197,7 +197,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return explanation.predicted().keySet().stream()
                 // What the exercise leaves open has no plan to be off from.
                 .filter(feature -> layout().features().stream().anyMatch(each -> each.id() == feature))
-                .filter(feature -> Math.abs(off(feature, inUnits(planned(feature)))) > NOISE)
+                .filter(feature -> Math.abs(off(feature, planned(feature).number())) > NOISE)
                 .max(Comparator.comparingInt((FeatureId feature) -> isTelling(explanation, feature) ? 1 : 0)
                         .thenComparingDouble(feature -> gain(explanation, feature)));
     }
@@ -207,20 +207,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     }
 
     private double gain(Explanation explanation, FeatureId feature) {
-        return Math.abs(off(feature, inUnits(planned(feature))))
+        return Math.abs(off(feature, planned(feature).number()))
                 - Math.abs(off(feature, explanation.predicted().getOrDefault(feature, 0.0)));
     }
 
     /** Reading less a value, in standard deviations. */
     private double off(FeatureId feature, double value) {
-        double sigma = feature.kind() == FeatureId.Kind.LENGTH
-                ? diagnosis.seen().sigmaLength().inches()
-                : diagnosis.seen().sigmaAngle().degrees();
-        return (inUnits(reading(feature)) - value) / sigma;
-    }
-
-    private static double inUnits(Quantity quantity) {
-        return Scene.inUnits(quantity);
+        return (reading(feature).number() - value) / diagnosis.seen().sigma(feature);
     }
 
     private Quantity reading(FeatureId feature) {
@@ -234,11 +227,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 .filter(each -> each.id() == feature)
                 .findFirst()
                 .map(PlannedFeature::predicted)
-                .orElseGet(() -> quantity(feature, 0));
-    }
-
-    private static Quantity quantity(FeatureId feature, double value) {
-        return feature.kind() == FeatureId.Kind.LENGTH ? Length.ofInches(value) : Angle.ofDegrees(value);
+                .orElseGet(() -> feature.quantity(0));
     }
 
     private static String upper(String words) {

@@ -48,6 +48,11 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
     }
 
     @Override
+    public double number() {
+        return degrees();
+    }
+
+    @Override
     public long count() {
         return nanodegrees;
     }

@@ -88,6 +88,11 @@ public record Length(long picometres) implements Quantity, Comparable<Length> {
     }
 
     @Override
+    public double number() {
+        return inches();
+    }
+
+    @Override
     public long count() {
         return picometres;
     }

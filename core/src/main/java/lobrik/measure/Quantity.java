@@ -11,6 +11,9 @@ public sealed interface Quantity permits Length, Angle {
     /** The size in the small unit of its type: picometres or nanodegrees. */
     long count();
 
+    /** The size in the unit that people name: inches or degrees. */
+    double number();
+
     /** The quantity of the same type with this count. */
     Quantity withCount(long count);
 

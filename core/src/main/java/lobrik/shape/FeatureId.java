@@ -2,6 +2,9 @@ package lobrik.shape;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
 
 /** What is measured on a piece (handbook 6). The ids are stable; bends and marks are numbered from the datum end. */
 public enum FeatureId {
@@ -88,6 +91,14 @@ public enum FeatureId {
 
     public Kind kind() {
         return family == Family.ANGLE || family == Family.DOG_LEG ? Kind.ANGLE : Kind.LENGTH;
+    }
+
+    /** What this number of inches or degrees is, as this is measured. */
+    public Quantity quantity(double number) {
+        return switch (kind()) {
+            case LENGTH -> Length.ofInches(number);
+            case ANGLE -> Angle.ofDegrees(number);
+        };
     }
 
     /**

@@ -24,6 +24,7 @@ import org.jspecify.annotations.Nullable;
  * @param plan the exercise laid out: marks, features, the shape asked for
  * @param bench what is written down of the piece besides its readings
  * @param made the shape that the readings describe, once they describe one
+ * @param drawnTimes how many times as large its difference to what was asked is best drawn
  */
 public record AttemptView(
         UUID id,
@@ -37,7 +38,8 @@ public record AttemptView(
         List<FeatureView> features,
         BenchNotes bench,
         @Nullable ScoreView score,
-        @Nullable PieceShape made) {
+        @Nullable PieceShape made,
+        int drawnTimes) {
 
     /** Whose attempt. */
     public record AttemptTrainee(UUID id, String fullName, int bench, UUID cohortId) {}
@@ -112,9 +114,18 @@ public record AttemptView(
             @Nullable String reason,
             @Nullable String setAside) {}
 
-    /** The score, once every feature is measured. */
+    /**
+     * The score, once every feature is measured.
+     *
+     * @param failing what fails the piece whatever its points: features and points that are looked over, by id
+     */
     public record ScoreView(
-            double points, boolean passed, double passMark, double deductions, List<String> criticalOmitted) {}
+            double points,
+            boolean passed,
+            double passMark,
+            double deductions,
+            List<String> criticalOmitted,
+            List<String> failing) {}
 
     static AttemptView of(Attempts.Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
@@ -138,7 +149,8 @@ public record AttemptView(
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
-                verdict.made().map(PieceShape::of).orElse(null));
+                verdict.made().map(PieceShape::of).orElse(null),
+                verdict.drawnTimes());
     }
 
     private static @Nullable ScoreView score(Attempts.Measured measured) {
@@ -152,7 +164,8 @@ public record AttemptView(
                         verdict.features().stream()
                                 .filter(feature -> feature.critical() && feature.state() == Verdict.State.OMITTED)
                                 .map(feature -> feature.id().id())
-                                .toList()))
+                                .toList(),
+                        verdict.failing()))
                 .orElse(null);
     }
 

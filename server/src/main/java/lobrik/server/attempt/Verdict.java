@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import lobrik.bend.BendKind;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
@@ -15,6 +16,8 @@ import lobrik.server.calc.Calculations.Question;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
+import lobrik.verdict.Difference;
+import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Marksheet;
 import lobrik.verdict.Reading;
@@ -27,6 +30,7 @@ import lobrik.verdict.Workmanship;
  *
  * @param features all that is read on this piece, in the order in which hands go
  * @param workmanship what the faults that were found cost
+ * @param criticalFaults those of them that fail the piece
  * @param marksheet once every feature has a reading or the word that it was not measured, and nothing is disputed
  * @param arithmetic the trainee's own figures for the marks, scored apart
  */
@@ -35,6 +39,7 @@ public record Verdict(
         Map<FeatureId, Quantity> readings,
         List<MeasuredFeature> features,
         Workmanship.Found workmanship,
+        List<InspectionPoint> criticalFaults,
         Optional<Marksheet> marksheet,
         Optional<Score> arithmetic) {
 
@@ -48,12 +53,13 @@ public record Verdict(
 
     /** A feature with its target and tolerance and, once it was read, how the reading was judged. */
     public record MeasuredFeature(
-            FeatureId id,
-            Quantity target,
-            Quantity tolerance,
-            boolean critical,
-            State state,
-            Optional<Judged> judged) {}
+            FeatureId id, Quantity target, Quantity tolerance, boolean critical, State state, Optional<Judged> judged) {
+
+        /** Whether it was read, and is not within its tolerance. */
+        public boolean isOutside() {
+            return judged.filter(each -> each.band() == Judged.Band.OUTSIDE).isPresent();
+        }
+    }
 
     static Verdict of(Question question, Tolerances tolerances, ReadingList list, Ledger.Said said) {
         BendKind kind = question.layout().job().bend().kind();
@@ -89,6 +95,10 @@ public record Verdict(
                 Map.copyOf(said.values()),
                 List.copyOf(features),
                 found,
+                said.faulty().stream()
+                        .filter(point ->
+                                tolerances.workmanship().found(Set.of(point)).critical())
+                        .toList(),
                 marksheet,
                 figures.isEmpty()
                         ? Optional.empty()
@@ -129,6 +139,20 @@ public record Verdict(
         return marksheet.map(Marksheet::score).map(score -> criticalOmitted ? score.withoutPass() : score);
     }
 
+    /** What fails the piece whatever its points, by id: critical features, then critical faults. */
+    public List<String> failing() {
+        Stream<String> outside = features.stream()
+                .filter(feature -> feature.critical() && (feature.isOutside() || feature.state() == State.OMITTED))
+                .map(feature -> feature.id().id());
+        return Stream.concat(outside, criticalFaults.stream().map(InspectionPoint::id))
+                .toList();
+    }
+
+    /** Whether everything that was read is within its tolerance. */
+    public boolean isInside() {
+        return features.stream().noneMatch(MeasuredFeature::isOutside);
+    }
+
     public boolean isComplete() {
         return marksheet.isPresent();
     }
@@ -143,6 +167,11 @@ public record Verdict(
         return features.stream()
                 .filter(feature -> feature.state() != State.OPEN)
                 .count();
+    }
+
+    /** How many times as large the difference between what was asked and what was made is best drawn. */
+    public int drawnTimes() {
+        return Difference.drawnTimes(question.layout(), made());
     }
 
     /** The piece that the readings describe; what was not read yet is drawn as planned, so that the piece grows. */

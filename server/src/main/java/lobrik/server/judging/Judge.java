@@ -2,12 +2,12 @@ package lobrik.server.judging;
 
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Stream;
 import lobrik.cause.Budget;
 import lobrik.cause.Case;
+import lobrik.cause.Cause;
 import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
+import lobrik.cause.Telling;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -33,14 +33,10 @@ import lobrik.server.judging.Judgement.PartView;
 import lobrik.server.judging.Judgement.StageName;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
-import lobrik.server.shed.ToleranceFigures;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
 import lobrik.verdict.AsMarked;
-import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
-import lobrik.verdict.Workmanship;
-import org.jspecify.annotations.Nullable;
 
 /**
  * Asks the core for all that a verdict says of one attempt.
@@ -53,53 +49,42 @@ record Judge(Measured measured, LengthUnit unit) {
         Optional<Case> seen = seen();
         Optional<Diagnosis> diagnosis = seen.map(Diagnosis::of);
         return new Judgement(
-                marksheet(),
+                MarksheetView.of(verdict(), measured.attempt().tolerances()),
+                words(diagnosis),
                 diagnosis.map(found -> DiagnoseAnswer.of(found, unit)).orElse(null),
                 seen.map(Budget::of).orElse(List.of()).stream()
                         .map(Judge::budget)
                         .toList(),
                 advice().map(this::view).orElse(null),
                 diagnosis
-                        .flatMap(Diagnosis::clear)
-                        .filter(_ -> !allInside())
+                        .flatMap(this::named)
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))
                         .map(this::view)
                         .orElse(null),
                 AsMarked.of(layout(), verdict().readings()).map(PieceShape::of).orElse(null));
     }
 
-    /** Whether every reading is within its tolerance: then nothing has to be learnt from a cause. */
-    private boolean allInside() {
-        return verdict().features().stream()
-                .flatMap(feature -> feature.judged().stream())
-                .noneMatch(judged -> judged.band() == Judged.Band.OUTSIDE);
+    /** The cause that is named: where everything is within tolerance, only that nothing went wrong. */
+    private Optional<Cause> named(Diagnosis diagnosis) {
+        return diagnosis
+                .clear()
+                .filter(cause -> !cause.id().isFault() || !verdict().isInside());
     }
 
-    @Nullable
-    MarksheetView marksheet() {
-        return marksheet(verdict(), measured.attempt().tolerances());
-    }
-
-    /** What a verdict by some tolerances comes to; null while it is not complete. */
-    @Nullable
-    MarksheetView marksheet(Verdict by, ToleranceFigures tolerances) {
-        return MarksheetView.of(by, tolerances, failing(by, tolerances.toCore().workmanship()));
-    }
-
-    /** What fails the piece by a verdict, by id. */
-    private List<String> failing(Verdict by, Workmanship workmanship) {
-        List<String> features = by.features().stream()
-                .filter(feature -> feature.critical()
-                        && feature.judged()
-                                .map(judged -> judged.band() == Judged.Band.OUTSIDE)
-                                .orElse(feature.state() == Verdict.State.OMITTED))
-                .map(feature -> feature.id().id())
-                .toList();
-        List<String> points = measured.faulty().stream()
-                .filter(point -> workmanship.found(Set.of(point)).critical())
-                .map(InspectionPoint::id)
-                .toList();
-        return Stream.concat(features.stream(), points.stream()).toList();
+    private Judgement.FindingWords words(Optional<Diagnosis> diagnosis) {
+        Optional<Cause> named = diagnosis.flatMap(this::named);
+        if (diagnosis.isEmpty()) {
+            return new Judgement.FindingWords(false, "Nothing is read yet", "Nothing is read yet.");
+        }
+        if (named.isPresent()) {
+            Telling telling = new Telling(diagnosis.get(), unit);
+            return new Judgement.FindingWords(true, telling.title(named.get()), telling.what(named.get()));
+        }
+        if (verdict().isInside()) {
+            String what = verdict().isComplete() ? "Everything" : "What is read so far";
+            return new Judgement.FindingWords(false, what + " is within tolerance", what + " is within its tolerance.");
+        }
+        return new Judgement.FindingWords(false, "No clear cause", "No single cause stands out.");
     }
 
     private Verdict verdict() {

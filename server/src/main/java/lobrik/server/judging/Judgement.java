@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
  * The verdict on a piece.
  *
  * @param marksheet once everything is read or known not to have been
+ * @param finding what is said of it first
  * @param diagnosis why; once anything was read
  * @param budgets where the deviation of each finished dimension came from
  * @param advice what to do with this piece
@@ -20,11 +21,21 @@ import org.jspecify.annotations.Nullable;
  */
 public record Judgement(
         @Nullable MarksheetView marksheet,
+        FindingWords finding,
         @Nullable DiagnoseAnswer diagnosis,
         List<BudgetView> budgets,
         @Nullable AdviceView advice,
         @Nullable NextTimeView nextTime,
         @Nullable PieceShape marked) {
+
+    /**
+     * What is said first.
+     *
+     * @param named whether that is the first of the causes; else none of them stands out, or none is worth a big word
+     * @param headline in a few words
+     * @param sentence to the trainee
+     */
+    public record FindingWords(boolean named, String headline, String sentence) {}
 
     /** When a deviation came in. */
     public enum StageName {

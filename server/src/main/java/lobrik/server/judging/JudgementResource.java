@@ -43,19 +43,16 @@ class JudgementResource {
     @GetMapping("/api/attempts/{id}/comparison")
     List<MarksheetView> comparison(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        Judge judge = judging.judge(who, id);
-        Measured measured = judge.measured();
+        Measured measured = judging.judge(who, id).measured();
         if (!measured.verdict().isComplete()) {
             throw TurnedDown.conflict("not-complete", "the piece is not measured to the end yet, so it has no score");
         }
-        return presets.all(who).stream()
-                .map(preset -> under(judge, measured, preset))
-                .toList();
+        return presets.all(who).stream().map(preset -> under(measured, preset)).toList();
     }
 
-    private static MarksheetView under(Judge judge, Measured measured, ToleranceFigures preset) {
+    private static MarksheetView under(Measured measured, ToleranceFigures preset) {
         Verdict verdict = measured.under(preset.toCore());
-        MarksheetView view = judge.marksheet(verdict, preset);
+        MarksheetView view = MarksheetView.of(verdict, preset);
         if (view == null) {
             throw new IllegalStateException("complete under one set of tolerances and not under another");
         }

@@ -98,7 +98,7 @@ public record MarksheetView(
     }
 
     /** What a complete verdict comes to; null while it is not complete. */
-    static @Nullable MarksheetView of(Verdict verdict, ToleranceFigures judgedBy, List<String> failing) {
+    static @Nullable MarksheetView of(Verdict verdict, ToleranceFigures judgedBy) {
         Marksheet sheet = verdict.marksheet().orElse(null);
         Score score = verdict.score().orElse(null);
         if (sheet == null || score == null) {
@@ -112,7 +112,7 @@ public record MarksheetView(
                 judgedBy.passMark(),
                 score.passed(),
                 sheet.lost().stream().map(LostPoints::of).toList(),
-                failing,
+                verdict.failing(),
                 parts.entrySet().stream()
                         .sorted(Map.Entry.comparingByKey())
                         .map(each ->

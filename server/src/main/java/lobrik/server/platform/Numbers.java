@@ -1,7 +1,5 @@
 package lobrik.server.platform;
 
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 
@@ -12,17 +10,11 @@ public final class Numbers {
 
     /** A quantity as a number in the interface's unit. */
     public static double of(Quantity quantity) {
-        return switch (quantity) {
-            case Length length -> length.inches();
-            case Angle angle -> angle.degrees();
-        };
+        return quantity.number();
     }
 
     /** A number in the interface's unit as the quantity that a feature is measured in. */
     public static Quantity of(FeatureId feature, double number) {
-        return switch (feature.kind()) {
-            case LENGTH -> Length.ofInches(number);
-            case ANGLE -> Angle.ofDegrees(number);
-        };
+        return feature.quantity(number);
     }
 }

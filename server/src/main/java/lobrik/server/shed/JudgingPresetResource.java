@@ -12,6 +12,7 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.InputError;
 import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -29,8 +30,15 @@ class JudgingPresetResource {
     /** A set of the centre's own. */
     record OwnPreset(UUID id, ToleranceFigures figures) {}
 
-    /** All sets: the usual ones cannot be changed, the own ones can. */
-    record Presets(List<ToleranceFigures> usual, List<OwnPreset> own) {}
+    /**
+     * All sets, with everything written out: the usual ones cannot be changed, the own ones can.
+     *
+     * @param faults what can be found when a piece is looked over
+     */
+    record Presets(List<ToleranceFigures> usual, List<OwnPreset> own, List<FaultName> faults) {}
+
+    /** A fault of workmanship, in words. */
+    record FaultName(String point, String fault) {}
 
     /** A set to keep. */
     record PresetToKeep(
@@ -88,11 +96,15 @@ class JudgingPresetResource {
     @Operation(summary = "The sets of tolerances: the usual ones and the centre's own")
     @GetMapping("/api/judging-presets")
     Presets presets(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        List<OwnPreset> own = presets.own(who).stream()
-                .map(preset -> new OwnPreset(preset.id(), preset.figures()))
-                .toList();
-        List<ToleranceFigures> all = presets.all(who);
-        return new Presets(all.subList(0, all.size() - own.size()), own);
+        return new Presets(
+                JudgingPresets.usual().stream().map(ToleranceFigures::complete).toList(),
+                presets.own(who).stream()
+                        .map(preset ->
+                                new OwnPreset(preset.id(), preset.figures().complete()))
+                        .toList(),
+                Stream.of(InspectionPoint.values())
+                        .map(point -> new FaultName(point.id(), point.fault()))
+                        .toList());
     }
 
     @Operation(

@@ -39,7 +39,8 @@ public class JudgingPresets {
         return List.copyOf(all);
     }
 
-    private static List<ToleranceFigures> usual() {
+    /** Those that every centre has. */
+    static List<ToleranceFigures> usual() {
         return Stream.of(TolerancePreset.values()).map(ToleranceFigures::of).toList();
     }
 

@@ -59,6 +59,28 @@ public record ToleranceFigures(
                 RebendingFigures.of(figures.rebending()));
     }
 
+    /** The same with everything written out that is left to what is usual. */
+    ToleranceFigures complete() {
+        Judging judging = judging();
+        Map<String, Boolean> fails = new TreeMap<>();
+        Map<String, Double> counts = new TreeMap<>();
+        for (FeatureId feature : FeatureId.values()) {
+            fails.put(feature.id(), judging.isCritical(feature));
+            counts.put(feature.id(), judging.weight(feature));
+        }
+        return new ToleranceFigures(
+                preset,
+                lengthIn,
+                angleDeg,
+                dogLegDeg,
+                passMark,
+                workmanship == null ? usualWorkmanship(preset) : workmanship,
+                scheme == null ? SchemeName.GRADED : scheme,
+                counts,
+                fails,
+                rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending);
+    }
+
     /** The same figures under another name. */
     ToleranceFigures named(String name) {
         return new ToleranceFigures(

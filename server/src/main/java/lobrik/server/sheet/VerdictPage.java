@@ -38,7 +38,6 @@ final class VerdictPage {
     private static final float MARGIN = 40;
     private static final float DRAWING = 180;
     private static final float ROW = 16.5f;
-    private static final double LARGER = 4;
 
     /** Of a deviation's parts, inches or degrees: less rounds to nothing. */
     private static final double WORTH_SAYING = 1.0 / 32;
@@ -122,8 +121,8 @@ final class VerdictPage {
     }
 
     private void drawing() {
-        Sketch sketch =
-                OverlaySketch.of(verdict().question().layout(), verdict().made(), LARGER);
+        Sketch sketch = OverlaySketch.of(
+                verdict().question().layout(), verdict().made(), verdict().drawnTimes());
         Sketch.Extent extent = sketch.extent();
         float scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
         float height = (float) extent.height() * scale;
@@ -134,7 +133,10 @@ final class VerdictPage {
                 8.5f,
                 left,
                 y,
-                "Filled: as bent, the difference drawn four times as large. Outline: as asked.");
+                "Outline: as asked. Filled: as bent"
+                        + (verdict().drawnTimes() == 1
+                                ? "."
+                                : ", the difference drawn " + verdict().drawnTimes() + " times as large."));
         y -= 16;
     }
 
@@ -228,16 +230,14 @@ final class VerdictPage {
         if (diagnosis == null) {
             return;
         }
-        DiagnoseAnswer.CauseAnswer first = diagnosis.causes().getFirst();
-        if (diagnosis.clear()) {
-            section("What happened: " + first.title(), 12.5f, first.what() + " " + first.evidence());
-        } else {
-            String candidates = diagnosis.causes().stream()
-                    .limit(3)
-                    .map(DiagnoseAnswer.CauseAnswer::title)
-                    .collect(Collectors.joining("; "));
-            section("What happened: no clear cause", 12.5f, "It could be: " + candidates + ".");
-        }
+        Judgement.FindingWords finding = judgement().finding();
+        section(
+                "What happened: " + finding.headline(),
+                12.5f,
+                finding.named()
+                        ? finding.sentence() + " "
+                                + diagnosis.causes().getFirst().evidence()
+                        : finding.sentence());
         judgement().budgets().stream()
                 .max((one, other) -> Double.compare(worth(one), worth(other)))
                 .filter(budget -> worth(budget) > 1)

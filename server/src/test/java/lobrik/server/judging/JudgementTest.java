@@ -66,6 +66,8 @@ class JudgementTest {
         Answer verdict = dessa.get("/api/attempts/" + shortPiece() + "/judgement");
         assertThat(verdict.status()).as(verdict.body().toString()).isEqualTo(200);
         assertThat(verdict.at("/diagnosis/causes/0/id").asString()).isEqualTo("shrink-omitted");
+        assertThat(verdict.at("/finding/named").asBoolean()).isTrue();
+        assertThat(verdict.at("/finding/headline").asString()).isEqualTo("Shrink forgotten");
         assertThat(verdict.at("/advice/outcome").asString()).isEqualTo("scrap");
         assertThat(verdict.at("/nextTime/sentence").asString()).contains("add the shrink");
         assertThat(verdict.at("/nextTime/definition/bend/kind").asString()).isEqualTo("offset");
@@ -153,6 +155,35 @@ class JudgementTest {
         assertThat(verdict.at("/marksheet/points").asDouble()).isCloseTo(92.5, within(1e-9));
         assertThat(verdict.at("/marksheet/lost/0/times").asDouble()).isCloseTo(1, within(1e-9));
         assertThat(verdict.at("/marksheet/parts").size()).isEqualTo(3);
+    }
+
+    @Test
+    void whatIsWithinTolerance_isSaidFirst_andNoCauseIsNamed() {
+        String attempt = Bench.of(dessa, Bench.STUB, 1).open(0);
+        read(attempt, "leg", "17 3/4");
+        Answer some = dessa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(some.at("/finding/named").asBoolean()).isFalse();
+        assertThat(some.at("/finding/headline").asString()).isEqualTo("What is read so far is within tolerance");
+        assertThat(some.at("/nextTime").isNull()).isTrue();
+        List.of("mark1 11 11/16", "angle1 91", "otherLeg 22")
+                .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
+        assertThat(dessa.get("/api/attempts/" + attempt + "/judgement")
+                        .at("/finding/headline")
+                        .asString())
+                .isEqualTo("Everything is within tolerance");
+        Answer view = dessa.get("/api/attempts/" + attempt);
+        assertThat(view.at("/score/failing").size()).isZero();
+        assertThat(view.at("/drawnTimes").asInt()).isEqualTo(4);
+    }
+
+    @Test
+    void setsAreOffered_withEverythingWrittenOut() {
+        Answer presets = dessa.get("/api/judging-presets");
+        assertThat(presets.at("/usual/1/critical/mark1").asBoolean()).isFalse();
+        assertThat(presets.at("/usual/1/critical/rise").asBoolean()).isTrue();
+        assertThat(presets.at("/usual/1/weights/rise").asDouble()).isEqualTo(1);
+        assertThat(presets.at("/usual/1/rebending/mostEasedDeg").asDouble()).isEqualTo(10);
+        assertThat(presets.at("/faults").size()).isEqualTo(9);
     }
 
     @Test
