@@ -22,11 +22,10 @@ public final class OverlaySketch {
      * @param times how much larger the difference is drawn
      */
     public static Sketch of(Layout layout, Optional<Piece> made, double times) {
-        Stance stance = Stance.of(layout);
-        List<Point> asked = placed(stance, layout.wanted().orElse(layout.predicted()));
-        double half = stance.diameter() / 2;
+        List<Point> asked = placed(layout, layout.wanted().orElse(layout.predicted()));
+        double half = layout.job().tooling().conduit().outsideDiameter().inches() / 2;
         Sketch sketch = new Sketch();
-        made.map(piece -> larger(asked, placed(stance, piece), times)).ifPresent(line -> {
+        made.map(piece -> larger(asked, placed(layout, piece), times)).ifPresent(line -> {
             List<Point> outline = new ArrayList<>(ElevationSketch.beside(line, half));
             outline.addAll(ElevationSketch.beside(line, -half).reversed());
             sketch.path(Layer.CONDUIT, outline, true);
@@ -38,7 +37,9 @@ public final class OverlaySketch {
         return sketch;
     }
 
-    private static List<Point> placed(Stance stance, Piece piece) {
+    /** Each stands on its own foot, as on the bench. */
+    private static List<Point> placed(Layout layout, Piece piece) {
+        Stance stance = Stance.of(layout, piece);
         return piece.centreline(STEPS_PER_ARC).stream().map(stance::place).toList();
     }
 

@@ -4,6 +4,7 @@ import java.util.List;
 import lobrik.bend.BendKind;
 import lobrik.layout.Layout;
 import lobrik.server.drawing.Sketch.Point;
+import lobrik.shape.Piece;
 import lobrik.shape.Vector3;
 
 /**
@@ -15,9 +16,14 @@ import lobrik.shape.Vector3;
 record Stance(BendKind kind, double lowest, double diameter) {
 
     static Stance of(Layout layout) {
+        return of(layout, layout.predicted());
+    }
+
+    /** How another piece of the same layout stands by itself. */
+    static Stance of(Layout layout, Piece piece) {
         BendKind kind = layout.job().bend().kind();
         double diameter = layout.job().tooling().conduit().outsideDiameter().inches();
-        List<Vector3> line = layout.predicted().centreline(1);
+        List<Vector3> line = piece.centreline(1);
         double lowest = switch (kind) {
             case STUB_90, BACK_TO_BACK_90 ->
                 line.stream().mapToDouble(Vector3::x).max().orElseThrow();
