@@ -17,10 +17,19 @@ class BordersTest {
             .importPackages("lobrik");
 
     @Test
-    void core_usesNothingButTheJavaLanguage() {
+    void core_usesNothingButTheJavaLanguage_andProgressItsDistributions() {
+        classes()
+                .that()
+                .resideInAPackage("lobrik.progress..")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("lobrik..", "java.lang..", "java.util..", "java.math..", "org.hipparchus..")
+                .check(CORE);
         classes()
                 .that()
                 .resideInAPackage("lobrik..")
+                .and()
+                .resideOutsideOfPackage("lobrik.progress..")
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage("lobrik..", "java.lang..", "java.util..", "java.math..")

@@ -5,21 +5,25 @@ import java.util.stream.Stream;
 
 /** The kinds of bend, from the one that is learnt first. Ids are stable. */
 public enum BendKind {
-    STUB_90("stub90", 1),
-    BACK_TO_BACK_90("backToBack90", 2),
-    BOX_OFFSET("boxOffset", 2),
-    OFFSET("offset", 2),
-    ROLLING_OFFSET("rollingOffset", 2),
-    KICK("kick", 1),
-    SADDLE_3("saddle3", 3),
-    SADDLE_4("saddle4", 4);
+    STUB_90("stub90", 1, "stub ninety", "stub nineties"),
+    BACK_TO_BACK_90("backToBack90", 2, "back-to-back ninety", "back-to-back nineties"),
+    BOX_OFFSET("boxOffset", 2, "box offset", "box offsets"),
+    OFFSET("offset", 2, "offset", "offsets"),
+    ROLLING_OFFSET("rollingOffset", 2, "rolling offset", "rolling offsets"),
+    KICK("kick", 1, "kick", "kicks"),
+    SADDLE_3("saddle3", 3, "three-point saddle", "three-point saddles"),
+    SADDLE_4("saddle4", 4, "four-point saddle", "four-point saddles");
 
     private final String id;
     private final int bends;
+    private final String words;
+    private final String plural;
 
-    BendKind(String id, int bends) {
+    BendKind(String id, int bends, String words, String plural) {
         this.id = id;
         this.bends = bends;
+        this.words = words;
+        this.plural = plural;
     }
 
     /** As programs see it, such as {@code saddle3}. */
@@ -30,6 +34,16 @@ public enum BendKind {
     /** How many times the conduit goes into the shoe. */
     public int bends() {
         return bends;
+    }
+
+    /** In a sentence: {@code four-point saddle}. */
+    public String words() {
+        return words;
+    }
+
+    /** Several of them: {@code four-point saddles}. */
+    public String plural() {
+        return plural;
     }
 
     /** The kind with this id, if there is one. */

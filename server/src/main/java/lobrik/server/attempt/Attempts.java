@@ -76,6 +76,24 @@ public class Attempts {
             return BenchNotes.ownFigures(this);
         }
 
+        /** What became of the conduit that was spoilt for it; nothing where nobody wrote that down. */
+        public Length wasted() {
+            return ledger.newest("waste")
+                    .map(row -> ((Fact.Waste) row.said()).lengthIn())
+                    .map(Length::ofInches)
+                    .orElse(Length.ZERO);
+        }
+
+        /** How long it took in minutes, where that is known. */
+        public Optional<Integer> minutes() {
+            return Optional.ofNullable(BenchNotes.minutes(this));
+        }
+
+        /** When it was measured: its first reading, so that a later correction does not move it. */
+        public Optional<Instant> measuredAt() {
+            return ledger.readings().stream().map(row -> row.taken().at()).min(Comparator.naturalOrder());
+        }
+
         /** When something was last read on it. */
         public Optional<Instant> lastReadAt() {
             return ledger.readings().stream().map(row -> row.taken().received()).max(Comparator.naturalOrder());
@@ -230,6 +248,26 @@ public class Attempts {
         }
         kit.addAll(measured(blank));
         return List.copyOf(kit);
+    }
+
+    /** The same attempt as it stands now. */
+    @Transactional(readOnly = true)
+    public Measured again(Attempt attempt) {
+        return measured(List.of(attempt)).getFirst();
+    }
+
+    /**
+     * Some of all attempts, in the order of their ids, for whoever works through the whole record.
+     *
+     * @param after the last id that was had; null for the first ones
+     */
+    @Transactional(readOnly = true)
+    public List<Measured> page(@Nullable UUID after, int howMany) {
+        return measured(entities.createQuery(
+                        "from Attempt where cast(:after as uuid) is null or id > :after order by id", Attempt.class)
+                .setParameter("after", after)
+                .setMaxResults(howMany)
+                .getResultList());
     }
 
     /** Attempts at these assignments, from the oldest. */

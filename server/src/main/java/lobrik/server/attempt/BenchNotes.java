@@ -213,7 +213,7 @@ public record BenchNotes(
     }
 
     /** From the first step to the call for checking; as somebody wrote it down where that is wrong. */
-    private static @Nullable Integer minutes(Attempts.Measured measured) {
+    static @Nullable Integer minutes(Attempts.Measured measured) {
         Ledger ledger = measured.ledger();
         Integer written = ledger.newest("time")
                 .map(row -> ((Fact.TimeTaken) row.said()).minutes())

@@ -35,14 +35,23 @@ public class Keeping {
     private final Cohorts cohorts;
     private final Turns turns;
     private final Live live;
+    private final List<AttemptFollower> followers;
     private final Clock clock;
 
-    Keeping(EntityManager entities, Attempts attempts, Cohorts cohorts, Turns turns, Live live, Clock clock) {
+    Keeping(
+            EntityManager entities,
+            Attempts attempts,
+            Cohorts cohorts,
+            Turns turns,
+            Live live,
+            List<AttemptFollower> followers,
+            Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
         this.cohorts = cohorts;
         this.turns = turns;
         this.live = live;
+        this.followers = followers;
         this.clock = clock;
     }
 
@@ -227,7 +236,10 @@ public class Keeping {
         requireSensible(figures, measured);
         Instant now = clock.instant();
         entities.persist(new FactRow(key, attemptId, figures, null, now, now, null));
+        entities.flush();
         live.changed(cohortId, attemptId);
+        Measured after = attempts.again(measured.attempt());
+        followers.forEach(follower -> follower.written(after));
     }
 
     private Measured take(SignedIn who, UUID attemptId) {
@@ -241,7 +253,9 @@ public class Keeping {
         entities.flush();
         UUID cohort = cohorts.trainee(who, before.attempt().traineeId()).cohortId();
         live.changed(cohort, before.attempt().id());
-        return attempts.get(who, before.attempt().id());
+        Measured now = attempts.get(who, before.attempt().id());
+        followers.forEach(follower -> follower.written(now));
+        return now;
     }
 
     private static void requireSame(boolean same) {

@@ -27,4 +27,8 @@ public class Centre {
     public UUID id() {
         return id;
     }
+
+    public String name() {
+        return name;
+    }
 }

@@ -73,6 +73,15 @@ public class Cohorts {
                 .orElseThrow(() -> TurnedDown.notFound("trainee"));
     }
 
+    /** The centre that a cohort belongs to, for whoever was let in by other means than an account. */
+    @Transactional(readOnly = true)
+    public Centre centreOf(UUID cohortId) {
+        return entities.createQuery(
+                        "select e from Centre e join Cohort c on c.centreId = e.id where c.id = :cohort", Centre.class)
+                .setParameter("cohort", cohortId)
+                .getSingleResult();
+    }
+
     /** The trainees of a cohort, by bench. */
     @Transactional(readOnly = true)
     public List<Trainee> trainees(SignedIn who, UUID cohortId) {

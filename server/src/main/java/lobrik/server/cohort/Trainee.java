@@ -3,6 +3,7 @@ package lobrik.server.cohort;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /** Somebody who learns to bend, at a bench. */
 @Entity
@@ -14,15 +15,22 @@ public class Trainee {
     private UUID cohortId;
     private String fullName;
     private int bench;
+    private @Nullable String number;
 
     @SuppressWarnings("NullAway.Init")
     protected Trainee() {}
 
     public Trainee(UUID id, UUID cohortId, String fullName, int bench) {
+        this(id, cohortId, fullName, bench, null);
+    }
+
+    /** @param number that the school knows them by, if it has one */
+    public Trainee(UUID id, UUID cohortId, String fullName, int bench, @Nullable String number) {
         this.id = id;
         this.cohortId = cohortId;
         this.fullName = fullName;
         this.bench = bench;
+        this.number = number;
     }
 
     public UUID id() {
@@ -39,5 +47,9 @@ public class Trainee {
 
     public int bench() {
         return bench;
+    }
+
+    public @Nullable String number() {
+        return number;
     }
 }

@@ -13,12 +13,14 @@ import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.core.annotation.Order;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fills an empty database once, in one transaction: the made-up school, or a centre with one account to begin with. */
 @Component
+@Order(1)
 class FirstContents implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(FirstContents.class);

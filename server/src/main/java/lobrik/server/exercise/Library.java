@@ -164,7 +164,7 @@ public class Library {
 
     /** The newest versions of these entries, in the order of the shelf; of all that are not put away, if none are named. */
     @Transactional(readOnly = true)
-    List<Exercise> newest(SignedIn who, Collection<UUID> entryIds) {
+    public List<Exercise> newest(SignedIn who, Collection<UUID> entryIds) {
         List<Exercise> chosen = new ArrayList<>();
         for (Shelved each : shelf(who)) {
             boolean wanted = entryIds.isEmpty()

@@ -44,7 +44,7 @@ public class Givings {
      * @param basedOn its version that was opened, if it was
      * @param varied whether each trainee gets a variant
      */
-    record Order(
+    public record Order(
             UUID id,
             UUID entryId,
             @Nullable Integer basedOn,
@@ -101,7 +101,7 @@ public class Givings {
      * @throws lobrik.fault.Refused if it cannot be laid out, or not varied for so many
      */
     @Transactional
-    Given give(SignedIn who, Order order) {
+    public Given give(SignedIn who, Order order) {
         List<Trainee> trainees = receivers(who, order.to());
         turns.take(order.id());
         Giving already = entities.find(Giving.class, order.id());

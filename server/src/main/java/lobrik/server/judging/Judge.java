@@ -64,6 +64,10 @@ record Judge(Measured measured, LengthUnit unit) {
                 AsMarked.of(layout(), verdict().readings()).map(PieceShape::of).orElse(null));
     }
 
+    Optional<Cause> named() {
+        return seen().map(Diagnosis::of).flatMap(this::named);
+    }
+
     /** The cause that is named: where everything is within tolerance, only that nothing went wrong. */
     private Optional<Cause> named(Diagnosis diagnosis) {
         return diagnosis

@@ -1,6 +1,8 @@
 package lobrik.server.judging;
 
+import java.util.Optional;
 import java.util.UUID;
+import lobrik.cause.Cause;
 import lobrik.measure.LengthUnit;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
@@ -35,6 +37,15 @@ public class Judging {
     public Judged of(SignedIn who, UUID attemptId) {
         Judge judge = judge(who, attemptId);
         return new Judged(judge.measured(), judge.judgement(), judge.unit());
+    }
+
+    /**
+     * The cause that the verdict names; empty where none stands out, or where nothing is read. Where everything is within
+     * tolerance, only that nothing went wrong.
+     */
+    public static Optional<Cause> namedCause(Measured measured) {
+        // Nothing is said here, so that the unit does not matter.
+        return new Judge(measured, LengthUnit.INCH).named();
     }
 
     Judge judge(SignedIn who, UUID attemptId) {

@@ -1,184 +1,188 @@
 package lobrik.server.progress;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Duration;
+import java.time.LocalDate;
+import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
+import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import lobrik.measure.Quantity;
-import lobrik.progress.Tendency;
+import lobrik.progress.BenderComparison;
+import lobrik.progress.DeviationKind;
+import lobrik.progress.Interval;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts;
-import lobrik.server.attempt.Attempts.Measured;
-import lobrik.server.attempt.Verdict.MeasuredFeature;
-import lobrik.server.cohort.Cohorts;
-import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Allowance;
 import lobrik.server.platform.Numbers;
+import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Unit;
-import lobrik.shape.FeatureId;
-import lobrik.verdict.Judged;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A trainee's attempts over time, and a cohort at a glance. */
+/** A trainee's page, what comes next, and the benders compared. */
 @RestController
 @Tag(name = "progress")
 class ProgressResource {
 
-    /** A trainee's stub nineties, from the oldest; only complete attempts count. */
-    record TraineeProgress(
-            UUID traineeId,
-            String fullName,
-            UUID cohortId,
-            int attempts,
-            int passes,
-            List<TendencyView> tendencies,
-            List<AttemptPoint> history) {}
+    private static final int CALLS_A_SECOND = 20;
 
-    /** Where the deviations of a feature lie: their mean and, with two or more, their standard deviation. */
-    record TendencyView(
-            String feature,
-            Unit unit,
-            int count,
-            double bias,
-            @Nullable Double spread) {}
+    /** Who is to bend what. */
+    record PlanPart(
+            @Nullable UUID entryId,
+            @Nullable List<UUID> traineeIds,
+            @Nullable Boolean varied) {}
 
-    /** One attempt as a point in time. */
-    record AttemptPoint(
-            UUID attemptId,
-            Instant startedAt,
-            String exerciseTitle,
-            String benderLabel,
-            double points,
-            boolean passed,
-            double passMark,
-            List<DeviationPoint> deviations) {}
+    record PlanToGive(
+            @Nullable List<PlanPart> parts,
+            @Nullable LocalDate dueOn) {}
 
-    /** The deviation of a feature, and whether it lay within the tolerance that it was judged by. */
-    record DeviationPoint(String feature, Unit unit, double deviation, double tolerance, boolean within) {}
+    /** What was given, by the id under which each part can be found again. */
+    record PlanGiven(List<UUID> givingIds) {}
 
-    /** A cohort: its trainees by bench. */
-    record CohortProgress(UUID cohortId, String cohortName, List<Row> trainees) {}
+    /** Benders by one kind of deviation; inches or degrees. */
+    record ComparisonView(String deviations, Unit unit, double worthTelling, List<EffectView> benders) {}
 
-    /** A trainee at a glance: the points of the latest attempts, from the oldest. */
-    record Row(UUID traineeId, String fullName, int bench, int attempts, int passes, List<RecentScore> recent) {}
+    /** What a bender adds, against the others. */
+    record EffectView(
+            String bender,
+            int pieces,
+            int people,
+            @Nullable Double off,
+            @Nullable Double from,
+            @Nullable Double to,
+            FindingName finding) {}
 
-    record RecentScore(UUID attemptId, double points, boolean passed) {}
-
-    private static final int RECENT = 8;
-
-    private final Cohorts cohorts;
-    private final Attempts attempts;
-
-    ProgressResource(Cohorts cohorts, Attempts attempts) {
-        this.cohorts = cohorts;
-        this.attempts = attempts;
+    /** What is said of a bender. */
+    enum FindingName {
+        @JsonProperty("likeTheOthers")
+        LIKE_THE_OTHERS,
+        @JsonProperty("off")
+        OFF,
+        @JsonProperty("oneOfTwo")
+        ONE_OF_TWO,
+        @JsonProperty("notComparable")
+        NOT_COMPARABLE
     }
 
-    @Operation(summary = "A trainee's attempts over time")
+    private final TraineePages pages;
+    private final TraineeKeys keys;
+    private final Planning planning;
+    private final Benders benders;
+    private final Allowance allowance = new Allowance(CALLS_A_SECOND, Duration.ofSeconds(1));
+
+    ProgressResource(TraineePages pages, TraineeKeys keys, Planning planning, Benders benders) {
+        this.pages = pages;
+        this.keys = keys;
+        this.planning = planning;
+        this.benders = benders;
+    }
+
+    @Operation(summary = "A trainee's progress: families of bends, habits, sign-offs, what comes next")
     @GetMapping("/api/trainees/{id}/progress")
-    TraineeProgress ofTrainee(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        Trainee trainee = cohorts.trainee(who, id);
-        List<Measured> complete = complete(attempts.of(List.of(id)));
-        return new TraineeProgress(
-                trainee.id(),
-                trainee.fullName(),
-                trainee.cohortId(),
-                complete.size(),
-                passes(complete),
-                tendencies(complete),
-                complete.stream().map(ProgressResource::point).toList());
+    TraineeView ofTrainee(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return pages.of(who, id);
     }
 
-    @Operation(summary = "A cohort at a glance")
-    @GetMapping("/api/cohorts/{id}/progress")
-    CohortProgress ofCohort(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        List<Trainee> trainees = cohorts.trainees(who, id);
-        Map<UUID, List<Measured>> byTrainee =
-                complete(attempts.of(trainees.stream().map(Trainee::id).toList())).stream()
-                        .collect(Collectors.groupingBy(
-                                measured -> measured.attempt().traineeId()));
-        return new CohortProgress(
-                id,
-                cohorts.cohort(who, id).name(),
-                trainees.stream()
-                        .map(trainee -> row(trainee, byTrainee.getOrDefault(trainee.id(), List.of())))
-                        .toList());
+    @Operation(summary = "Make a key to the trainee's own page; an older one opens nothing any more")
+    @PutMapping("/api/trainees/{id}/keys/{key}")
+    TraineeView makeKey(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key) {
+        keys.make(who, id, key);
+        return pages.of(who, id);
     }
 
-    private static Row row(Trainee trainee, List<Measured> complete) {
-        List<RecentScore> recent = complete.stream()
-                .skip(Math.max(0, complete.size() - RECENT))
-                .map(ProgressResource::point)
-                .map(point -> new RecentScore(point.attemptId(), point.points(), point.passed()))
-                .toList();
-        return new Row(trainee.id(), trainee.fullName(), trainee.bench(), complete.size(), passes(complete), recent);
+    @Operation(summary = "Take the key to the trainee's own page back")
+    @DeleteMapping("/api/trainees/{id}/keys")
+    TraineeView endKey(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        keys.end(who, id);
+        return pages.of(who, id);
     }
 
-    private static List<Measured> complete(List<Measured> all) {
-        return all.stream().filter(measured -> measured.verdict().isComplete()).toList();
+    @Operation(summary = "A trainee's own page, for whoever holds its key")
+    @GetMapping("/api/own/{code}")
+    OwnView own(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
+        if (!allowance.use(request.getRemoteAddr())) {
+            throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
+        }
+        return pages.own(code);
     }
 
-    private static int passes(List<Measured> complete) {
-        return (int) complete.stream()
-                .filter(measured -> measured.verdict().score().orElseThrow().passed())
-                .count();
+    @Operation(summary = "What each of a cohort bends next, and why")
+    @GetMapping("/api/cohorts/{id}/plan")
+    PlanView plan(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return planning.plan(who, id);
     }
 
-    private static AttemptPoint point(Measured measured) {
-        var score = measured.verdict().score().orElseThrow();
-        List<DeviationPoint> deviations = measured.verdict().features().stream()
-                .flatMap(feature -> feature.judged().map(judged -> deviation(feature, judged)).stream())
-                .toList();
-        return new AttemptPoint(
-                measured.attempt().id(),
-                measured.attempt().startedAt(),
-                measured.exercise().title(),
-                measured.exercise().benderLabel(),
-                score.points(),
-                score.passed(),
-                measured.attempt().tolerances().passMark(),
-                deviations);
-    }
-
-    private static DeviationPoint deviation(MeasuredFeature feature, Judged judged) {
-        return new DeviationPoint(
-                feature.id().id(),
-                Unit.of(feature.id()),
-                Numbers.of(judged.deviation()),
-                Numbers.of(feature.tolerance()),
-                judged.band() != Judged.Band.OUTSIDE);
-    }
-
-    private static List<TendencyView> tendencies(List<Measured> complete) {
-        Map<FeatureId, List<Quantity>> deviations = new LinkedHashMap<>();
-        for (Measured measured : complete) {
-            for (MeasuredFeature feature : measured.verdict().features()) {
-                // A feature that was not measured says nothing.
-                feature.judged()
-                        .ifPresent(judged -> deviations
-                                .computeIfAbsent(feature.id(), id -> new ArrayList<>())
-                                .add(judged.deviation()));
+    @Operation(summary = "Give a plan out in one step; repeating the request changes nothing")
+    @PutMapping("/api/cohorts/{id}/plans/{key}")
+    PlanGiven give(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key,
+            @RequestBody PlanToGive plan) {
+        List<PlanPart> parts = Objects.requireNonNullElse(plan.parts(), List.of());
+        Set<UUID> entries = new HashSet<>();
+        for (PlanPart part : parts) {
+            if (part.entryId() == null || part.traineeIds() == null || part.traineeIds().isEmpty()) {
+                throw TurnedDown.badInput("/parts", "missing", "each part names an exercise and who bends it");
+            }
+            if (!entries.add(part.entryId())) {
+                throw TurnedDown.badInput("/parts", "duplicate", "name each exercise once, with everybody who bends it");
             }
         }
-        return deviations.entrySet().stream()
-                .map(entry ->
-                        tendency(entry.getKey(), Tendency.of(entry.getValue()).orElseThrow()))
+        if (parts.isEmpty()) {
+            throw TurnedDown.badInput("/parts", "missing", "there is nothing to give out");
+        }
+        return new PlanGiven(planning.give(
+                who,
+                id,
+                key,
+                parts.stream()
+                        .map(part -> new Planning.Part(
+                                Objects.requireNonNull(part.entryId()),
+                                Objects.requireNonNull(part.traineeIds()),
+                                Boolean.TRUE.equals(part.varied())))
+                        .toList(),
+                plan.dueOn()));
+    }
+
+    @Operation(
+            summary = "The centre's benders compared by what comes out of them, whoever bends",
+            description = "By the pieces of the last twelve weeks. Nobody is named.")
+    @GetMapping("/api/benders/comparison")
+    List<ComparisonView> comparison(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return benders.compared(who.centreId()).stream()
+                .map(ProgressResource::view)
                 .toList();
     }
 
-    private static TendencyView tendency(FeatureId feature, Tendency tendency) {
-        Optional<Double> spread = tendency.spread().map(Numbers::of);
-        return new TendencyView(
-                feature.id(), Unit.of(feature), tendency.count(), Numbers.of(tendency.bias()), spread.orElse(null));
+    private static ComparisonView view(BenderComparison comparison) {
+        DeviationKind kind = comparison.kind();
+        return new ComparisonView(
+                kind.id(),
+                kind == DeviationKind.ANGLES ? Unit.DEGREE : Unit.INCH,
+                Numbers.of(kind.worthTelling()),
+                comparison.effects().stream()
+                        .map(effect -> new EffectView(
+                                effect.bender(),
+                                effect.pieces(),
+                                effect.people(),
+                                effect.off().map(Numbers::of).orElse(null),
+                                effect.interval().map(Interval::from).map(Numbers::of).orElse(null),
+                                effect.interval().map(Interval::to).map(Numbers::of).orElse(null),
+                                FindingName.valueOf(effect.finding().name())))
+                        .toList());
     }
 }

@@ -1,0 +1,56 @@
+package lobrik.progress;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.bend.BendKind;
+
+/**
+ * In which order bends are learnt, and what has to be steady before the next (handbook 7).
+ *
+ * @param steps from the first
+ */
+public record Curriculum(List<Step> steps) {
+
+    /** A kind of bend with what has to be steady before it. */
+    public record Step(BendKind kind, List<BendKind> after) {}
+
+    /** Stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point. */
+    public static final Curriculum USUAL = new Curriculum(List.of(
+            new Step(BendKind.STUB_90, List.of()),
+            new Step(BendKind.BACK_TO_BACK_90, List.of(BendKind.STUB_90)),
+            new Step(BendKind.BOX_OFFSET, List.of(BendKind.STUB_90)),
+            new Step(BendKind.OFFSET, List.of(BendKind.BOX_OFFSET)),
+            new Step(BendKind.KICK, List.of(BendKind.STUB_90)),
+            new Step(BendKind.ROLLING_OFFSET, List.of(BendKind.OFFSET)),
+            new Step(BendKind.SADDLE_3, List.of(BendKind.OFFSET)),
+            new Step(BendKind.SADDLE_4, List.of(BendKind.SADDLE_3))));
+
+    public Curriculum {
+        steps = List.copyOf(steps);
+    }
+
+    /** The kinds in the order in which they are learnt. */
+    public List<BendKind> kinds() {
+        return steps.stream().map(Step::kind).toList();
+    }
+
+    /**
+     * The first kind that is not steady while all before it are. Whoever is steady in a later kind has shown what comes before
+     * it: a second-year need not bend a stub for the record.
+     */
+    Optional<BendKind> next(Map<BendKind, Standing> standings) {
+        return steps.stream()
+                .filter(step -> !isShown(step.kind(), standings)
+                        && step.after().stream().allMatch(kind -> isShown(kind, standings)))
+                .map(Step::kind)
+                .findFirst();
+    }
+
+    private boolean isShown(BendKind kind, Map<BendKind, Standing> standings) {
+        return standings.getOrDefault(kind, Standing.NOT_TRIED).isSteady()
+                || (standings.getOrDefault(kind, Standing.NOT_TRIED) == Standing.NOT_TRIED
+                        && steps.stream()
+                                .anyMatch(step -> step.after().contains(kind) && isShown(step.kind(), standings)));
+    }
+}

@@ -1,0 +1,64 @@
+package lobrik.progress;
+
+import java.util.List;
+import java.util.Optional;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/** Deviations that a bender's figures move alike, in every kind of bend: what benders are compared by. */
+public enum DeviationKind {
+    /** All bend angles: the springback, or a worn shoe. */
+    ANGLES("angles", Angle.ofDegrees(0.5)),
+    /** Outside legs: the take-up. */
+    LEGS("legs", Length.ofFraction(0, 1, 32)),
+    /** Rise and height: the radius, besides the angles. */
+    RISES("rises", Length.ofFraction(0, 1, 32)),
+    /** Where rings land: where the arrow stands on the shoe. */
+    PLACES("places", Length.ofFraction(0, 1, 32));
+
+    private final String id;
+    private final Quantity worthTelling;
+
+    DeviationKind(String id, Quantity worthTelling) {
+        this.id = id;
+        this.worthTelling = worthTelling;
+    }
+
+    public String id() {
+        return id;
+    }
+
+    /** Less than this is no reason to take a bender off the rack: a quarter of the site tolerance. */
+    public Quantity worthTelling() {
+        return worthTelling;
+    }
+
+    /** The kind that a feature's deviation belongs to; marks, and what follows from several others, belong to none. */
+    public static Optional<DeviationKind> of(FeatureId feature) {
+        return Optional.ofNullable(
+                switch (feature) {
+                    case ANGLE_1, ANGLE_2, ANGLE_3, ANGLE_4 -> ANGLES;
+                    case LEG, BETWEEN, SECOND_LEG -> LEGS;
+                    case RISE, ROLL, HEIGHT -> RISES;
+                    case LANDING, CENTRE -> PLACES;
+                    case MARK_1, MARK_2, MARK_3, MARK_4, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
+                });
+    }
+
+    /** How far the features of this kind are off on one piece, as the hands and the bender left it: their mean. */
+    public Optional<Quantity> of(List<Outcome.Missed> missed) {
+        List<Quantity> own = missed.stream()
+                .filter(each -> of(each.feature()).filter(this::equals).isPresent())
+                .map(Outcome.Missed::byHand)
+                .toList();
+        return own.isEmpty()
+                ? Optional.empty()
+                : Optional.of(own.getFirst()
+                        .withCount(Math.round(own.stream()
+                                .mapToLong(Quantity::count)
+                                .average()
+                                .orElseThrow())));
+    }
+}

@@ -1,0 +1,99 @@
+package lobrik.progress;
+
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.FeatureId;
+
+/**
+ * Says habits in the trade's words: {@code Bend 2 of offsets comes out 2° heavy}.
+ *
+ * @param unit that lengths are said in
+ */
+public record HabitWords(LengthUnit unit) {
+
+    /** What is done, in a sentence. */
+    public String sentence(Habit habit) {
+        return switch (habit) {
+            case Habit.Bias bias -> bias(bias);
+            case Habit.Recurring recurring ->
+                recurring.cause().title()
+                        + (recurring.bend().isPresent()
+                                ? " at bend " + recurring.bend().getAsInt()
+                                : "")
+                        + ", again and again.";
+        };
+    }
+
+    /** What it is concluded from. */
+    public String evidence(Habit habit) {
+        return switch (habit) {
+            case Habit.Bias bias -> {
+                Interval interval = bias.estimate().biasInterval().orElseThrow();
+                yield "The same way in " + bias.sameWay() + " of the last "
+                        + bias.estimate().count() + " " + bias.kind().plural() + "; on the whole from "
+                        + signed(interval.from()) + " to " + signed(interval.to()) + " at a confidence of "
+                        + percent(bias.estimate().confidence())
+                        + (bias.persists() ? "." : ". The last ones were better.");
+            }
+            case Habit.Recurring recurring ->
+                "In " + recurring.times() + " of the last " + recurring.of() + " pieces; others have it in "
+                        + Math.max(1, Math.round(100 * recurring.usual())) + " of 100.";
+        };
+    }
+
+    private String bias(Habit.Bias bias) {
+        FeatureId feature = bias.feature();
+        Quantity off = bias.estimate().bias();
+        boolean more = off.count() > 0;
+        String size = size(off);
+        String many = bias.kind().plural();
+        return switch (feature) {
+            case ANGLE_1, ANGLE_2, ANGLE_3, ANGLE_4 ->
+                (bias.kind().bends() == 1 ? "The bend" : "Bend " + feature.id().substring("angle".length())) + " of "
+                        + many + " comes out " + size + (more ? " heavy." : " light.");
+            case MARK_1, MARK_2, MARK_3, MARK_4 ->
+                (bias.kind().bends() == 1 ? "The mark" : "Mark " + feature.id().substring("mark".length())) + " of "
+                        + many + " is ringed " + size + (more ? " too far out." : " short.");
+            case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
+            case TAIL_LIFT -> "The tail of " + many + " stands " + size + (more ? " off" : " below") + " the line.";
+            case LANDING, CENTRE ->
+                capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far out." : " short.");
+            case RISE, HEIGHT ->
+                capital(feature.words()) + " of " + many + " comes out " + size + (more ? " high." : " low.");
+            case LEG, OTHER_LEG, BETWEEN, SECOND_LEG, ROLL, FLAT, OVERALL ->
+                capital(feature.words()) + " of " + many + " comes out " + size + (more ? " long." : " short.");
+        };
+    }
+
+    private static String capital(String words) {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
+    private String size(Quantity off) {
+        return switch (off) {
+            case Length length -> fine(length.abs());
+            case Angle angle -> Angle.ofDegrees(Math.abs(angle.degrees())).text();
+        };
+    }
+
+    private String signed(Quantity off) {
+        return switch (off) {
+            case Length length ->
+                unit == LengthUnit.MILLIMETRE
+                        ? TapeDivision.MILLIMETRE.signedText(length)
+                        : TapeDivision.THIRTY_SECOND.signedText(length);
+            case Angle angle -> angle.signedText();
+        };
+    }
+
+    private String fine(Length length) {
+        return unit == LengthUnit.MILLIMETRE ? length.inWords(unit) : TapeDivision.THIRTY_SECOND.text(length) + " in";
+    }
+
+    private static String percent(double confidence) {
+        return Math.round(1000 * 100 * confidence) / 1000.0 + " %";
+    }
+}

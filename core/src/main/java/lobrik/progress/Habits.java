@@ -1,0 +1,180 @@
+package lobrik.progress;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalInt;
+import java.util.stream.Collectors;
+import lobrik.bend.BendKind;
+import lobrik.cause.CauseId;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import org.hipparchus.distribution.continuous.TDistribution;
+import org.hipparchus.distribution.discrete.BinomialDistribution;
+
+/**
+ * Finds habits.
+ *
+ * <p><b>A bias</b> is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the kind, leaves out
+ * zero, and if it is a quarter of the tolerance or more. What the plan itself is off, and what a bender is known to add, is taken
+ * away first; pieces with a slip of another sort (a forgotten shrink) say nothing here. The dog leg cannot be less than nothing: it
+ * is a habit where its mean is clearly more than half its tolerance.
+ *
+ * <p><b>A slip</b> is a habit if it is the cause of three or more of the last {@value #SLIP_WINDOW} pieces, and of more than chance
+ * would have it for one who slips as often as everybody else (binomial).
+ *
+ * <p><b>False alarms.</b> Of {@link #FALSE_ALARM} per trainee, half is shared by all features that are looked at and half by all
+ * slips (Bonferroni): whoever has no habit at all is told of one at most so often. Pieces of one trainee are taken as independent.
+ *
+ * @param usual how often others have each slip, 0 to 1
+ * @param benders what benders are known to add, by bender
+ */
+public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, Quantity>> benders) {
+
+    /** How often somebody without any habit is told of one. */
+    public static final double FALSE_ALARM = 0.01;
+
+    static final int WINDOW = 16;
+    static final int SLIP_WINDOW = 24;
+    private static final int FEWEST = 5;
+    private static final int FEWEST_SLIPS = 3;
+    private static final int STILL = 3;
+
+    /** Nobody is so careful that a slip would never happen: less than this is not assumed. */
+    private static final double LEAST_USUAL = 0.02;
+
+    public Habits {
+        usual = Map.copyOf(usual);
+        benders = Map.copyOf(benders);
+    }
+
+    /** A series of what the hands added to one feature, with the tolerances. */
+    private record Series(BendKind kind, FeatureId feature, List<Quantity> offs, Quantity tolerance) {}
+
+    /** The habits that pieces show, from the oldest piece; what hands do comes before what follows from it. */
+    public List<Habit> of(List<Outcome> pieces) {
+        List<Series> all = series(pieces);
+        List<Habit.Bias> biases = new ArrayList<>();
+        for (Series series : all) {
+            biasOf(series, 1 - FALSE_ALARM / 2 / all.size(), biases);
+        }
+        biases.sort(Comparator.comparingInt(Habits::rank)
+                .thenComparing(
+                        Comparator.comparingDouble(Habit.Bias::inTolerances).reversed()));
+        List<Habit> habits = new ArrayList<>(slips(pieces));
+        habits.addAll(biases);
+        return List.copyOf(habits);
+    }
+
+    /** Angles, rings and planes are what hands do; the rest follows from them. */
+    private static int rank(Habit.Bias bias) {
+        return bias.feature().kind() == FeatureId.Kind.ANGLE || !bias.feature().isOfFinishedPiece() ? 0 : 1;
+    }
+
+    private List<Series> series(List<Outcome> pieces) {
+        Map<BendKind, List<Outcome>> byKind = new EnumMap<>(BendKind.class);
+        pieces.stream()
+                .filter(Outcome::tellsOfHands)
+                .forEach(piece -> byKind.computeIfAbsent(piece.kind(), kind -> new ArrayList<>())
+                        .add(piece));
+        List<Series> all = new ArrayList<>();
+        byKind.forEach((kind, own) -> {
+            Map<FeatureId, Series> byFeature = new LinkedHashMap<>();
+            for (Outcome piece : own.subList(Math.max(0, own.size() - WINDOW), own.size())) {
+                for (Outcome.Missed missed : piece.missed()) {
+                    List<Quantity> offs = byFeature.containsKey(missed.feature())
+                            ? byFeature.get(missed.feature()).offs()
+                            : new ArrayList<>();
+                    offs.add(withoutBender(piece.bender(), missed));
+                    byFeature.put(missed.feature(), new Series(kind, missed.feature(), offs, missed.tolerance()));
+                }
+            }
+            byFeature.values().stream()
+                    .filter(series -> series.offs().size() >= FEWEST)
+                    .forEach(all::add);
+        });
+        return all;
+    }
+
+    private Quantity withoutBender(String bender, Outcome.Missed missed) {
+        Map<DeviationKind, Quantity> known = benders.getOrDefault(bender, Map.of());
+        return DeviationKind.of(missed.feature())
+                .filter(known::containsKey)
+                .map(kind -> missed.byHand().minus(known.get(kind)))
+                .orElse(missed.byHand());
+    }
+
+    private static void biasOf(Series series, double confidence, List<Habit.Bias> found) {
+        Estimate estimate = Estimate.of(series.offs(), confidence).orElseThrow();
+        long tolerance = series.tolerance().count();
+        boolean clear = series.feature() == FeatureId.DOG_LEG
+                ? isMoreThan(tolerance / 2, estimate, confidence)
+                : estimate.biasInterval().filter(Interval::holdsZero).isEmpty()
+                        && 4 * Math.abs(estimate.bias().count()) >= tolerance;
+        if (!clear) {
+            return;
+        }
+        int side = Long.signum(estimate.bias().count());
+        int sameWay = (int) series.offs().stream()
+                .filter(off -> Long.signum(off.count()) == side)
+                .count();
+        double lately = series.offs().stream()
+                .skip(series.offs().size() - STILL)
+                .mapToLong(Quantity::count)
+                .average()
+                .orElseThrow();
+        boolean persists = 4 * side * lately >= tolerance;
+        found.add(new Habit.Bias(series.kind(), series.feature(), estimate, series.tolerance(), sameWay, persists));
+    }
+
+    /** One-sided, for what cannot be negative. */
+    private static boolean isMoreThan(long limit, Estimate estimate, double confidence) {
+        double spread = estimate.spread().orElseThrow().count();
+        double reach = new TDistribution(estimate.count() - 1).inverseCumulativeProbability(confidence)
+                * spread
+                / Math.sqrt(estimate.count());
+        return estimate.bias().count() - reach > limit;
+    }
+
+    private List<Habit> slips(List<Outcome> pieces) {
+        List<Outcome> last = pieces.subList(Math.max(0, pieces.size() - SLIP_WINDOW), pieces.size());
+        Map<CauseId, List<Outcome>> byCause = new EnumMap<>(CauseId.class);
+        for (Outcome piece : last) {
+            piece.slip()
+                    .filter(slip -> isLookedFor(slip.cause()))
+                    .ifPresent(slip -> byCause.computeIfAbsent(slip.cause(), cause -> new ArrayList<>())
+                            .add(piece));
+        }
+        double each = FALSE_ALARM / 2 / LOOKED_FOR;
+        List<Habit> habits = new ArrayList<>();
+        byCause.forEach((cause, own) -> {
+            double rate = Math.max(LEAST_USUAL, usual.getOrDefault(cause, 0.0));
+            double chance = 1 - new BinomialDistribution(last.size(), rate).cumulativeProbability(own.size() - 1);
+            if (own.size() >= FEWEST_SLIPS && chance <= each) {
+                habits.add(new Habit.Recurring(
+                        own.getLast().kind(), cause, commonBend(own), own.size(), last.size(), rate));
+            }
+        });
+        habits.sort(Comparator.comparingInt(habit -> -((Habit.Recurring) habit).times()));
+        return habits;
+    }
+
+    /** Angles that are off are told as a bias, with their amount; what has no name is no habit. */
+    private static boolean isLookedFor(CauseId cause) {
+        return cause.isFault() && cause != CauseId.ANGLE_OFF && cause != CauseId.ANGLE_BIAS;
+    }
+
+    private static final int LOOKED_FOR =
+            (int) List.of(CauseId.values()).stream().filter(Habits::isLookedFor).count();
+
+    private static OptionalInt commonBend(List<Outcome> pieces) {
+        List<OptionalInt> bends = pieces.stream()
+                .map(piece -> piece.slip().orElseThrow().bend())
+                .distinct()
+                .collect(Collectors.toList());
+        return bends.size() == 1 ? bends.getFirst() : OptionalInt.empty();
+    }
+}

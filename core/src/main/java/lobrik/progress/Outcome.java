@@ -1,0 +1,61 @@
+package lobrik.progress;
+
+import java.util.List;
+import java.util.Optional;
+import lobrik.bend.BendKind;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+
+/**
+ * What one finished piece came to.
+ *
+ * @param attempt what the caller knows it by
+ * @param day on which it was measured, counted from any day that is the same for all
+ * @param bender what the caller knows the bender by
+ * @param points 0 to 100
+ * @param judgedBy the limits that it was judged by
+ * @param rebent how often a bend of it went back into the shoe
+ * @param slip what went wrong with it, where a single cause is clear
+ * @param missed how far its features are off, in any order
+ */
+public record Outcome(
+        String attempt,
+        long day,
+        BendKind kind,
+        String bender,
+        double points,
+        boolean passed,
+        Strictness judgedBy,
+        int rebent,
+        Optional<Slip> slip,
+        List<Missed> missed) {
+
+    public Outcome {
+        missed = List.copyOf(missed);
+    }
+
+    /**
+     * How far a feature of it is off.
+     *
+     * @param deviation reading less target
+     * @param planned how far the marks as planned would have been off: the method's share, and no one's habit
+     * @param tolerance that it was judged by
+     */
+    public record Missed(FeatureId feature, Quantity deviation, Quantity planned, Quantity tolerance) {
+
+        /** What the hands, and the bender, have added to the plan. */
+        public Quantity byHand() {
+            return deviation.minus(planned);
+        }
+    }
+
+    /** How far its features of a kind are off, by hands and bender; empty where it has none, or does not tell. */
+    public Optional<Quantity> off(DeviationKind deviations) {
+        return tellsOfHands() ? deviations.of(missed) : Optional.empty();
+    }
+
+    /** What of it tells of steady hands: nothing where a slip with a name of its own is to blame. */
+    boolean tellsOfHands() {
+        return slip.filter(Slip::isOnce).isEmpty();
+    }
+}

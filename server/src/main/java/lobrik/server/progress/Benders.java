@@ -1,0 +1,111 @@
+package lobrik.server.progress;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import lobrik.bend.BendKind;
+import lobrik.measure.Quantity;
+import lobrik.progress.BenderComparison;
+import lobrik.progress.BenderComparison.Seen;
+import lobrik.progress.DeviationKind;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/**
+ * Compares the benders of a centre by everybody's last pieces, whoever teaches them: a bender is the centre's, and no one is named.
+ * Pieces of those who were erased count, too.
+ */
+@Service
+class Benders {
+
+    /** A bender that was put right is soon seen to be. */
+    static final Duration LOOKED_AT = Duration.ofDays(84);
+
+    /** More would not make it surer in any way that matters. */
+    private static final int MOST_PIECES = 20_000;
+
+    private static final Duration REMEMBERED = Duration.ofMinutes(1);
+    private static final int MOST_CENTRES = 50;
+
+    /** In which columns of the question their deviations come. */
+    private static final List<DeviationKind> COLUMNS =
+            List.of(DeviationKind.ANGLES, DeviationKind.LEGS, DeviationKind.RISES, DeviationKind.PLACES);
+
+    private static final int FIRST_OFF = 3;
+
+    private final EntityManager entities;
+    private final Clock clock;
+    private final Cache<UUID, List<BenderComparison>> remembered = Caffeine.newBuilder()
+            .maximumSize(MOST_CENTRES)
+            .expireAfterWrite(REMEMBERED)
+            .build();
+
+    Benders(EntityManager entities, Clock clock) {
+        this.entities = entities;
+        this.clock = clock;
+    }
+
+    /** The comparison by each kind of deviation. */
+    @Transactional(readOnly = true)
+    public List<BenderComparison> compared(UUID centreId) {
+        return remembered.get(centreId, this::compare);
+    }
+
+    private List<BenderComparison> compare(UUID centreId) {
+        Instant since = clock.instant().minus(LOOKED_AT);
+        Map<DeviationKind, List<Seen>> seen = new EnumMap<>(DeviationKind.class);
+        entities.createNativeQuery("""
+                        (select trainee_id, bender_label, kind, angles_off, legs_off, rises_off, places_off from outcome
+                          where centre_id = :centre and measured_at >= :since
+                          order by measured_at desc limit :most)
+                        union all
+                        (select person, bender_label, kind, angles_off, legs_off, rises_off, places_off
+                          from anonymous_outcome
+                          where centre_id = :centre and month >= cast(:since as date)
+                          order by month desc limit :most)""", Object[].class)
+                .setParameter("centre", centreId)
+                .setParameter("since", since)
+                .setParameter("most", MOST_PIECES)
+                .getResultStream()
+                .map(Object[].class::cast)
+                .forEach(row -> {
+                    int column = FIRST_OFF;
+                    for (DeviationKind kind : COLUMNS) {
+                        Long off = (Long) row[column++];
+                        if (off != null) {
+                            seen.computeIfAbsent(kind, each -> new ArrayList<>())
+                                    .add(new Seen(
+                                            row[0].toString(),
+                                            (String) row[1],
+                                            BendKind.withId((String) row[2]).orElseThrow(),
+                                            kind.worthTelling().withCount(off)));
+                        }
+                    }
+                });
+        List<BenderComparison> compared = new ArrayList<>();
+        seen.forEach((kind, pieces) -> compared.add(BenderComparison.of(kind, pieces)));
+        return List.copyOf(compared);
+    }
+
+    /** What benders that are clearly off add, by bender. */
+    @Transactional(readOnly = true)
+    public Map<String, Map<DeviationKind, Quantity>> known(UUID centreId) {
+        Map<String, Map<DeviationKind, Quantity>> known = new HashMap<>();
+        for (BenderComparison comparison : compared(centreId)) {
+            comparison
+                    .known()
+                    .forEach((bender, off) -> known.computeIfAbsent(bender, name -> new EnumMap<>(DeviationKind.class))
+                            .put(comparison.kind(), off));
+        }
+        return known;
+    }
+}

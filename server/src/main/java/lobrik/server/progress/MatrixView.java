@@ -1,0 +1,51 @@
+package lobrik.server.progress;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A cohort: trainees by bench, kinds of bend in the order in which they are learnt.
+ *
+ * @param pieces how many the cohort finished in the last seven days
+ * @param slips what went wrong in them, the commonest first
+ * @param catchingUpPercent while older pieces are still being counted up
+ */
+record MatrixView(
+        UUID cohortId,
+        String cohortName,
+        List<String> kinds,
+        List<RowView> rows,
+        int pieces,
+        List<SlipView> slips,
+        @Nullable Integer catchingUpPercent) {
+
+    /**
+     * A trainee.
+     *
+     * @param lastAt when something of theirs was measured last
+     * @param resting whether that is more than two weeks ago, or never was
+     * @param cells by kind, in the same order
+     */
+    record RowView(
+            UUID traineeId,
+            String fullName,
+            int bench,
+            @Nullable Instant lastAt,
+            boolean resting,
+            List<CellView> cells) {}
+
+    /**
+     * Where somebody stands in a kind of bend.
+     *
+     * @param recent the last pieces, from the oldest
+     */
+    record CellView(String kind, StandingName standing, List<DotView> recent) {}
+
+    /** A piece. */
+    record DotView(UUID attemptId, Instant measuredAt, double points, boolean passed) {}
+
+    /** How often a cause was named, and with how many trainees. */
+    record SlipView(String cause, String title, int pieces, int trainees) {}
+}

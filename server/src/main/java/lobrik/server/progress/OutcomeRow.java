@@ -1,0 +1,259 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.cause.Cause;
+import lobrik.cause.CauseId;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.progress.DeviationKind;
+import lobrik.progress.Outcome;
+import lobrik.progress.Slip;
+import lobrik.progress.Strictness;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Verdict.MeasuredFeature;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.Score;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+
+/** What a finished piece came to; worked out anew whenever something is written down of it. */
+@Entity
+@Table(name = "outcome")
+class OutcomeRow {
+
+    @Id
+    private UUID attemptId;
+
+    private UUID centreId;
+    private UUID cohortId;
+    private UUID traineeId;
+    private String kind;
+    private Instant measuredAt;
+    private String title;
+    private String benderLabel;
+    private String conduitLabel;
+    private String preset;
+    private long lengthTolerancePm;
+    private long angleToleranceNdeg;
+    private long twistToleranceNdeg;
+    private double passMark;
+    private double points;
+    private boolean passed;
+    private @Nullable Double arithmetic;
+    private int rebent;
+    private @Nullable String cause;
+    private @Nullable Integer causeBend;
+    private long conduitPm;
+    private long wastedPm;
+    private @Nullable Integer minutes;
+
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    @Column(columnDefinition = "text[]")
+    private String[] features;
+
+    private long[] targets;
+    private long[] deviations;
+    private long[] planned;
+    private long[] tolerances;
+
+    private @Nullable Long anglesOff;
+    private @Nullable Long legsOff;
+    private @Nullable Long risesOff;
+    private @Nullable Long placesOff;
+
+    @SuppressWarnings("NullAway.Init")
+    protected OutcomeRow() {}
+
+    /**
+     * The row of a finished piece.
+     *
+     * @param named the cause that the verdict names
+     */
+    OutcomeRow(Measured measured, UUID cohortId, Score score, Optional<Cause> named) {
+        var attempt = measured.attempt();
+        var exercise = measured.exercise();
+        var layout = measured.verdict().question().layout();
+        Strictness limits = Strictness.of(attempt.tolerances().toCore());
+        this.attemptId = attempt.id();
+        this.centreId = exercise.centreId();
+        this.cohortId = cohortId;
+        this.traineeId = attempt.traineeId();
+        this.kind = layout.job().bend().kind().id();
+        this.measuredAt = measured.measuredAt().orElse(attempt.startedAt());
+        this.title = exercise.title();
+        this.benderLabel = exercise.benderLabel();
+        this.conduitLabel = exercise.conduitLabel();
+        this.preset = attempt.tolerances().preset();
+        this.lengthTolerancePm = limits.length().count();
+        this.angleToleranceNdeg = limits.angle().count();
+        this.twistToleranceNdeg = limits.dogLeg().count();
+        this.passMark = attempt.tolerances().passMark();
+        this.points = score.points();
+        this.passed = score.passed();
+        this.arithmetic =
+                measured.verdict().arithmetic().map(Score::points).orElse(null);
+        this.rebent = measured.rebent();
+        this.cause = named.map(each -> each.id().id()).orElse(null);
+        this.causeBend = named.filter(each -> each.bend().isPresent())
+                .map(each -> each.bend().getAsInt())
+                .orElse(null);
+        this.conduitPm =
+                layout.cutLength().orElseGet(() -> layout.predicted().length()).count();
+        this.wastedPm = measured.wasted().count();
+        this.minutes = measured.minutes().orElse(null);
+        List<MeasuredFeature> read = measured.verdict().features().stream()
+                .filter(feature -> feature.judged().isPresent())
+                .toList();
+        this.features = read.stream().map(feature -> feature.id().id()).toArray(String[]::new);
+        this.targets = read.stream().mapToLong(feature -> feature.target().count()).toArray();
+        this.deviations = read.stream()
+                .mapToLong(feature -> feature.judged().orElseThrow().deviation().count())
+                .toArray();
+        this.planned = read.stream()
+                .mapToLong(feature -> planned(layout.features(), feature.id()))
+                .toArray();
+        this.tolerances =
+                read.stream().mapToLong(feature -> feature.tolerance().count()).toArray();
+        Outcome outcome = toCore(ZoneId.systemDefault());
+        this.anglesOff = off(DeviationKind.ANGLES, outcome);
+        this.legsOff = off(DeviationKind.LEGS, outcome);
+        this.risesOff = off(DeviationKind.RISES, outcome);
+        this.placesOff = off(DeviationKind.PLACES, outcome);
+    }
+
+    private static long planned(List<PlannedFeature> features, FeatureId id) {
+        return features.stream()
+                .filter(plan -> plan.id() == id)
+                .findFirst()
+                .map(plan -> plan.predicted().minus(plan.target()).count())
+                .orElse(0L);
+    }
+
+    private static @Nullable Long off(DeviationKind kind, Outcome outcome) {
+        return outcome.off(kind).map(Quantity::count).orElse(null);
+    }
+
+    /** As the core knows it. */
+    Outcome toCore(ZoneId zone) {
+        List<Outcome.Missed> missed = new ArrayList<>();
+        for (int i = 0; i < features.length; i++) {
+            FeatureId feature = FeatureId.withId(features[i]).orElseThrow();
+            missed.add(new Outcome.Missed(
+                    feature,
+                    quantity(feature, deviations[i]),
+                    quantity(feature, planned[i]),
+                    quantity(feature, tolerances[i])));
+        }
+        return new Outcome(
+                attemptId.toString(),
+                measuredAt.atZone(zone).toLocalDate().toEpochDay(),
+                BendKind.withId(kind).orElseThrow(),
+                benderLabel,
+                points,
+                passed,
+                new Strictness(
+                        new Length(lengthTolerancePm), new Angle(angleToleranceNdeg), new Angle(twistToleranceNdeg)),
+                rebent,
+                slip(),
+                missed);
+    }
+
+    private static Quantity quantity(FeatureId feature, long count) {
+        return switch (feature.kind()) {
+            case LENGTH -> new Length(count);
+            case ANGLE -> new Angle(count);
+        };
+    }
+
+    Optional<Slip> slip() {
+        return Optional.ofNullable(cause)
+                .flatMap(CauseId::withId)
+                .map(id -> new Slip(id, causeBend == null ? OptionalInt.empty() : OptionalInt.of(causeBend)));
+    }
+
+    UUID attemptId() {
+        return attemptId;
+    }
+
+    UUID traineeId() {
+        return traineeId;
+    }
+
+    BendKind kind() {
+        return BendKind.withId(kind).orElseThrow();
+    }
+
+    Instant measuredAt() {
+        return measuredAt;
+    }
+
+    String title() {
+        return title;
+    }
+
+    String benderLabel() {
+        return benderLabel;
+    }
+
+    String conduitLabel() {
+        return conduitLabel;
+    }
+
+    String preset() {
+        return preset;
+    }
+
+    double passMark() {
+        return passMark;
+    }
+
+    double points() {
+        return points;
+    }
+
+    boolean passed() {
+        return passed;
+    }
+
+    int rebent() {
+        return rebent;
+    }
+
+    @Nullable
+    Integer minutes() {
+        return minutes;
+    }
+
+    /** The deviation of a feature, where it was read. */
+    Optional<Outcome.Missed> missed(FeatureId feature) {
+        return IntStream.range(0, features.length)
+                .filter(i -> features[i].equals(feature.id()))
+                .mapToObj(i -> new Outcome.Missed(
+                        feature,
+                        quantity(feature, deviations[i]),
+                        quantity(feature, planned[i]),
+                        quantity(feature, tolerances[i])))
+                .findFirst();
+    }
+
+    /** What was read, in the order in which it is read. */
+    List<FeatureId> features() {
+        return Stream.of(features).map(id -> FeatureId.withId(id).orElseThrow()).toList();
+    }
+}

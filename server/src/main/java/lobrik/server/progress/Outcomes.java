@@ -1,0 +1,241 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Query;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import lobrik.bend.BendKind;
+import lobrik.cause.CauseId;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.progress.Outcome;
+import lobrik.progress.Slip;
+import lobrik.progress.Strictness;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+
+/**
+ * Reads what finished pieces came to. Every question is bounded by how much of the answer is shown, not by how much there is: the
+ * last few of each cell are found by one descent of an index each.
+ */
+@Component
+class Outcomes {
+
+    /** Only some pieces; what is null takes all. */
+    record Filter(
+            @Nullable LocalDate from,
+            @Nullable LocalDate to,
+            @Nullable String bender,
+            @Nullable String conduit,
+            @Nullable String preset) {
+
+        static final Filter ALL = new Filter(null, null, null, null, null);
+
+        boolean takesAll() {
+            return equals(ALL);
+        }
+    }
+
+    /** A piece in a cell of the matrix. */
+    record Dot(UUID traineeId, UUID attemptId, Instant measuredAt, Outcome outcome) {}
+
+    /** How often something went wrong, and with how many people. */
+    record SlipCount(CauseId cause, int pieces, int people) {}
+
+    /** What somebody did in one kind of bend, all in all. */
+    record Total(int pieces, int passes, Length used, Length wasted, Instant last) {}
+
+    private static final String CELLS = """
+            select o.* from unnest(cast(:trainees as uuid[])) t(id)
+            cross join unnest(cast(:kinds as text[])) k(kind)
+            cross join lateral (
+              select %s from outcome o
+              where o.trainee_id = t.id and o.kind = k.kind %s
+              order by o.measured_at desc, o.attempt_id limit :most) o
+            order by o.measured_at, o.attempt_id
+            """;
+
+    private static final String NARROW = """
+            o.trainee_id, o.attempt_id, o.kind, o.measured_at, o.bender_label, o.points, o.passed,
+            o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.rebent, o.cause, o.cause_bend
+            """;
+
+    private final EntityManager entities;
+
+    Outcomes(EntityManager entities) {
+        this.entities = entities;
+    }
+
+    /** By day as it is here. */
+    static ZoneId zone() {
+        return ZoneId.systemDefault();
+    }
+
+    /** The last pieces of some trainees in each kind of bend, from the oldest, without their features. */
+    Map<UUID, Map<BendKind, List<Dot>>> dots(Collection<UUID> trainees, Filter filter, int most) {
+        Query query = entities.createNativeQuery(CELLS.formatted(NARROW, conditions(filter)), Object[].class);
+        bind(query, trainees, filter, most);
+        Map<UUID, Map<BendKind, List<Dot>>> dots = new HashMap<>();
+        for (Object row : query.getResultList()) {
+            Dot dot = dot((Object[]) row);
+            dots.computeIfAbsent(dot.traineeId(), id -> new EnumMap<>(BendKind.class))
+                    .computeIfAbsent(dot.outcome().kind(), kind -> new ArrayList<>())
+                    .add(dot);
+        }
+        return dots;
+    }
+
+    /** The last pieces of some trainees in each kind of bend, from the oldest, with everything. */
+    Map<UUID, Map<BendKind, List<OutcomeRow>>> rows(Collection<UUID> trainees, Filter filter, int most) {
+        Query query = entities.createNativeQuery(CELLS.formatted("o.*", conditions(filter)), OutcomeRow.class);
+        bind(query, trainees, filter, most);
+        Map<UUID, Map<BendKind, List<OutcomeRow>>> rows = new HashMap<>();
+        for (Object found : query.getResultList()) {
+            OutcomeRow row = (OutcomeRow) found;
+            rows.computeIfAbsent(row.traineeId(), id -> new EnumMap<>(BendKind.class))
+                    .computeIfAbsent(row.kind(), kind -> new ArrayList<>())
+                    .add(row);
+        }
+        return rows;
+    }
+
+    private static String conditions(Filter filter) {
+        StringBuilder conditions = new StringBuilder();
+        if (filter.from() != null) {
+            conditions.append(" and o.measured_at >= :from");
+        }
+        if (filter.to() != null) {
+            conditions.append(" and o.measured_at < :until");
+        }
+        if (filter.bender() != null) {
+            conditions.append(" and o.bender_label = :bender");
+        }
+        if (filter.conduit() != null) {
+            conditions.append(" and o.conduit_label = :conduit");
+        }
+        if (filter.preset() != null) {
+            conditions.append(" and o.preset = :preset");
+        }
+        return conditions.toString();
+    }
+
+    private static void bind(Query query, Collection<UUID> trainees, Filter filter, int most) {
+        query.setParameter("trainees", trainees.toArray(UUID[]::new));
+        query.setParameter(
+                "kinds",
+                List.of(BendKind.values()).stream().map(BendKind::id).toArray(String[]::new));
+        query.setParameter("most", most);
+        if (filter.from() != null) {
+            query.setParameter("from", filter.from().atStartOfDay(zone()).toInstant());
+        }
+        if (filter.to() != null) {
+            query.setParameter(
+                    "until", filter.to().plusDays(1).atStartOfDay(zone()).toInstant());
+        }
+        if (filter.bender() != null) {
+            query.setParameter("bender", filter.bender());
+        }
+        if (filter.conduit() != null) {
+            query.setParameter("conduit", filter.conduit());
+        }
+        if (filter.preset() != null) {
+            query.setParameter("preset", filter.preset());
+        }
+    }
+
+    private static Dot dot(Object[] row) {
+        Instant measuredAt = (Instant) row[3];
+        Integer bend = (Integer) row[12];
+        Optional<Slip> slip = Optional.ofNullable((String) row[11])
+                .flatMap(CauseId::withId)
+                .map(id -> new Slip(id, bend == null ? OptionalInt.empty() : OptionalInt.of(bend)));
+        UUID attempt = (UUID) row[1];
+        return new Dot(
+                (UUID) row[0],
+                attempt,
+                measuredAt,
+                new Outcome(
+                        attempt.toString(),
+                        measuredAt.atZone(zone()).toLocalDate().toEpochDay(),
+                        BendKind.withId((String) row[2]).orElseThrow(),
+                        (String) row[4],
+                        (Double) row[5],
+                        (Boolean) row[6],
+                        new Strictness(new Length((Long) row[7]), new Angle((Long) row[8]), new Angle((Long) row[9])),
+                        (Integer) row[10],
+                        slip,
+                        List.of()));
+    }
+
+    /** When each of some trainees was measured last; whoever never was is left out. */
+    Map<UUID, Instant> lastOf(Collection<UUID> trainees) {
+        Map<UUID, Instant> last = new HashMap<>();
+        entities.createNativeQuery("""
+                        select t.id, o.measured_at from unnest(cast(:trainees as uuid[])) t(id)
+                        cross join lateral (select measured_at from outcome
+                          where trainee_id = t.id order by measured_at desc limit 1) o""", Object[].class)
+                .setParameter("trainees", trainees.toArray(UUID[]::new))
+                .getResultStream()
+                .forEach(row -> last.put((UUID) ((Object[]) row)[0], (Instant) ((Object[]) row)[1]));
+        return last;
+    }
+
+    /** What went wrong in a cohort since then, the commonest first. */
+    List<SlipCount> slips(UUID cohortId, Instant since) {
+        List<SlipCount> counts = new ArrayList<>();
+        entities.createNativeQuery("""
+                        select cause, count(*), count(distinct trainee_id) from outcome
+                        where cohort_id = :cohort and measured_at >= :since and cause is not null
+                        group by cause order by 2 desc, 1""", Object[].class)
+                .setParameter("cohort", cohortId)
+                .setParameter("since", since)
+                .getResultStream()
+                .map(Object[].class::cast)
+                .forEach(row -> CauseId.withId((String) row[0])
+                        .filter(CauseId::isFault)
+                        .ifPresent(cause -> counts.add(new SlipCount(
+                                cause, ((Long) row[1]).intValue(), ((Long) row[2]).intValue()))));
+        return counts;
+    }
+
+    /** How many pieces a cohort finished since then. */
+    int pieces(UUID cohortId, Instant since) {
+        return ((Long) entities.createNativeQuery(
+                                "select count(*) from outcome where cohort_id = :cohort and measured_at >= :since", Long.class)
+                        .setParameter("cohort", cohortId)
+                        .setParameter("since", since)
+                        .getSingleResult())
+                .intValue();
+    }
+
+    /** What somebody did in all, by kind of bend. */
+    Map<BendKind, Total> totals(UUID traineeId) {
+        Map<BendKind, Total> totals = new EnumMap<>(BendKind.class);
+        entities.createNativeQuery("""
+                        select kind, count(*), count(*) filter (where passed), cast(sum(conduit_pm) as bigint),
+                          cast(sum(wasted_pm) as bigint), max(measured_at)
+                        from outcome where trainee_id = :trainee group by kind""", Object[].class)
+                .setParameter("trainee", traineeId)
+                .getResultStream()
+                .map(Object[].class::cast)
+                .forEach(row -> totals.put(
+                        BendKind.withId((String) row[0]).orElseThrow(),
+                        new Total(
+                                ((Long) row[1]).intValue(),
+                                ((Long) row[2]).intValue(),
+                                new Length((Long) row[3]),
+                                new Length((Long) row[4]),
+                                (Instant) row[5])));
+        return totals;
+    }
+}

@@ -1,0 +1,40 @@
+package lobrik.server.progress;
+
+import java.time.Instant;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a trainee sees of their own progress.
+ *
+ * @param families in the order in which bends are learnt, with what was not tried yet
+ * @param habits what to work on, in sentences
+ */
+record OwnView(
+        String fullName,
+        String centreName,
+        int pieces,
+        int passes,
+        List<OwnFamily> families,
+        List<String> habits,
+        TraineeView.NextView next,
+        List<OwnSignOff> signOffs) {
+
+    /** A kind of bend; recent has the last pieces, from the oldest. */
+    record OwnFamily(
+            String kind,
+            StandingName standing,
+            List<TraineeView.ConditionView> conditions,
+            int pieces,
+            List<OwnPiece> recent) {}
+
+    record OwnPiece(Instant measuredAt, String title, double points, boolean passed) {}
+
+    record OwnSignOff(
+            String kind,
+            String signedBy,
+            Instant signedAt,
+            int pieces,
+            @Nullable Instant withdrawnAt,
+            @Nullable String reason) {}
+}

@@ -1,0 +1,62 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.type.SqlTypes;
+
+/** A rule from when on it counts; never changed. */
+@Entity
+@Table(name = "sign_off_rule")
+class SignOffRuleRow {
+
+    /** The kind of the rule for all kinds of bend that have none of their own. */
+    static final String ALL = "";
+
+    @Id
+    private UUID id;
+
+    private UUID centreId;
+    private String kind;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private SignOffFigures figures;
+
+    private UUID keptBy;
+    private Instant keptAt;
+
+    @SuppressWarnings("NullAway.Init")
+    protected SignOffRuleRow() {}
+
+    SignOffRuleRow(UUID id, UUID centreId, String kind, SignOffFigures figures, UUID keptBy, Instant keptAt) {
+        this.id = id;
+        this.centreId = centreId;
+        this.kind = kind;
+        this.figures = figures;
+        this.keptBy = keptBy;
+        this.keptAt = keptAt;
+    }
+
+    UUID centreId() {
+        return centreId;
+    }
+
+    String kind() {
+        return kind;
+    }
+
+    SignOffFigures figures() {
+        return figures;
+    }
+
+    UUID keptBy() {
+        return keptBy;
+    }
+
+    Instant keptAt() {
+        return keptAt;
+    }
+}

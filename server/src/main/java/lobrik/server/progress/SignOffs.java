@@ -1,0 +1,217 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import lobrik.bend.BendKind;
+import lobrik.progress.Outcome;
+import lobrik.progress.SignOffRule;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
+import lobrik.server.platform.Unit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Signatures: proposed by the rule, given by an instructor, withdrawn with a reason; nothing of it is ever taken away. */
+@Service
+public class SignOffs {
+
+    private static final int LONGEST_TEXT = 300;
+
+    /** A signature, its withdrawal if there is one, and pieces of its evidence that have come to something else since. */
+    record Signed(SignOff signature, Optional<SignOffWithdrawal> withdrawal, List<UUID> changed) {
+
+        boolean stands() {
+            return withdrawal.isEmpty();
+        }
+    }
+
+    private final EntityManager entities;
+    private final Cohorts cohorts;
+    private final Outcomes outcomes;
+    private final Rules rules;
+    private final Turns turns;
+    private final Clock clock;
+
+    SignOffs(EntityManager entities, Cohorts cohorts, Outcomes outcomes, Rules rules, Turns turns, Clock clock) {
+        this.entities = entities;
+        this.cohorts = cohorts;
+        this.outcomes = outcomes;
+        this.rules = rules;
+        this.turns = turns;
+        this.clock = clock;
+    }
+
+    /** Every signature that some trainees were ever given, by trainee, from the oldest. */
+    @Transactional(readOnly = true)
+    Map<UUID, List<Signed>> of(Collection<UUID> traineeIds) {
+        List<SignOff> signatures = entities.createQuery(
+                        "from SignOff where traineeId in :trainees order by signedAt, id", SignOff.class)
+                .setParameter("trainees", traineeIds)
+                .getResultList();
+        Map<UUID, SignOffWithdrawal> withdrawals = entities.createQuery(
+                        "from SignOffWithdrawal where signOffId in :ids", SignOffWithdrawal.class)
+                .setParameter("ids", signatures.stream().map(SignOff::id).toList())
+                .getResultStream()
+                .collect(Collectors.toMap(SignOffWithdrawal::signOffId, Function.identity()));
+        Map<UUID, OutcomeRow> now = evidenceNow(signatures);
+        Map<UUID, List<Signed>> signed = new HashMap<>();
+        for (SignOff signature : signatures) {
+            List<UUID> changed = signature.evidence().stream()
+                    .filter(piece -> hasChanged(piece, now))
+                    .map(SignOff.Evidence::attemptId)
+                    .toList();
+            signed.computeIfAbsent(signature.traineeId(), id -> new ArrayList<>())
+                    .add(new Signed(signature, Optional.ofNullable(withdrawals.get(signature.id())), changed));
+        }
+        return signed;
+    }
+
+    private Map<UUID, OutcomeRow> evidenceNow(List<SignOff> signatures) {
+        Set<UUID> ids = new HashSet<>();
+        signatures.forEach(signature -> signature.evidence().forEach(piece -> ids.add(piece.attemptId())));
+        return entities.createQuery("from OutcomeRow where attemptId in :ids", OutcomeRow.class)
+                .setParameter("ids", ids)
+                .getResultStream()
+                .collect(Collectors.toMap(OutcomeRow::attemptId, Function.identity()));
+    }
+
+    private static boolean hasChanged(SignOff.Evidence piece, Map<UUID, OutcomeRow> now) {
+        OutcomeRow row = now.get(piece.attemptId());
+        return row == null || row.passed() != piece.passed() || row.points() != piece.points();
+    }
+
+    /** The kinds of bend that each of some trainees is signed off in. */
+    @Transactional(readOnly = true)
+    Map<UUID, Set<BendKind>> standing(Collection<UUID> traineeIds) {
+        Map<UUID, Set<BendKind>> standing = new HashMap<>();
+        entities.createQuery("""
+                        select s.traineeId, s.kind from SignOff s where s.traineeId in :trainees
+                          and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id)""", Object[].class)
+                .setParameter("trainees", traineeIds)
+                .getResultStream()
+                .forEach(row -> BendKind.withId((String) row[1])
+                        .ifPresent(kind -> standing.computeIfAbsent((UUID) row[0], id -> new HashSet<>())
+                                .add(kind)));
+        return standing;
+    }
+
+    /**
+     * Signs somebody off in a kind of bend, on the evidence as it is now. Repeating the request changes nothing.
+     *
+     * @param remark of the instructor; needed where the rule is not met
+     * @throws TurnedDown if a signature stands already, or if the rule is not met and nothing says why all the same
+     */
+    @Transactional
+    public void sign(SignedIn who, UUID id, UUID traineeId, BendKind kind, String remark) {
+        cohorts.trainee(who, traineeId);
+        turns.take(traineeId);
+        SignOff same = entities.find(SignOff.class, id);
+        if (same != null) {
+            if (!same.traineeId().equals(traineeId) || !same.kind().equals(kind.id())) {
+                throw TurnedDown.conflict("key-used", "This key was used for something else; make a new one");
+            }
+            return;
+        }
+        if (standing(List.of(traineeId)).getOrDefault(traineeId, Set.of()).contains(kind)) {
+            throw TurnedDown.conflict("signed-already", "Somebody has signed this already; it stands");
+        }
+        String said = require(remark, "/remark");
+        SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(kind, SignOffRule.USUAL);
+        List<OutcomeRow> rows = outcomes
+                .rows(List.of(traineeId), Outcomes.Filter.ALL, SignOffRule.MOST_PIECES)
+                .getOrDefault(traineeId, Map.of())
+                .getOrDefault(kind, List.of());
+        SignOffRule.Check check = rule.check(
+                rows.stream().map(row -> row.toCore(Outcomes.zone())).toList());
+        if (!check.isMet() && said.isEmpty()) {
+            throw TurnedDown.conflict(
+                    "not-shown",
+                    "The rule is not met yet: " + RuleWords.missing(check)
+                            + ". You may sign all the same if you say why");
+        }
+        entities.persist(new SignOff(
+                id,
+                traineeId,
+                kind.id(),
+                who.accountId(),
+                who.fullName(),
+                clock.instant(),
+                SignOffFigures.of(rule),
+                evidence(check, rows),
+                check.isMet(),
+                said));
+    }
+
+    private static List<SignOff.Evidence> evidence(SignOffRule.Check check, List<OutcomeRow> rows) {
+        Set<String> counted = check.evidence().stream().map(Outcome::attempt).collect(Collectors.toSet());
+        return rows.stream()
+                .filter(row -> counted.contains(row.attemptId().toString()))
+                .map(SignOffs::evidence)
+                .toList();
+    }
+
+    private static SignOff.Evidence evidence(OutcomeRow row) {
+        return new SignOff.Evidence(
+                row.attemptId(),
+                row.measuredAt(),
+                row.title(),
+                row.conduitLabel(),
+                row.benderLabel(),
+                row.preset(),
+                row.points(),
+                row.passed(),
+                row.rebent(),
+                row.toCore(Outcomes.zone()).missed().stream()
+                        .map(missed -> new SignOff.EvidenceFeature(
+                                missed.feature().id(),
+                                Unit.of(missed.feature()),
+                                Numbers.of(missed.deviation()),
+                                Numbers.of(missed.tolerance())))
+                        .toList());
+    }
+
+    /**
+     * Withdraws a signature. It stays on record, and so does the reason.
+     *
+     * @throws TurnedDown if there is none for the one who asks, or no reason
+     */
+    @Transactional
+    public UUID withdraw(SignedIn who, UUID id, String reason) {
+        SignOff signature = entities.find(SignOff.class, id);
+        if (signature == null) {
+            throw TurnedDown.notFound("signature");
+        }
+        cohorts.trainee(who, signature.traineeId());
+        turns.take(signature.traineeId());
+        String why = require(reason, "/reason");
+        if (why.isEmpty()) {
+            throw TurnedDown.badInput("/reason", "missing", "say why it is withdrawn; it stays on record");
+        }
+        if (entities.find(SignOffWithdrawal.class, id) == null) {
+            entities.persist(new SignOffWithdrawal(id, who.accountId(), who.fullName(), clock.instant(), why));
+        }
+        return signature.traineeId();
+    }
+
+    private static String require(String text, String pointer) {
+        String stripped = text.strip();
+        if (stripped.length() > LONGEST_TEXT || stripped.indexOf('\0') >= 0) {
+            throw TurnedDown.badInput(pointer, "out-of-range", "give at most " + LONGEST_TEXT + " characters");
+        }
+        return stripped;
+    }
+}

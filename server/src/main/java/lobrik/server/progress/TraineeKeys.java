@@ -1,0 +1,94 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.random.RandomGenerator;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.giving.SheetCode;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keys to trainees' own pages: made by an instructor, ended by making a new one or by taking it back. */
+@Service
+class TraineeKeys {
+
+    private final EntityManager entities;
+    private final Cohorts cohorts;
+    private final Turns turns;
+    private final Clock clock;
+    private final RandomGenerator codes;
+
+    TraineeKeys(EntityManager entities, Cohorts cohorts, Turns turns, Clock clock, RandomGenerator codes) {
+        this.entities = entities;
+        this.cohorts = cohorts;
+        this.turns = turns;
+        this.clock = clock;
+        this.codes = codes;
+    }
+
+    /** A longer code than a sheet's, since it opens more and for longer: 60 bits. */
+    private String next() {
+        return SheetCode.next(codes) + SheetCode.next(codes).substring(4);
+    }
+
+    static String printed(String code) {
+        return code.replaceAll("(.{4})(?=.)", "$1-");
+    }
+
+    /** The code that opens a trainee's own page, where there is one. */
+    @Transactional(readOnly = true)
+    Optional<String> of(UUID traineeId) {
+        return current(traineeId).map(TraineeKey::code);
+    }
+
+    private Optional<TraineeKey> current(UUID traineeId) {
+        return entities.createQuery("from TraineeKey where traineeId = :trainee and endedAt is null", TraineeKey.class)
+                .setParameter("trainee", traineeId)
+                .getResultStream()
+                .findFirst();
+    }
+
+    /** Makes a new key; the old one opens nothing any more. */
+    @Transactional
+    public void make(SignedIn who, UUID traineeId, UUID id) {
+        cohorts.trainee(who, traineeId);
+        turns.take(traineeId);
+        if (entities.find(TraineeKey.class, id) != null) {
+            return;
+        }
+        current(traineeId).ifPresent(key -> key.end(clock.instant()));
+        entities.flush();
+        entities.persist(new TraineeKey(id, traineeId, next(), who.accountId(), clock.instant()));
+    }
+
+    /** Ends the key. */
+    @Transactional
+    public void end(SignedIn who, UUID traineeId) {
+        cohorts.trainee(who, traineeId);
+        turns.take(traineeId);
+        current(traineeId).ifPresent(key -> key.end(clock.instant()));
+    }
+
+    /**
+     * Whose key this is.
+     *
+     * @throws TurnedDown if it opens nothing
+     */
+    @Transactional(readOnly = true)
+    Trainee holder(String typed) {
+        return SheetCode.read(typed)
+                .flatMap(code -> entities.createQuery(
+                                "from TraineeKey where code = :code and endedAt is null", TraineeKey.class)
+                        .setParameter("code", code)
+                        .getResultStream()
+                        .findFirst())
+                .map(key -> entities.find(Trainee.class, key.traineeId()))
+                .orElseThrow(() -> TurnedDown.notFound("page"));
+    }
+}

@@ -1,0 +1,288 @@
+package lobrik.server.progress;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import lobrik.bend.BendKind;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.progress.Curriculum;
+import lobrik.progress.Estimate;
+import lobrik.progress.Habit;
+import lobrik.progress.HabitWords;
+import lobrik.progress.Interval;
+import lobrik.progress.NextExercise;
+import lobrik.progress.Outcome;
+import lobrik.progress.Standing;
+import lobrik.progress.Trend;
+import lobrik.server.account.Accounts;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Centre;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
+import lobrik.server.progress.Insights.Insight;
+import lobrik.server.progress.Outcomes.Total;
+import lobrik.server.progress.TraineeView.ConditionView;
+import lobrik.server.progress.TraineeView.FamilyView;
+import lobrik.server.progress.TraineeView.FeatureView;
+import lobrik.server.progress.TraineeView.HabitView;
+import lobrik.server.progress.TraineeView.NextView;
+import lobrik.server.progress.TraineeView.PieceView;
+import lobrik.server.progress.TraineeView.ReasonName;
+import lobrik.server.progress.TraineeView.SlipName;
+import lobrik.server.progress.TraineeView.StepView;
+import lobrik.shape.FeatureId;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** A trainee's page. */
+@Service
+public class TraineePages {
+
+    /** Pieces of a kind that are looked at and shown; older ones are in the files. */
+    static final int HISTORY = 40;
+
+    private static final int OWN_SHOWN = 8;
+
+    /** Steps are claimed this seldom where nothing changed, for one figure of one kind. */
+    private static final double FALSE_STEP = 0.005;
+
+    private final Cohorts cohorts;
+    private final Accounts accounts;
+    private final Insights insights;
+    private final Outcomes outcomes;
+    private final SignOffs signOffs;
+    private final TraineeKeys keys;
+
+    TraineePages(
+            Cohorts cohorts,
+            Accounts accounts,
+            Insights insights,
+            Outcomes outcomes,
+            SignOffs signOffs,
+            TraineeKeys keys) {
+        this.cohorts = cohorts;
+        this.accounts = accounts;
+        this.insights = insights;
+        this.outcomes = outcomes;
+        this.signOffs = signOffs;
+        this.keys = keys;
+    }
+
+    @Transactional(readOnly = true)
+    TraineeView of(SignedIn who, UUID traineeId) {
+        Trainee trainee = cohorts.trainee(who, traineeId);
+        Map<BendKind, Total> totals = outcomes.totals(traineeId);
+        Insight insight = Objects.requireNonNull(insights.of(
+                        who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
+                .get(traineeId));
+        HabitWords words = new HabitWords(accounts.unitOf(who));
+        return new TraineeView(
+                traineeId,
+                trainee.fullName(),
+                trainee.bench(),
+                trainee.number(),
+                trainee.cohortId(),
+                cohorts.cohort(who, trainee.cohortId()).name(),
+                totals.values().stream().mapToInt(Total::pieces).sum(),
+                totals.values().stream().mapToInt(Total::passes).sum(),
+                inches(totals.values().stream().map(Total::used).toList()),
+                inches(totals.values().stream().map(Total::wasted).toList()),
+                insight.habits().stream().map(habit -> view(habit, words)).toList(),
+                next(insight.next(), words),
+                Curriculum.USUAL.kinds().stream()
+                        .filter(kind -> totals.containsKey(kind)
+                                || insight.standings().get(kind) == Standing.SIGNED)
+                        .map(kind -> family(kind, insight, Optional.ofNullable(totals.get(kind))))
+                        .toList(),
+                signOffs.of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
+                        .map(SignOffView::of)
+                        .toList(),
+                keys.of(traineeId).map(TraineeKeys::printed).orElse(null));
+    }
+
+    /** The page of whoever holds this key. */
+    @Transactional(readOnly = true)
+    OwnView own(String code) {
+        Trainee trainee = keys.holder(code);
+        Centre centre = cohorts.centreOf(trainee.cohortId());
+        UUID id = trainee.id();
+        Map<BendKind, Total> totals = outcomes.totals(id);
+        Insight insight = Objects.requireNonNull(
+                insights.of(centre.id(), trainee.cohortId(), List.of(id), HISTORY).get(id));
+        HabitWords words = new HabitWords(LengthUnit.INCH);
+        return new OwnView(
+                trainee.fullName(),
+                centre.name(),
+                totals.values().stream().mapToInt(Total::pieces).sum(),
+                totals.values().stream().mapToInt(Total::passes).sum(),
+                Curriculum.USUAL.kinds().stream()
+                        .map(kind -> ownFamily(kind, insight, Optional.ofNullable(totals.get(kind))))
+                        .toList(),
+                insight.habits().stream().map(words::sentence).toList(),
+                next(insight.next(), words),
+                signOffs.of(List.of(id)).getOrDefault(id, List.of()).stream()
+                        .map(TraineePages::ownSignOff)
+                        .toList());
+    }
+
+    private static OwnView.OwnFamily ownFamily(BendKind kind, Insight insight, Optional<Total> total) {
+        List<OutcomeRow> rows = insight.rows().getOrDefault(kind, List.of());
+        return new OwnView.OwnFamily(
+                kind.id(),
+                StandingName.of(insight.standings().getOrDefault(kind, Standing.NOT_TRIED)),
+                conditions(kind, insight),
+                total.map(Total::pieces).orElse(0),
+                rows.subList(Math.max(0, rows.size() - OWN_SHOWN), rows.size()).stream()
+                        .map(row -> new OwnView.OwnPiece(row.measuredAt(), row.title(), row.points(), row.passed()))
+                        .toList());
+    }
+
+    private static OwnView.OwnSignOff ownSignOff(SignOffs.Signed signed) {
+        return new OwnView.OwnSignOff(
+                signed.signature().kind(),
+                signed.signature().signedName(),
+                signed.signature().signedAt(),
+                signed.signature().evidence().size(),
+                signed.withdrawal().map(SignOffWithdrawal::withdrawnAt).orElse(null),
+                signed.withdrawal().map(SignOffWithdrawal::reason).orElse(null));
+    }
+
+    private static List<ConditionView> conditions(BendKind kind, Insight insight) {
+        return Objects.requireNonNull(insight.checks().get(kind)).conditions().stream()
+                .map(condition -> new ConditionView(RuleWords.condition(condition), condition.isMet()))
+                .toList();
+    }
+
+    private static double inches(List<Length> lengths) {
+        return lengths.stream().mapToDouble(Length::inches).sum();
+    }
+
+    private static HabitView view(Habit habit, HabitWords words) {
+        return switch (habit) {
+            case Habit.Bias bias ->
+                new HabitView(
+                        bias.kind().id(),
+                        words.sentence(bias),
+                        words.evidence(bias),
+                        bias.persists(),
+                        bias.feature().id(),
+                        null);
+            case Habit.Recurring recurring ->
+                new HabitView(
+                        recurring.kind().id(),
+                        words.sentence(recurring),
+                        words.evidence(recurring),
+                        true,
+                        null,
+                        recurring.cause().id());
+        };
+    }
+
+    static NextView next(NextExercise next, HabitWords words) {
+        String kind = next.kind().words();
+        String sentence = switch (next.reason()) {
+            case HABIT -> next.habit().map(words::sentence).orElse("");
+            case NEXT -> "The next in the order: what a " + kind + " builds on is steady.";
+            case NOT_STEADY -> "Begun, and not steady yet.";
+            case REFRESH -> "Everything is steady; a " + kind + " was not bent for the longest time.";
+        };
+        return new NextView(next.kind().id(), ReasonName.valueOf(next.reason().name()), sentence);
+    }
+
+    private static FamilyView family(BendKind kind, Insight insight, Optional<Total> total) {
+        List<OutcomeRow> rows = insight.rows().getOrDefault(kind, List.of());
+        Set<FeatureId> features = new LinkedHashSet<>();
+        rows.forEach(row -> features.addAll(row.features()));
+        Trend scores = Trend.of(rows.stream().map(OutcomeRow::points).toList(), FALSE_STEP);
+        List<Integer> minutes = rows.stream()
+                .map(OutcomeRow::minutes)
+                .filter(Objects::nonNull)
+                .sorted()
+                .toList();
+        return new FamilyView(
+                kind.id(),
+                StandingName.of(insight.standings().getOrDefault(kind, Standing.NOT_TRIED)),
+                conditions(kind, insight),
+                total.map(Total::pieces).orElse(0),
+                total.map(Total::passes).orElse(0),
+                total.map(Total::used).orElse(Length.ZERO).inches(),
+                total.map(Total::wasted).orElse(Length.ZERO).inches(),
+                minutes.isEmpty() ? null : minutes.get(minutes.size() / 2),
+                rows.stream().map(row -> piece(row, features)).toList(),
+                scores.levels(),
+                scores.step()
+                        .map(step -> new StepView(rows.get(step.at()).attemptId(), step.before(), step.after()))
+                        .orElse(null),
+                features.stream()
+                        .flatMap(feature -> feature(feature, rows).stream())
+                        .toList());
+    }
+
+    private static PieceView piece(OutcomeRow row, Set<FeatureId> features) {
+        List<@Nullable Double> deviations = new ArrayList<>();
+        List<@Nullable Double> tolerances = new ArrayList<>();
+        for (FeatureId feature : features) {
+            Optional<Outcome.Missed> missed = row.missed(feature);
+            deviations.add(missed.map(each -> Numbers.of(each.deviation())).orElse(null));
+            tolerances.add(missed.map(each -> Numbers.of(each.tolerance())).orElse(null));
+        }
+        return new PieceView(
+                row.attemptId(),
+                row.measuredAt(),
+                row.title(),
+                row.benderLabel(),
+                row.conduitLabel(),
+                row.preset(),
+                row.points(),
+                row.passed(),
+                row.passMark(),
+                row.rebent(),
+                row.minutes(),
+                row.slip()
+                        .filter(slip -> slip.cause().isFault())
+                        .map(slip -> new SlipName(slip.cause().id(), slip.cause().title()))
+                        .orElse(null),
+                deviations,
+                tolerances);
+    }
+
+    private static Optional<FeatureView> feature(FeatureId feature, List<OutcomeRow> rows) {
+        List<OutcomeRow> with =
+                rows.stream().filter(row -> row.missed(feature).isPresent()).toList();
+        List<Quantity> deviations = with.stream()
+                .map(row -> row.missed(feature).orElseThrow().deviation())
+                .toList();
+        Trend trend = Trend.of(deviations.stream().map(Numbers::of).toList(), FALSE_STEP);
+        List<@Nullable Double> levels = new ArrayList<>();
+        int next = 0;
+        for (OutcomeRow row : rows) {
+            levels.add(row.missed(feature).isPresent() ? trend.levels().get(next++) : null);
+        }
+        return Estimate.of(deviations, Estimate.USUAL_CONFIDENCE)
+                .map(estimate -> new FeatureView(
+                        feature.id(),
+                        Unit.of(feature),
+                        estimate.count(),
+                        Numbers.of(estimate.bias()),
+                        estimate.biasInterval().map(Interval::from).map(Numbers::of).orElse(null),
+                        estimate.biasInterval().map(Interval::to).map(Numbers::of).orElse(null),
+                        estimate.spread().map(Numbers::of).orElse(null),
+                        estimate.spreadInterval().map(Interval::from).map(Numbers::of).orElse(null),
+                        estimate.spreadInterval().map(Interval::to).map(Numbers::of).orElse(null),
+                        levels,
+                        trend.step()
+                                .map(step ->
+                                        new StepView(with.get(step.at()).attemptId(), step.before(), step.after()))
+                                .orElse(null)));
+    }
+}

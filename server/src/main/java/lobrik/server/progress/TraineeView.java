@@ -1,0 +1,137 @@
+package lobrik.server.progress;
+
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.platform.Unit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A trainee's progress.
+ *
+ * @param habits the plainest first
+ * @param families kinds of bend that were tried, in the order in which they are learnt
+ * @param signOffs every signature that was ever given, from the oldest
+ * @param ownPage code of the trainee's own page, where there is one
+ */
+record TraineeView(
+        UUID traineeId,
+        String fullName,
+        int bench,
+        @Nullable String number,
+        UUID cohortId,
+        String cohortName,
+        int pieces,
+        int passes,
+        double usedIn,
+        double wastedIn,
+        List<HabitView> habits,
+        NextView next,
+        List<FamilyView> families,
+        List<SignOffView> signOffs,
+        @Nullable String ownPage) {
+
+    /**
+     * What the hands do on the whole.
+     *
+     * @param persists whether the last pieces still show it
+     * @param feature that is off; null where it is a slip
+     * @param cause that comes back; null where it is a bias
+     */
+    record HabitView(
+            String kind,
+            String sentence,
+            String evidence,
+            boolean persists,
+            @Nullable String feature,
+            @Nullable String cause) {}
+
+    /** Why a bend comes next. */
+    enum ReasonName {
+        @JsonProperty("habit")
+        HABIT,
+        @JsonProperty("next")
+        NEXT,
+        @JsonProperty("notSteady")
+        NOT_STEADY,
+        @JsonProperty("refresh")
+        REFRESH
+    }
+
+    /** What comes next, and why in a sentence. */
+    record NextView(String kind, ReasonName reason, String sentence) {}
+
+    /** One thing that a sign-off asks: {@code 2 of 3 passes}. */
+    record ConditionView(String words, boolean met) {}
+
+    /**
+     * A kind of bend.
+     *
+     * @param conditions what a sign-off asks, and how far it is there
+     * @param pieces in all; the history has the last of them, from the oldest
+     * @param typicalMinutes the middle one of the history's
+     * @param scores the level of the score after each piece of the history
+     */
+    record FamilyView(
+            String kind,
+            StandingName standing,
+            List<ConditionView> conditions,
+            int pieces,
+            int passes,
+            double usedIn,
+            double wastedIn,
+            @Nullable Integer typicalMinutes,
+            List<PieceView> history,
+            List<Double> scores,
+            @Nullable StepView scoreStep,
+            List<FeatureView> features) {}
+
+    /**
+     * A piece.
+     *
+     * @param slip its cause, where one is clear
+     * @param deviations by feature, in the order of the family's; null for what was not read
+     * @param tolerances likewise
+     */
+    record PieceView(
+            UUID attemptId,
+            Instant measuredAt,
+            String title,
+            String benderLabel,
+            String conduitLabel,
+            String preset,
+            double points,
+            boolean passed,
+            double passMark,
+            int rebent,
+            @Nullable Integer minutes,
+            @Nullable SlipName slip,
+            List<@Nullable Double> deviations,
+            List<@Nullable Double> tolerances) {}
+
+    /** A cause by id and name. */
+    record SlipName(String cause, String title) {}
+
+    /** From here on it was clearly different; the middle before and after. */
+    record StepView(UUID attemptId, double before, double after) {}
+
+    /**
+     * How far a feature is off on the whole, as judged: inches or degrees.
+     *
+     * @param bias mean with its 95 % interval; spread is the standard deviation with its own
+     * @param levels after each piece of the history that has it
+     */
+    record FeatureView(
+            String feature,
+            Unit unit,
+            int count,
+            double bias,
+            @Nullable Double biasFrom,
+            @Nullable Double biasTo,
+            @Nullable Double spread,
+            @Nullable Double spreadFrom,
+            @Nullable Double spreadTo,
+            List<@Nullable Double> levels,
+            @Nullable StepView step) {}
+}
