@@ -17,6 +17,7 @@ import lobrik.measure.Quantity;
 import lobrik.progress.BenderComparison;
 import lobrik.progress.BenderComparison.Seen;
 import lobrik.progress.DeviationKind;
+import lobrik.server.platform.Rows;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -63,7 +64,7 @@ class Benders {
     private List<BenderComparison> compare(UUID centreId) {
         Instant since = clock.instant().minus(LOOKED_AT);
         Map<DeviationKind, List<Seen>> seen = new EnumMap<>(DeviationKind.class);
-        entities.createNativeQuery("""
+        Rows.of(entities.createNativeQuery("""
                         (select trainee_id, bender_label, kind, angles_off, legs_off, rises_off, places_off from outcome
                           where centre_id = :centre and measured_at >= :since
                           order by measured_at desc limit :most)
@@ -72,11 +73,9 @@ class Benders {
                           from anonymous_outcome
                           where centre_id = :centre and month >= cast(:since as date)
                           order by month desc limit :most)""", Object[].class)
-                .setParameter("centre", centreId)
-                .setParameter("since", since)
-                .setParameter("most", MOST_PIECES)
-                .getResultStream()
-                .map(Object[].class::cast)
+                        .setParameter("centre", centreId)
+                        .setParameter("since", since)
+                        .setParameter("most", MOST_PIECES))
                 .forEach(row -> {
                     int column = FIRST_OFF;
                     for (DeviationKind kind : COLUMNS) {

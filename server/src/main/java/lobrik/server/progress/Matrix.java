@@ -40,8 +40,7 @@ class Matrix {
     private final Rules rules;
     private final Clock clock;
 
-    Matrix(
-            Cohorts cohorts, Outcomes outcomes, OutcomeBook book, SignOffs signOffs, Rules rules, Clock clock) {
+    Matrix(Cohorts cohorts, Outcomes outcomes, OutcomeBook book, SignOffs signOffs, Rules rules, Clock clock) {
         this.cohorts = cohorts;
         this.outcomes = outcomes;
         this.book = book;
@@ -73,8 +72,8 @@ class Matrix {
                         .toList(),
                 outcomes.pieces(cohortId, now.minus(WEEK)),
                 outcomes.slips(cohortId, now.minus(WEEK)).stream()
-                        .map(slip -> new SlipView(
-                                slip.cause().id(), slip.cause().title(), slip.pieces(), slip.people()))
+                        .map(slip ->
+                                new SlipView(slip.cause().id(), slip.cause().title(), slip.pieces(), slip.people()))
                         .toList(),
                 book.catchingUp()
                         .map(state -> (int) (100 * state.done() / Math.max(1, state.all())))
@@ -120,8 +119,7 @@ class Matrix {
                         .toList());
     }
 
-    private static CellView cell(
-            BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {
+    private static CellView cell(BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {
         List<Dot> dots = shown.getOrDefault(kind, List.of());
         return new CellView(
                 kind.id(),

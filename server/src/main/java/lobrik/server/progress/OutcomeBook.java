@@ -103,10 +103,10 @@ public class OutcomeBook implements AttemptFollower {
                 catchingUp = new CatchingUp(done, all);
             }
         } while (page != null && !page.isEmpty());
-        transaction.executeWithoutResult(status -> entities.createNativeQuery(
-                        "update outcome_state set revision = :revision")
-                .setParameter("revision", REVISION)
-                .executeUpdate());
+        transaction.executeWithoutResult(
+                status -> entities.createNativeQuery("update outcome_state set revision = :revision")
+                        .setParameter("revision", REVISION)
+                        .executeUpdate());
         catchingUp = null;
         LOG.info("Worked out what {} attempts came to", done);
     }

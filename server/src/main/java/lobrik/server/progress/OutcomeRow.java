@@ -106,8 +106,7 @@ class OutcomeRow {
         this.passMark = attempt.tolerances().passMark();
         this.points = score.points();
         this.passed = score.passed();
-        this.arithmetic =
-                measured.verdict().arithmetic().map(Score::points).orElse(null);
+        this.arithmetic = measured.verdict().arithmetic().map(Score::points).orElse(null);
         this.rebent = measured.rebent();
         this.cause = named.map(each -> each.id().id()).orElse(null);
         this.causeBend = named.filter(each -> each.bend().isPresent())
@@ -121,7 +120,8 @@ class OutcomeRow {
                 .filter(feature -> feature.judged().isPresent())
                 .toList();
         this.features = read.stream().map(feature -> feature.id().id()).toArray(String[]::new);
-        this.targets = read.stream().mapToLong(feature -> feature.target().count()).toArray();
+        this.targets =
+                read.stream().mapToLong(feature -> feature.target().count()).toArray();
         this.deviations = read.stream()
                 .mapToLong(feature -> feature.judged().orElseThrow().deviation().count())
                 .toArray();

@@ -21,6 +21,7 @@ import lobrik.measure.Length;
 import lobrik.progress.Outcome;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
+import lobrik.server.platform.Rows;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -86,12 +87,11 @@ class Outcomes {
         Query query = entities.createNativeQuery(CELLS.formatted(NARROW, conditions(filter)), Object[].class);
         bind(query, trainees, filter, most);
         Map<UUID, Map<BendKind, List<Dot>>> dots = new HashMap<>();
-        for (Object row : query.getResultList()) {
-            Dot dot = dot((Object[]) row);
-            dots.computeIfAbsent(dot.traineeId(), id -> new EnumMap<>(BendKind.class))
-                    .computeIfAbsent(dot.outcome().kind(), kind -> new ArrayList<>())
-                    .add(dot);
-        }
+        Rows.of(query)
+                .map(Outcomes::dot)
+                .forEach(dot -> dots.computeIfAbsent(dot.traineeId(), id -> new EnumMap<>(BendKind.class))
+                        .computeIfAbsent(dot.outcome().kind(), kind -> new ArrayList<>())
+                        .add(dot));
         return dots;
     }
 
@@ -132,8 +132,7 @@ class Outcomes {
     private static void bind(Query query, Collection<UUID> trainees, Filter filter, int most) {
         query.setParameter("trainees", trainees.toArray(UUID[]::new));
         query.setParameter(
-                "kinds",
-                List.of(BendKind.values()).stream().map(BendKind::id).toArray(String[]::new));
+                "kinds", List.of(BendKind.values()).stream().map(BendKind::id).toArray(String[]::new));
         query.setParameter("most", most);
         if (filter.from() != null) {
             query.setParameter("from", filter.from().atStartOfDay(zone()).toInstant());
@@ -180,38 +179,35 @@ class Outcomes {
     /** When each of some trainees was measured last; whoever never was is left out. */
     Map<UUID, Instant> lastOf(Collection<UUID> trainees) {
         Map<UUID, Instant> last = new HashMap<>();
-        entities.createNativeQuery("""
+        Rows.of(entities.createNativeQuery("""
                         select t.id, o.measured_at from unnest(cast(:trainees as uuid[])) t(id)
                         cross join lateral (select measured_at from outcome
-                          where trainee_id = t.id order by measured_at desc limit 1) o""", Object[].class)
-                .setParameter("trainees", trainees.toArray(UUID[]::new))
-                .getResultStream()
-                .forEach(row -> last.put((UUID) ((Object[]) row)[0], (Instant) ((Object[]) row)[1]));
+                          where trainee_id = t.id order by measured_at desc limit 1) o""", Object[].class).setParameter("trainees", trainees.toArray(UUID[]::new)))
+                .forEach(row -> last.put((UUID) row[0], (Instant) row[1]));
         return last;
     }
 
     /** What went wrong in a cohort since then, the commonest first. */
     List<SlipCount> slips(UUID cohortId, Instant since) {
         List<SlipCount> counts = new ArrayList<>();
-        entities.createNativeQuery("""
+        Rows.of(entities.createNativeQuery("""
                         select cause, count(*), count(distinct trainee_id) from outcome
                         where cohort_id = :cohort and measured_at >= :since and cause is not null
                         group by cause order by 2 desc, 1""", Object[].class)
-                .setParameter("cohort", cohortId)
-                .setParameter("since", since)
-                .getResultStream()
-                .map(Object[].class::cast)
+                        .setParameter("cohort", cohortId)
+                        .setParameter("since", since))
                 .forEach(row -> CauseId.withId((String) row[0])
                         .filter(CauseId::isFault)
-                        .ifPresent(cause -> counts.add(new SlipCount(
-                                cause, ((Long) row[1]).intValue(), ((Long) row[2]).intValue()))));
+                        .ifPresent(cause -> counts.add(
+                                new SlipCount(cause, ((Long) row[1]).intValue(), ((Long) row[2]).intValue()))));
         return counts;
     }
 
     /** How many pieces a cohort finished since then. */
     int pieces(UUID cohortId, Instant since) {
         return ((Long) entities.createNativeQuery(
-                                "select count(*) from outcome where cohort_id = :cohort and measured_at >= :since", Long.class)
+                                "select count(*) from outcome where cohort_id = :cohort and measured_at >= :since",
+                                Long.class)
                         .setParameter("cohort", cohortId)
                         .setParameter("since", since)
                         .getSingleResult())
@@ -221,13 +217,10 @@ class Outcomes {
     /** What somebody did in all, by kind of bend. */
     Map<BendKind, Total> totals(UUID traineeId) {
         Map<BendKind, Total> totals = new EnumMap<>(BendKind.class);
-        entities.createNativeQuery("""
+        Rows.of(entities.createNativeQuery("""
                         select kind, count(*), count(*) filter (where passed), cast(sum(conduit_pm) as bigint),
                           cast(sum(wasted_pm) as bigint), max(measured_at)
-                        from outcome where trainee_id = :trainee group by kind""", Object[].class)
-                .setParameter("trainee", traineeId)
-                .getResultStream()
-                .map(Object[].class::cast)
+                        from outcome where trainee_id = :trainee group by kind""", Object[].class).setParameter("trainee", traineeId))
                 .forEach(row -> totals.put(
                         BendKind.withId((String) row[0]).orElseThrow(),
                         new Total(

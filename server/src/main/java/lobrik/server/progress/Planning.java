@@ -113,9 +113,7 @@ public class Planning {
                         .thenComparing(Exercise::createdAt, Comparator.reverseOrder())
                         .thenComparing(Exercise::entryId))
                 .map(exercise -> new EntryName(
-                        exercise.entryId(),
-                        exercise.title(),
-                        exercise.content().variation() != null))
+                        exercise.entryId(), exercise.title(), exercise.content().variation() != null))
                 .toList();
         return new GroupView(kind.id(), entries.isEmpty() ? null : entries.getFirst(), entries, members);
     }
@@ -140,8 +138,7 @@ public class Planning {
      * @throws TurnedDown if an exercise is not on the shelf, or a trainee not in the cohort
      */
     @Transactional
-    public List<UUID> give(
-            SignedIn who, UUID cohortId, UUID key, List<Part> parts, @Nullable LocalDate dueOn) {
+    public List<UUID> give(SignedIn who, UUID cohortId, UUID key, List<Part> parts, @Nullable LocalDate dueOn) {
         var known = cohorts.trainees(who, cohortId).stream().map(Trainee::id).collect(Collectors.toSet());
         List<UUID> given = new ArrayList<>();
         for (Part part : parts) {

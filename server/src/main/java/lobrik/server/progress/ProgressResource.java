@@ -43,8 +43,7 @@ class ProgressResource {
             @Nullable Boolean varied) {}
 
     record PlanToGive(
-            @Nullable List<PlanPart> parts,
-            @Nullable LocalDate dueOn) {}
+            @Nullable List<PlanPart> parts, @Nullable LocalDate dueOn) {}
 
     /** What was given, by the id under which each part can be found again. */
     record PlanGiven(List<UUID> givingIds) {}
@@ -135,11 +134,14 @@ class ProgressResource {
         List<PlanPart> parts = Objects.requireNonNullElse(plan.parts(), List.of());
         Set<UUID> entries = new HashSet<>();
         for (PlanPart part : parts) {
-            if (part.entryId() == null || part.traineeIds() == null || part.traineeIds().isEmpty()) {
+            if (part.entryId() == null
+                    || part.traineeIds() == null
+                    || part.traineeIds().isEmpty()) {
                 throw TurnedDown.badInput("/parts", "missing", "each part names an exercise and who bends it");
             }
             if (!entries.add(part.entryId())) {
-                throw TurnedDown.badInput("/parts", "duplicate", "name each exercise once, with everybody who bends it");
+                throw TurnedDown.badInput(
+                        "/parts", "duplicate", "name each exercise once, with everybody who bends it");
             }
         }
         if (parts.isEmpty()) {
@@ -180,8 +182,14 @@ class ProgressResource {
                                 effect.pieces(),
                                 effect.people(),
                                 effect.off().map(Numbers::of).orElse(null),
-                                effect.interval().map(Interval::from).map(Numbers::of).orElse(null),
-                                effect.interval().map(Interval::to).map(Numbers::of).orElse(null),
+                                effect.interval()
+                                        .map(Interval::from)
+                                        .map(Numbers::of)
+                                        .orElse(null),
+                                effect.interval()
+                                        .map(Interval::to)
+                                        .map(Numbers::of)
+                                        .orElse(null),
                                 FindingName.valueOf(effect.finding().name())))
                         .toList());
     }

@@ -22,8 +22,9 @@ final class RuleWords {
 
     /** What is not there yet. */
     static String missing(SignOffRule.Check check) {
-        List<SignOffRule.Condition> missing =
-                check.conditions().stream().filter(condition -> !condition.isMet()).toList();
+        List<SignOffRule.Condition> missing = check.conditions().stream()
+                .filter(condition -> !condition.isMet())
+                .toList();
         return missing.stream().map(RuleWords::condition).collect(Collectors.joining(", "));
     }
 }

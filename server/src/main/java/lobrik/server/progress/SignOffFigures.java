@@ -57,7 +57,8 @@ public record SignOffFigures(
             throw TurnedDown.badInput(
                     pointer,
                     "out-of-range",
-                    "this limit is " + value + " " + unit + "; it must be more than 0 and at most " + most + " " + unit);
+                    "this limit is " + value + " " + unit + "; it must be more than 0 and at most " + most + " "
+                            + unit);
         }
     }
 }

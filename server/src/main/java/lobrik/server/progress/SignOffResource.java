@@ -42,8 +42,7 @@ class SignOffResource {
      * @param general for every kind that has none of its own
      * @param mayChange whether the one who asks may
      */
-    record RulesView(
-            SignOffFigures general, List<KindRule> own, List<RuleChange> history, boolean mayChange) {}
+    record RulesView(SignOffFigures general, List<KindRule> own, List<RuleChange> history, boolean mayChange) {}
 
     record KindRule(String kind, SignOffFigures figures) {}
 
@@ -90,8 +89,8 @@ class SignOffResource {
     RulesView rules(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         Map<String, SignOffRuleRow> written = rules.written(who.centreId());
         List<SignOffRuleRow> history = rules.history(who.centreId());
-        Map<UUID, String> names = accounts.namesOf(
-                history.stream().map(SignOffRuleRow::keptBy).collect(Collectors.toSet()));
+        Map<UUID, String> names =
+                accounts.namesOf(history.stream().map(SignOffRuleRow::keptBy).collect(Collectors.toSet()));
         SignOffRuleRow general = written.get(SignOffRuleRow.ALL);
         return new RulesView(
                 general == null ? SignOffFigures.of(SignOffRule.USUAL) : general.figures(),

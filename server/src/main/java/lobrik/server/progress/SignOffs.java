@@ -131,12 +131,11 @@ public class SignOffs {
         }
         String said = require(remark, "/remark");
         SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(kind, SignOffRule.USUAL);
-        List<OutcomeRow> rows = outcomes
-                .rows(List.of(traineeId), Outcomes.Filter.ALL, SignOffRule.MOST_PIECES)
+        List<OutcomeRow> rows = outcomes.rows(List.of(traineeId), Outcomes.Filter.ALL, SignOffRule.MOST_PIECES)
                 .getOrDefault(traineeId, Map.of())
                 .getOrDefault(kind, List.of());
-        SignOffRule.Check check = rule.check(
-                rows.stream().map(row -> row.toCore(Outcomes.zone())).toList());
+        SignOffRule.Check check =
+                rule.check(rows.stream().map(row -> row.toCore(Outcomes.zone())).toList());
         if (!check.isMet() && said.isEmpty()) {
             throw TurnedDown.conflict(
                     "not-shown",

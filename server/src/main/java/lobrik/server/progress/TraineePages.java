@@ -82,9 +82,9 @@ public class TraineePages {
     TraineeView of(SignedIn who, UUID traineeId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         Map<BendKind, Total> totals = outcomes.totals(traineeId);
-        Insight insight = Objects.requireNonNull(insights.of(
-                        who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
-                .get(traineeId));
+        Insight insight =
+                Objects.requireNonNull(insights.of(who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
+                        .get(traineeId));
         HabitWords words = new HabitWords(accounts.unitOf(who));
         return new TraineeView(
                 traineeId,
@@ -100,8 +100,8 @@ public class TraineePages {
                 insight.habits().stream().map(habit -> view(habit, words)).toList(),
                 next(insight.next(), words),
                 Curriculum.USUAL.kinds().stream()
-                        .filter(kind -> totals.containsKey(kind)
-                                || insight.standings().get(kind) == Standing.SIGNED)
+                        .filter(kind ->
+                                totals.containsKey(kind) || insight.standings().get(kind) == Standing.SIGNED)
                         .map(kind -> family(kind, insight, Optional.ofNullable(totals.get(kind))))
                         .toList(),
                 signOffs.of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
@@ -117,8 +117,8 @@ public class TraineePages {
         Centre centre = cohorts.centreOf(trainee.cohortId());
         UUID id = trainee.id();
         Map<BendKind, Total> totals = outcomes.totals(id);
-        Insight insight = Objects.requireNonNull(
-                insights.of(centre.id(), trainee.cohortId(), List.of(id), HISTORY).get(id));
+        Insight insight = Objects.requireNonNull(insights.of(centre.id(), trainee.cohortId(), List.of(id), HISTORY)
+                .get(id));
         HabitWords words = new HabitWords(LengthUnit.INCH);
         return new OwnView(
                 trainee.fullName(),
@@ -250,7 +250,8 @@ public class TraineePages {
                 row.minutes(),
                 row.slip()
                         .filter(slip -> slip.cause().isFault())
-                        .map(slip -> new SlipName(slip.cause().id(), slip.cause().title()))
+                        .map(slip ->
+                                new SlipName(slip.cause().id(), slip.cause().title()))
                         .orElse(null),
                 deviations,
                 tolerances);
@@ -274,15 +275,26 @@ public class TraineePages {
                         Unit.of(feature),
                         estimate.count(),
                         Numbers.of(estimate.bias()),
-                        estimate.biasInterval().map(Interval::from).map(Numbers::of).orElse(null),
-                        estimate.biasInterval().map(Interval::to).map(Numbers::of).orElse(null),
+                        estimate.biasInterval()
+                                .map(Interval::from)
+                                .map(Numbers::of)
+                                .orElse(null),
+                        estimate.biasInterval()
+                                .map(Interval::to)
+                                .map(Numbers::of)
+                                .orElse(null),
                         estimate.spread().map(Numbers::of).orElse(null),
-                        estimate.spreadInterval().map(Interval::from).map(Numbers::of).orElse(null),
-                        estimate.spreadInterval().map(Interval::to).map(Numbers::of).orElse(null),
+                        estimate.spreadInterval()
+                                .map(Interval::from)
+                                .map(Numbers::of)
+                                .orElse(null),
+                        estimate.spreadInterval()
+                                .map(Interval::to)
+                                .map(Numbers::of)
+                                .orElse(null),
                         levels,
                         trend.step()
-                                .map(step ->
-                                        new StepView(with.get(step.at()).attemptId(), step.before(), step.after()))
+                                .map(step -> new StepView(with.get(step.at()).attemptId(), step.before(), step.after()))
                                 .orElse(null)));
     }
 }

@@ -23,7 +23,9 @@ final class Cells {
 
     /** A moment with its offset, as it is here. */
     static @Nullable String moment(@Nullable Instant at) {
-        return at == null ? null : MOMENT.format(at.atZone(ZoneId.systemDefault()).toOffsetDateTime());
+        return at == null
+                ? null
+                : MOMENT.format(at.atZone(ZoneId.systemDefault()).toOffsetDateTime());
     }
 
     /** A stored count in the unit that is written beside it: inches or degrees. */

@@ -11,6 +11,7 @@ import java.util.stream.Stream;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.platform.Rows;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.hibernate.jpa.HibernateHints;
@@ -30,16 +31,28 @@ class ReadingsFile {
             new Column("attempt_id", "id", "The piece."),
             new Column("cohort", "text", "Of the trainee."),
             new Column("trainee_id", "id", "The trainee."),
-            new Column("trainee", "text", "Full name. A name that a spreadsheet would take for a formula has a ' before it."),
+            new Column(
+                    "trainee",
+                    "text",
+                    "Full name. A name that a spreadsheet would take for a formula has a ' before it."),
             new Column("exercise", "text", "Title of what was set."),
-            new Column("bend", "id", "Kind of bend: stub90, backToBack90, boxOffset, offset, rollingOffset, kick, saddle3, saddle4."),
+            new Column(
+                    "bend",
+                    "id",
+                    "Kind of bend: stub90, backToBack90, boxOffset, offset, rollingOffset, kick, saddle3, saddle4."),
             new Column("conduit", "text", "Size and sort."),
             new Column("bender", "text", "Bender's label."),
-            new Column("feature", "id", "What was measured, as docs/using.md explains: mark1, leg, rise, angle2, dogLeg and so on."),
+            new Column(
+                    "feature",
+                    "id",
+                    "What was measured, as docs/using.md explains: mark1, leg, rise, angle2, dogLeg and so on."),
             new Column("unit", "in | deg", "Of target, value, deviation and tolerance."),
             new Column("target", "number", "What was asked. Empty while the piece is not measured to the end."),
             new Column("value", "number", "What was read. Empty where it was not measured."),
-            new Column("deviation", "number", "Value less target. Empty where the reading does not count, or the piece is not finished."),
+            new Column(
+                    "deviation",
+                    "number",
+                    "Value less target. Empty where the reading does not count, or the piece is not finished."),
             new Column("tolerance", "number", "By which it was judged. Empty while the piece is not finished."),
             new Column("counts", "true | false", "Whether it counts: not corrected, not set aside."),
             new Column("not_measured", "text", "Why it was not measured."),
@@ -89,11 +102,9 @@ class ReadingsFile {
     @Transactional(readOnly = true)
     public void write(List<Cohort> of, Writer to) throws IOException {
         try (CSVPrinter printer = new CSVPrinter(to, CSVFormat.RFC4180);
-                Stream<Object[]> rows = entities.createNativeQuery(QUERY, Object[].class)
+                Stream<Object[]> rows = Rows.of(entities.createNativeQuery(QUERY, Object[].class)
                         .setParameter("cohorts", of.stream().map(Cohort::id).toArray(UUID[]::new))
-                        .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED)
-                        .getResultStream()
-                        .map(Object[].class::cast)) {
+                        .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
             printer.printRecord(COLUMNS.stream().map(Column::name));
             rows.forEach(row -> print(printer, row));
         } catch (UncheckedIOException broken) {
