@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -108,6 +109,23 @@ public class Cohorts {
             entities.persist(new Trainee(UUID.randomUUID(), id, fullName, bench++));
         }
         return cohort;
+    }
+
+    /** The trainees of the centre that the school knows by a number, whoever teaches them: numbers are unique. */
+    @Transactional(readOnly = true)
+    public List<Trainee> numbered(SignedIn who) {
+        return entities.createQuery("""
+                        select t from Trainee t join Cohort c on c.id = t.cohortId
+                        where c.centreId = :centre and t.number is not null""", Trainee.class)
+                .setParameter("centre", who.centreId())
+                .getResultList();
+    }
+
+    /** Adds a trainee to a cohort. */
+    @Transactional
+    public void enrol(SignedIn who, UUID cohortId, String fullName, int bench, @Nullable String number) {
+        turns.take(cohortId);
+        entities.persist(new Trainee(UUID.randomUUID(), cohort(who, cohortId).id(), fullName, bench, number));
     }
 
     /** The groups of a cohort, by name. */

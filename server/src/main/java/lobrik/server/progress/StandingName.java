@@ -16,6 +16,11 @@ public enum StandingName {
     @JsonProperty("signed")
     SIGNED;
 
+    /** In a table. */
+    String words() {
+        return Standing.valueOf(name()).words();
+    }
+
     static StandingName of(Standing standing) {
         return valueOf(standing.name());
     }

@@ -104,10 +104,16 @@ public class TraineePages {
                                 totals.containsKey(kind) || insight.standings().get(kind) == Standing.SIGNED)
                         .map(kind -> family(kind, insight, Optional.ofNullable(totals.get(kind))))
                         .toList(),
-                signOffs.of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
-                        .map(SignOffView::of)
-                        .toList(),
+                signOffs(traineeId),
                 keys.of(traineeId).map(TraineeKeys::printed).orElse(null));
+    }
+
+    /** Every signature that a trainee was ever given, from the oldest. The one who asks must be allowed to see it. */
+    @Transactional(readOnly = true)
+    public List<SignOffView> signOffs(UUID traineeId) {
+        return signOffs.of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
+                .map(SignOffView::of)
+                .toList();
     }
 
     /** The page of whoever holds this key. */

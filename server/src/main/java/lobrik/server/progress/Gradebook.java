@@ -1,0 +1,196 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.measure.Length;
+import lobrik.progress.Curriculum;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohort;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Rows;
+import lobrik.server.progress.MatrixView.CellView;
+import lobrik.server.progress.MatrixView.DotView;
+import org.hibernate.jpa.HibernateHints;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What a cohort has to show, for the office. */
+@Service
+public class Gradebook {
+
+    /** Of a trainee: one grade for each kind of bend, in the order in which they are learnt. */
+    public record GradeRow(Trainee trainee, List<Grade> grades) {}
+
+    /**
+     * What somebody has to show in a kind of bend.
+     *
+     * @param standing in words
+     * @param lastPoints of the last piece
+     * @param meanPoints of the last four, or as many as there are
+     */
+    public record Grade(
+            BendKind kind,
+            String standing,
+            long pieces,
+            long passes,
+            Optional<Double> lastPoints,
+            Optional<Double> meanPoints,
+            Optional<String> signedBy,
+            Optional<Instant> signedAt) {}
+
+    /** A finished piece, as a row of a table. */
+    public record PieceRow(
+            UUID attemptId,
+            UUID traineeId,
+            String fullName,
+            String kind,
+            String title,
+            Instant measuredAt,
+            String conduitLabel,
+            String benderLabel,
+            String preset,
+            double points,
+            boolean passed,
+            @Nullable Double arithmetic,
+            int rebent,
+            @Nullable String cause,
+            Length conduit,
+            Length wasted,
+            @Nullable Integer minutes) {}
+
+    private static final int MEAN_OF = 4;
+    private static final int FETCHED = 1_000;
+
+    private final EntityManager entities;
+    private final Cohorts cohorts;
+    private final Matrix matrix;
+    private final SignOffs signOffs;
+
+    Gradebook(EntityManager entities, Cohorts cohorts, Matrix matrix, SignOffs signOffs) {
+        this.entities = entities;
+        this.cohorts = cohorts;
+        this.matrix = matrix;
+        this.signOffs = signOffs;
+    }
+
+    /** A row for each trainee of a cohort, by bench. */
+    @Transactional(readOnly = true)
+    public List<GradeRow> grades(SignedIn who, UUID cohortId) {
+        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        Map<UUID, MatrixView.RowView> rows = new HashMap<>();
+        matrix.of(who, cohortId, Outcomes.Filter.ALL).rows().forEach(row -> rows.put(row.traineeId(), row));
+        Map<UUID, List<SignOffs.Signed>> signed =
+                signOffs.of(trainees.stream().map(Trainee::id).toList());
+        Map<String, long[]> counts = counts(cohortId);
+        List<GradeRow> grades = new ArrayList<>();
+        for (Trainee trainee : trainees) {
+            MatrixView.RowView row = Objects.requireNonNull(rows.get(trainee.id()));
+            grades.add(new GradeRow(
+                    trainee,
+                    row.cells().stream()
+                            .map(cell -> grade(
+                                    cell,
+                                    counts.getOrDefault(trainee.id() + cell.kind(), new long[2]),
+                                    signed.getOrDefault(trainee.id(), List.of())))
+                            .toList()));
+        }
+        return grades;
+    }
+
+    private Map<String, long[]> counts(UUID cohortId) {
+        Map<String, long[]> counts = new HashMap<>();
+        Rows.of(entities.createNativeQuery("""
+                        select trainee_id, kind, count(*), count(*) filter (where passed)
+                        from outcome where cohort_id = :cohort group by trainee_id, kind""", Object[].class).setParameter("cohort", cohortId))
+                .forEach(row -> counts.put("" + row[0] + row[1], new long[] {(Long) row[2], (Long) row[3]}));
+        return counts;
+    }
+
+    private static Grade grade(CellView cell, long[] counts, List<SignOffs.Signed> signed) {
+        Optional<SignOff> signature = signed.stream()
+                .filter(each -> each.stands() && each.signature().kind().equals(cell.kind()))
+                .map(SignOffs.Signed::signature)
+                .findFirst();
+        List<DotView> recent = cell.recent();
+        List<DotView> last = recent.subList(Math.max(0, recent.size() - MEAN_OF), recent.size());
+        return new Grade(
+                BendKind.withId(cell.kind()).orElseThrow(),
+                cell.standing().words(),
+                counts[0],
+                counts[1],
+                recent.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(recent.getLast().points()),
+                last.isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(last.stream()
+                                .mapToDouble(DotView::points)
+                                .average()
+                                .orElseThrow()),
+                signature.map(SignOff::signedName),
+                signature.map(SignOff::signedAt));
+    }
+
+    /** The kinds of bend, in the order of the grades. */
+    public static List<BendKind> kinds() {
+        return Curriculum.USUAL.kinds();
+    }
+
+    /** Tells every finished piece of some cohorts, by trainee and time, one after the other. */
+    @Transactional(readOnly = true)
+    public void pieces(List<Cohort> of, Consumer<PieceRow> to) {
+        pieces("c.id = any (:ids)", of.stream().map(Cohort::id).toArray(UUID[]::new), to);
+    }
+
+    /** Tells every finished piece of a trainee, from the oldest. */
+    @Transactional(readOnly = true)
+    public void pieces(Trainee of, Consumer<PieceRow> to) {
+        pieces("t.id = any (:ids)", new UUID[] {of.id()}, to);
+    }
+
+    private void pieces(String which, UUID[] ids, Consumer<PieceRow> to) {
+        try (Stream<Object[]> rows = Rows.of(entities.createNativeQuery("""
+                        select o.attempt_id, t.id, t.full_name, o.kind, o.title, o.measured_at, o.conduit_label,
+                          o.bender_label, o.preset, o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.conduit_pm,
+                          o.wasted_pm, o.minutes
+                        from cohort c join trainee t on t.cohort_id = c.id join outcome o on o.trainee_id = t.id
+                        where %s order by c.name, t.bench, t.id, o.measured_at""".formatted(which), Object[].class)
+                .setParameter("ids", ids)
+                .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
+            rows.map(Gradebook::piece).forEach(to);
+        }
+    }
+
+    private static PieceRow piece(Object[] row) {
+        return new PieceRow(
+                (UUID) row[0],
+                (UUID) row[1],
+                (String) row[2],
+                (String) row[3],
+                (String) row[4],
+                (Instant) row[5],
+                (String) row[6],
+                (String) row[7],
+                (String) row[8],
+                (Double) row[9],
+                (Boolean) row[10],
+                (Double) row[11],
+                (Integer) row[12],
+                (String) row[13],
+                new Length((Long) row[14]),
+                new Length((Long) row[15]),
+                (Integer) row[16]);
+    }
+}

@@ -1,0 +1,344 @@
+package lobrik.server.transfer;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohort;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.TurnedDown;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVRecord;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Takes a roster in from a table: shown first with everything that is wrong, then added whole or not at all. */
+@Service
+public class Roster {
+
+    /**
+     * A table, and which of its columns say what.
+     *
+     * @param text comma, semicolon or tab separated, with a line of names at the top
+     * @param mapping null for what the names suggest
+     * @param cohortId for rows that name no cohort
+     * @param newCohorts whether a cohort that is not there yet is started
+     */
+    record RosterFile(
+            @Nullable String text,
+            @Nullable Mapping mapping,
+            @Nullable UUID cohortId,
+            @Nullable Boolean newCohorts) {}
+
+    /** Columns, from 0; null where a table has none. */
+    record Mapping(
+            @Nullable Integer name,
+            @Nullable Integer number,
+            @Nullable Integer cohort,
+            @Nullable Integer bench) {}
+
+    /**
+     * What a table comes to.
+     *
+     * @param columns their names
+     * @param mapping that was used
+     * @param wrong how many rows cannot be taken in; nothing is while there is one
+     */
+    record RosterView(List<String> columns, Mapping mapping, List<RowView> rows, int wrong, List<String> newCohorts) {}
+
+    /**
+     * A row.
+     *
+     * @param line of the file, from 1
+     * @param bench its own, or the next free one
+     * @param problems what is wrong with it, each with what to do
+     */
+    record RowView(
+            long line,
+            String name,
+            @Nullable String number,
+            String cohort,
+            @Nullable Integer bench,
+            List<String> problems) {}
+
+    private static final int MOST_ROWS = 1_000;
+    private static final int LONGEST_NAME = 100;
+    private static final int LONGEST_NUMBER = 40;
+    private static final int MOST_BENCHES = 999;
+
+    private static final Map<String, List<String>> USUAL_NAMES = Map.of(
+            "name", List.of("name", "full name", "trainee", "apprentice", "student", "learner"),
+            "number", List.of("number", "no", "id", "student number", "trainee number", "reference"),
+            "cohort", List.of("cohort", "class", "year", "course"),
+            "bench", List.of("bench", "place", "seat"));
+
+    private final Cohorts cohorts;
+
+    Roster(Cohorts cohorts) {
+        this.cohorts = cohorts;
+    }
+
+    /** What the table would come to. */
+    @Transactional(readOnly = true)
+    RosterView preview(SignedIn who, RosterFile file) {
+        return read(who, file).view();
+    }
+
+    /**
+     * Takes the table in.
+     *
+     * @return what was added
+     * @throws TurnedDown if any row is wrong: then nothing is added
+     */
+    @Transactional
+    public RosterView add(SignedIn who, UUID key, RosterFile file) {
+        Checked checked = read(who, file);
+        RosterView view = checked.view();
+        if (view.wrong() > 0) {
+            throw TurnedDown.badInput(
+                    "/text",
+                    "rows-wrong",
+                    view.wrong() + (view.wrong() == 1 ? " row is" : " rows are") + " wrong; nothing was added");
+        }
+        Map<String, UUID> ids = new HashMap<>();
+        checked.known().forEach((name, cohort) -> ids.put(name, cohort.id()));
+        for (String name : view.newCohorts()) {
+            UUID id = UUID.nameUUIDFromBytes((key + name).getBytes(StandardCharsets.UTF_8));
+            ids.put(folded(name), cohorts.start(who, id, name, List.of()).id());
+        }
+        for (RowView row : view.rows()) {
+            UUID cohort = ids.get(folded(row.cohort()));
+            Integer bench = row.bench();
+            if (cohort != null && bench != null) {
+                cohorts.enrol(who, cohort, row.name(), bench, row.number());
+            }
+        }
+        return view;
+    }
+
+    private record Checked(RosterView view, Map<String, Cohort> known) {}
+
+    private Checked read(SignedIn who, RosterFile file) {
+        List<CSVRecord> records = records(file.text());
+        List<String> columns = records.getFirst().stream().map(String::strip).toList();
+        Mapping mapping = file.mapping() == null ? suggested(columns) : file.mapping();
+        if (mapping.name() == null) {
+            return new Checked(new RosterView(columns, mapping, List.of(), 0, List.of()), Map.of());
+        }
+        Map<String, Cohort> known = cohorts.visibleTo(who).stream()
+                .collect(Collectors.toMap(cohort -> folded(cohort.name()), Function.identity(), (one, other) -> one));
+        Check check = new Check(who, file, mapping, known);
+        List<RowView> rows = records.stream().skip(1).map(check::row).toList();
+        int wrong = (int) rows.stream().filter(row -> !row.problems().isEmpty()).count();
+        return new Checked(new RosterView(columns, mapping, rows, wrong, List.copyOf(check.newCohorts)), known);
+    }
+
+    private static List<CSVRecord> records(@Nullable String text) {
+        String plain = text == null ? "" : text.startsWith("\uFEFF") ? text.substring(1) : text;
+        String first = plain.lines().findFirst().orElse("");
+        char delimiter = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
+        CSVFormat format = CSVFormat.RFC4180
+                .builder()
+                .setDelimiter(delimiter)
+                .setIgnoreEmptyLines(true)
+                .get();
+        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
+            List<CSVRecord> records = parser.getRecords();
+            if (records.size() < 2) {
+                throw TurnedDown.badInput(
+                        "/text", "missing", "give a table with a line of names at the top and a row for each trainee");
+            }
+            if (records.size() - 1 > MOST_ROWS) {
+                throw TurnedDown.badInput(
+                        "/text",
+                        "out-of-range",
+                        "give at most " + MOST_ROWS + " rows at once; these are " + (records.size() - 1));
+            }
+            return records;
+        } catch (IOException | UncheckedIOException | IllegalStateException unreadable) {
+            throw TurnedDown.badInput(
+                    "/text", "unreadable", "this is no table that can be read: " + unreadable.getMessage());
+        }
+    }
+
+    private static Mapping suggested(List<String> columns) {
+        return new Mapping(
+                column(columns, "name"),
+                column(columns, "number"),
+                column(columns, "cohort"),
+                column(columns, "bench"));
+    }
+
+    private static @Nullable Integer column(List<String> columns, String what) {
+        return IntStream.range(0, columns.size())
+                .filter(i -> USUAL_NAMES
+                        .getOrDefault(what, List.of())
+                        .contains(folded(columns.get(i)).replace('_', ' ')))
+                .boxed()
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static String folded(String name) {
+        return name.strip().toLowerCase(Locale.ROOT);
+    }
+
+    /** Looks at one row after the other, and remembers what the ones before have taken. */
+    private final class Check {
+
+        private final SignedIn who;
+        private final RosterFile file;
+        private final Mapping mapping;
+        private final Map<String, Cohort> known;
+        private final Map<String, Set<Integer>> benches = new HashMap<>();
+        private final Map<String, Set<String>> names = new HashMap<>();
+        private final Map<String, String> numbers = new HashMap<>();
+        private final List<String> newCohorts = new ArrayList<>();
+
+        Check(SignedIn who, RosterFile file, Mapping mapping, Map<String, Cohort> known) {
+            this.who = who;
+            this.file = file;
+            this.mapping = mapping;
+            this.known = known;
+            for (Trainee trainee : cohorts.numbered(who)) {
+                numbers.put(String.valueOf(trainee.number()), trainee.fullName());
+            }
+        }
+
+        RowView row(CSVRecord record) {
+            List<String> problems = new ArrayList<>();
+            String name = cell(record, mapping.name());
+            String number = cell(record, mapping.number());
+            String cohort = cohort(record, problems);
+            requireName(name, cohort, problems);
+            requireNumber(number, name, problems);
+            Integer bench = bench(cell(record, mapping.bench()), cohort, problems);
+            return new RowView(
+                    record.getRecordNumber(),
+                    name,
+                    number.isEmpty() ? null : number,
+                    cohort,
+                    bench,
+                    List.copyOf(problems));
+        }
+
+        private static String cell(CSVRecord record, @Nullable Integer column) {
+            return column == null || column < 0 || column >= record.size()
+                    ? ""
+                    : record.get(column).strip();
+        }
+
+        private String cohort(CSVRecord record, List<String> problems) {
+            String named = cell(record, mapping.cohort());
+            if (named.isEmpty()) {
+                Optional<Cohort> chosen = known.values().stream()
+                        .filter(cohort -> cohort.id().equals(file.cohortId()))
+                        .findFirst();
+                if (chosen.isEmpty()) {
+                    problems.add("It names no cohort: choose one for rows that name none");
+                }
+                return chosen.map(Cohort::name).orElse("");
+            }
+            String key = folded(named);
+            if (known.containsKey(key)
+                    || newCohorts.stream().anyMatch(each -> folded(each).equals(key))) {
+                return named;
+            }
+            if (!Boolean.TRUE.equals(file.newCohorts())) {
+                problems.add("There is no cohort “" + named + "”: mend the name, or start new cohorts");
+            } else if (isPlain(named, LONGEST_NAME)) {
+                newCohorts.add(named);
+            } else {
+                problems.add("“" + named + "” cannot be the name of a cohort");
+            }
+            return named;
+        }
+
+        private void requireName(String name, String cohort, List<String> problems) {
+            if (name.isEmpty()) {
+                problems.add("The name is missing");
+            } else if (!isPlain(name, LONGEST_NAME)) {
+                problems.add(
+                        "A name has at most " + LONGEST_NAME + " characters, neither < nor > nor control characters");
+            } else if (!taken(cohort).add(folded(name))) {
+                problems.add("“" + name + "” is in this cohort already: leave the row out, or tell them apart");
+            }
+        }
+
+        private void requireNumber(String number, String name, List<String> problems) {
+            if (number.isEmpty()) {
+                return;
+            }
+            if (!isPlain(number, LONGEST_NUMBER)) {
+                problems.add("A number has at most " + LONGEST_NUMBER + " plain characters");
+                return;
+            }
+            String other = numbers.putIfAbsent(number, name);
+            if (other != null) {
+                problems.add("The number " + number + " belongs to " + other + " already");
+            }
+        }
+
+        private @Nullable Integer bench(String typed, String cohort, List<String> problems) {
+            Set<Integer> occupied = occupied(cohort);
+            if (typed.isEmpty()) {
+                int free = IntStream.rangeClosed(1, MOST_BENCHES)
+                        .filter(each -> !occupied.contains(each))
+                        .findFirst()
+                        .orElse(MOST_BENCHES);
+                occupied.add(free);
+                return free;
+            }
+            if (!typed.matches("[0-9]{1,3}") || Integer.parseInt(typed) < 1) {
+                problems.add("“" + typed + "” is no bench: give a number from 1 to " + MOST_BENCHES + ", or nothing");
+                return null;
+            }
+            int bench = Integer.parseInt(typed);
+            if (!occupied.add(bench)) {
+                problems.add(
+                        "Bench " + bench + " is taken in this cohort: give another, or nothing for the next free one");
+            }
+            return bench;
+        }
+
+        private Set<Integer> occupied(String cohort) {
+            return benches.computeIfAbsent(
+                    folded(cohort),
+                    key -> present(key).stream().map(Trainee::bench).collect(Collectors.toCollection(HashSet::new)));
+        }
+
+        private Set<String> taken(String cohort) {
+            return names.computeIfAbsent(
+                    folded(cohort),
+                    key -> present(key).stream()
+                            .map(trainee -> folded(trainee.fullName()))
+                            .collect(Collectors.toCollection(HashSet::new)));
+        }
+
+        private List<Trainee> present(String cohort) {
+            Cohort found = known.get(cohort);
+            return found == null ? List.of() : cohorts.trainees(who, found.id());
+        }
+    }
+
+    private static boolean isPlain(String text, int longest) {
+        return text.length() <= longest
+                && text.chars().noneMatch(c -> c == '<' || c == '>' || Character.isISOControl(c));
+    }
+}
