@@ -70,7 +70,7 @@ public class Account {
         this.unit = preferred;
     }
 
-    SignedIn signedIn() {
+    public SignedIn signedIn() {
         return new SignedIn(id, centreId, fullName, role);
     }
 }

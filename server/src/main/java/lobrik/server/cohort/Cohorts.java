@@ -83,6 +83,12 @@ public class Cohorts {
                 .getSingleResult();
     }
 
+    /** What a cohort is called, for whoever was let in by other means than an account. */
+    @Transactional(readOnly = true)
+    public String nameOf(UUID cohortId) {
+        return entities.find(Cohort.class, cohortId).name();
+    }
+
     /** The trainees of a cohort, by bench. */
     @Transactional(readOnly = true)
     public List<Trainee> trainees(SignedIn who, UUID cohortId) {

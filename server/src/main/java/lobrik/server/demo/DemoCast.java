@@ -60,15 +60,15 @@ final class DemoCast {
             steady("Nuno Hask", 0.117, 1.68));
 
     static final List<DemoPerson> SECOND_YEAR = List.of(
-            steady("Odile Farrant", 0.039, 0.7),
-            steady("Piet Rowanger", 0.065, 0.84),
+            steady("Odile Farrant", 0.024, 0.39),
+            steady("Piet Rowanger", 0.040, 0.46),
             new DemoPerson("Quill Sandoz", 0, 0.05, 1.3, 0.5, 0.2, 0),
-            steady("Rasmus Eelby", 0.052, 1.12),
-            steady("Saskia Thornet", 0.026, 0.56),
-            steady("Tamsin Gorrie", 0.078, 0.98),
-            steady("Ulf Brackenby", 0.065, 1.26),
+            steady("Rasmus Eelby", 0.032, 0.62),
+            steady("Saskia Thornet", 0.016, 0.31),
+            steady("Tamsin Gorrie", 0.048, 0.54),
+            steady("Ulf Brackenby", 0.040, 0.69),
             new DemoPerson("Vesna Korrin", -0.07, 0.04, 0, 0.6, 0.4, 0.02),
-            steady("Wilf Okonde", 0.052, 0.7));
+            steady("Wilf Okonde", 0.032, 0.39));
 
     /** Two sessions a week: stubs at first, then the first bends that belong together. The last day begins again. */
     static final List<DemoExercise> FIRST_YEAR_TERM = List.of(

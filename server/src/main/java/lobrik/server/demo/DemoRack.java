@@ -43,7 +43,7 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
 
     /** Which bender a session uses: the two good ones by turns, the worn one every fifth time. */
     Racked forSession(int session) {
-        if (session % 5 == 3) {
+        if (session % 5 == 2) {
             return worn;
         }
         return session % 2 == 0 ? threeQuarters : half;

@@ -33,6 +33,7 @@ class FirstContents implements ApplicationRunner {
     private final Clock clock;
     private final boolean demo;
     private final String firstPassword;
+    private boolean fresh;
 
     FirstContents(
             EntityManager entities,
@@ -73,6 +74,7 @@ class FirstContents implements ApplicationRunner {
         if (demo) {
             LOG.info("Loading the demo school");
             new DemoSchool(entities, calculations, ids, random, clock.instant(), hash).load();
+            fresh = true;
         } else {
             Centre centre = new Centre(ids.next(), "Our training centre", clock.instant());
             entities.persist(centre);
@@ -80,5 +82,10 @@ class FirstContents implements ApplicationRunner {
                     new Account(ids.next(), centre.id(), "lead", "Centre lead", Role.LEAD, hash, clock.instant()));
             new GenericShed(entities, ids, centre.id()).load();
         }
+    }
+
+    /** Whether the made-up school was filled in at this start. */
+    boolean isFresh() {
+        return fresh;
     }
 }

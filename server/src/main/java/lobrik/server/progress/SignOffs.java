@@ -2,6 +2,7 @@ package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
@@ -130,29 +131,61 @@ public class SignOffs {
             throw TurnedDown.conflict("signed-already", "Somebody has signed this already; it stands");
         }
         String said = require(remark, "/remark");
-        SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(kind, SignOffRule.USUAL);
-        List<OutcomeRow> rows = outcomes.rows(List.of(traineeId), Outcomes.Filter.ALL, SignOffRule.MOST_PIECES)
-                .getOrDefault(traineeId, Map.of())
-                .getOrDefault(kind, List.of());
-        SignOffRule.Check check =
-                rule.check(rows.stream().map(row -> row.toCore(Outcomes.zone())).toList());
-        if (!check.isMet() && said.isEmpty()) {
+        Check found = check(who, traineeId, kind, clock.instant());
+        if (!found.check().isMet() && said.isEmpty()) {
             throw TurnedDown.conflict(
                     "not-shown",
-                    "The rule is not met yet: " + RuleWords.missing(check)
+                    "The rule is not met yet: " + RuleWords.missing(found.check())
                             + ". You may sign all the same if you say why");
         }
+        persist(who, id, traineeId, kind, said, clock.instant(), found);
+    }
+
+    /** What somebody had to show at a time, by the rule in force. */
+    private record Check(SignOffRule rule, SignOffRule.Check check, List<OutcomeRow> rows) {}
+
+    private Check check(SignedIn who, UUID traineeId, BendKind kind, Instant at) {
+        SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(kind, SignOffRule.USUAL);
+        List<OutcomeRow> rows = outcomes
+                .rows(List.of(traineeId), Outcomes.Filter.ALL, TraineePages.HISTORY)
+                .getOrDefault(traineeId, Map.of())
+                .getOrDefault(kind, List.of())
+                .stream()
+                .filter(row -> !row.measuredAt().isAfter(at))
+                .toList();
+        return new Check(
+                rule,
+                rule.check(rows.stream().map(row -> row.toCore(Outcomes.zone())).toList()),
+                rows);
+    }
+
+    private void persist(SignedIn who, UUID id, UUID traineeId, BendKind kind, String remark, Instant at, Check found) {
         entities.persist(new SignOff(
                 id,
                 traineeId,
                 kind.id(),
                 who.accountId(),
                 who.fullName(),
-                clock.instant(),
-                SignOffFigures.of(rule),
-                evidence(check, rows),
-                check.isMet(),
-                said));
+                at,
+                SignOffFigures.of(found.rule()),
+                evidence(found.check(), found.rows()),
+                found.check().isMet(),
+                remark));
+    }
+
+    /**
+     * Signs as it would have been done at a time that is past, if the rule was met then: for a record that is made up, such as the
+     * demo school's. No request leads here.
+     *
+     * @return whether it was
+     */
+    @Transactional
+    public boolean signedThen(SignedIn who, UUID id, UUID traineeId, BendKind kind, Instant at) {
+        Check found = check(who, traineeId, kind, at);
+        if (found.check().isMet()) {
+            persist(who, id, traineeId, kind, "", at, found);
+        }
+        return found.check().isMet();
     }
 
     private static List<SignOff.Evidence> evidence(SignOffRule.Check check, List<OutcomeRow> rows) {

@@ -1,6 +1,7 @@
 package lobrik.server.progress;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -114,6 +115,34 @@ public class TraineePages {
         return signOffs.of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
                 .map(SignOffView::of)
                 .toList();
+    }
+
+    /** What a record of achievement says of a trainee. */
+    @Transactional(readOnly = true)
+    public Achievement achievement(SignedIn who, UUID traineeId) {
+        return achievement(cohorts.trainee(who, traineeId));
+    }
+
+    /** What it says of whoever holds this key. */
+    @Transactional(readOnly = true)
+    public Achievement ownAchievement(String code) {
+        return achievement(keys.holder(code));
+    }
+
+    private Achievement achievement(Trainee trainee) {
+        Map<BendKind, Total> totals = outcomes.totals(trainee.id());
+        Map<BendKind, Integer> pieces = new LinkedHashMap<>();
+        Curriculum.USUAL.kinds().stream()
+                .filter(totals::containsKey)
+                .forEach(kind -> pieces.put(
+                        kind, Objects.requireNonNull(totals.get(kind)).pieces()));
+        return new Achievement(
+                trainee.fullName(),
+                trainee.number(),
+                cohorts.nameOf(trainee.cohortId()),
+                cohorts.centreOf(trainee.cohortId()).name(),
+                pieces,
+                signOffs(trainee.id()));
     }
 
     /** The page of whoever holds this key. */

@@ -12,16 +12,7 @@ final class BenchWords {
     private BenchWords() {}
 
     static String of(BendKind kind) {
-        return switch (kind) {
-            case STUB_90 -> "Stub ninety";
-            case BACK_TO_BACK_90 -> "Back-to-back ninety";
-            case BOX_OFFSET -> "Box offset";
-            case OFFSET -> "Offset";
-            case ROLLING_OFFSET -> "Rolling offset";
-            case KICK -> "Kick";
-            case SADDLE_3 -> "Three-point saddle";
-            case SADDLE_4 -> "Four-point saddle";
-        };
+        return Character.toUpperCase(kind.words().charAt(0)) + kind.words().substring(1);
     }
 
     /** {@code riseIn} as {@code Rise}. */

@@ -4,7 +4,10 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
 import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
@@ -13,7 +16,10 @@ import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.giving.Givings;
 import lobrik.server.judging.Judging;
+import lobrik.server.platform.Allowance;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.progress.Achievement;
+import lobrik.server.progress.TraineePages;
 import lobrik.server.shed.Rack;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
@@ -37,6 +43,8 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 @RestController
 @Tag(name = "sheets")
 class SheetResource {
+
+    private static final int OWN_RECORDS_A_SECOND = 5;
 
     /**
      * What to print.
@@ -67,7 +75,10 @@ class SheetResource {
     private final Rack rack;
     private final Judging judging;
     private final Cohorts cohorts;
+    private final TraineePages pages;
+    private final Clock clock;
     private final String publicAddress;
+    private final Allowance ownRecords = new Allowance(OWN_RECORDS_A_SECOND, Duration.ofSeconds(1));
 
     SheetResource(
             Givings givings,
@@ -76,6 +87,8 @@ class SheetResource {
             Rack rack,
             Judging judging,
             Cohorts cohorts,
+            TraineePages pages,
+            Clock clock,
             @Value("${lobrik.public-address:}") String publicAddress) {
         this.givings = givings;
         this.printing = printing;
@@ -83,6 +96,8 @@ class SheetResource {
         this.rack = rack;
         this.judging = judging;
         this.cohorts = cohorts;
+        this.pages = pages;
+        this.clock = clock;
         this.publicAddress = publicAddress;
     }
 
@@ -179,6 +194,33 @@ class SheetResource {
         return pdf(
                 VerdictPage.pdf(judged, trainee, "a4".equals(paper) ? Paper.A4 : Paper.LETTER),
                 fileName("Verdict " + trainee, false));
+    }
+
+    @Operation(summary = "A trainee's record of achievement, with the evidence of every signature")
+    @GetMapping("/api/trainees/{id}/record.pdf")
+    ResponseEntity<byte[]> record(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper) {
+        return record(pages.achievement(who, id), paper);
+    }
+
+    @Operation(summary = "The record of achievement of whoever holds this key")
+    @GetMapping("/api/own/{code}/record.pdf")
+    ResponseEntity<byte[]> ownRecord(
+            @PathVariable String code,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper,
+            @Parameter(hidden = true) HttpServletRequest request) {
+        if (!ownRecords.use(request.getRemoteAddr())) {
+            throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
+        }
+        return record(pages.ownAchievement(code), paper);
+    }
+
+    private ResponseEntity<byte[]> record(Achievement achievement, @Nullable String paper) {
+        return pdf(
+                RecordPages.pdf(achievement, clock.instant(), "a4".equals(paper) ? Paper.A4 : Paper.LETTER),
+                fileName("Record of achievement " + achievement.fullName(), false));
     }
 
     private static Paper paper(@Nullable Paper paper) {

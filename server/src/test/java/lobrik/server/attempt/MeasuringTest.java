@@ -136,16 +136,16 @@ class MeasuringTest {
         assertThat(last.at("/score/passed").asBoolean()).isTrue();
 
         Answer progress = runa.get("/api/trainees/" + trainees.getFirst() + "/progress");
-        assertThat(progress.at("/attempts").asInt()).isEqualTo(1);
-        assertThat(progress.at("/history/0/points").asDouble()).isEqualTo(85);
-        assertThat(progress.at("/tendencies/1/bias").asDouble()).isEqualTo(0.125);
+        assertThat(progress.at("/pieces").asInt()).isEqualTo(1);
+        assertThat(progress.at("/families/0/history/0/points").asDouble()).isEqualTo(85);
+        assertThat(progress.at("/families/0/features/1/bias").asDouble()).isEqualTo(0.125);
         Answer floor = runa.get("/api/floor/" + cohort);
         assertThat(floor.at("/benches/0/state").asString()).isEqualTo("done");
         assertThat(floor.at("/benches/1/state").asString()).isEqualTo("notStarted");
-        assertThat(runa.get("/api/cohorts/" + cohort + "/progress")
-                        .at("/trainees/0/passes")
-                        .asInt())
-                .isEqualTo(1);
+        assertThat(runa.get("/api/cohorts/" + cohort + "/matrix")
+                        .at("/rows/0/cells/0/recent/0/passed")
+                        .asBoolean())
+                .isTrue();
     }
 
     @Test
@@ -254,7 +254,7 @@ class MeasuringTest {
         assertThat(give(dessa, "{\"cohortId\":\"" + cohort + "\"}").status()).isEqualTo(404);
         assertThat(dessa.get("/api/floor/" + cohort).status()).isEqualTo(404);
         assertThat(dessa.get("/api/trainees/" + trainee + "/progress").status()).isEqualTo(404);
-        assertThat(dessa.get("/api/cohorts/" + cohort + "/progress").status()).isEqualTo(404);
+        assertThat(dessa.get("/api/cohorts/" + cohort + "/matrix").status()).isEqualTo(404);
         assertThat(dessa.get("/api/attempts/" + attempt).status()).isEqualTo(404);
         assertThat(dessa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainee + "\"}")
                         .status())

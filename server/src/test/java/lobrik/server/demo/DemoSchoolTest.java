@@ -3,6 +3,7 @@ package lobrik.server.demo;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.function.Predicate;
 import lobrik.server.Client;
 import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
@@ -33,14 +34,25 @@ class DemoSchoolTest {
         return client.get("/api/trainees/" + id + "/progress").body();
     }
 
-    private static double bias(JsonNode progress, String feature) {
-        return progress.at("/tendencies")
+    private static JsonNode family(JsonNode progress, String kind) {
+        return progress.at("/families")
                 .valueStream()
-                .filter(tendency -> tendency.at("/feature").asString().equals(feature))
+                .filter(family -> family.at("/kind").asString().equals(kind))
                 .findFirst()
-                .orElseThrow()
-                .at("/bias")
-                .asDouble();
+                .orElseThrow();
+    }
+
+    private static List<Double> deviations(JsonNode family, String feature, Predicate<JsonNode> of) {
+        List<String> features = family.at("/features")
+                .valueStream()
+                .map(each -> each.at("/feature").asString())
+                .toList();
+        return family.at("/history")
+                .valueStream()
+                .filter(of)
+                .map(piece ->
+                        piece.at("/deviations/" + features.indexOf(feature)).asDouble())
+                .toList();
     }
 
     @Test
@@ -49,7 +61,7 @@ class DemoSchoolTest {
         JsonNode first = cohort(oskar, "First year");
         assertThat(first.at("/trainees").size()).isEqualTo(14);
         assertThat(cohort(oskar, "Second year").at("/trainees").size()).isEqualTo(9);
-        assertThat(progressOf(oskar, first, "Abel Ferrow").at("/attempts").asInt())
+        assertThat(progressOf(oskar, first, "Abel Ferrow").at("/pieces").asInt())
                 .isGreaterThan(11);
     }
 
@@ -57,9 +69,14 @@ class DemoSchoolTest {
     void people_haveTheirHabits(RunningServer.Address server) {
         Client oskar = Client.signedIn(server, "oskar");
         JsonNode first = cohort(oskar, "First year");
-        assertThat(bias(progressOf(oskar, first, "Edda Stroud"), "angle1")).isGreaterThan(1.5);
-        JsonNode fast = progressOf(oskar, first, "Greta Lindvar").at("/history");
-        List<Double> points = fast.valueStream()
+        assertThat(progressOf(oskar, first, "Edda Stroud").at("/habits").valueStream())
+                .anyMatch(habit -> habit.at("/sentence").asString().matches("The bend of stub nineties .* heavy\\."));
+        assertThat(progressOf(oskar, first, "Caspian Wold").at("/habits").valueStream())
+                .anyMatch(habit -> habit.at("/cause").asString("").equals("takeup-omitted"));
+        assertThat(progressOf(oskar, first, "Kezia Mallow").at("/habits")).isEmpty();
+        List<Double> points = family(progressOf(oskar, first, "Greta Lindvar"), "stub90")
+                .at("/history")
+                .valueStream()
                 .map(attempt -> attempt.at("/points").asDouble())
                 .toList();
         assertThat(mean(points.subList(points.size() / 2, points.size())))
@@ -67,15 +84,39 @@ class DemoSchoolTest {
     }
 
     @Test
-    void wornBender_makesEverybodysLegsLong(RunningServer.Address server) {
+    void wornBender_makesEverybodysLegsLong_andIsFound(RunningServer.Address server) {
         Client oskar = Client.signedIn(server, "oskar");
-        JsonNode history =
-                progressOf(oskar, cohort(oskar, "First year"), "Kezia Mallow").at("/history");
-        List<Double> legs = history.valueStream()
-                .filter(attempt -> attempt.at("/benderLabel").asString().equals("Bender 7"))
-                .map(attempt -> attempt.at("/deviations/1/deviation").asDouble())
-                .toList();
+        JsonNode stubs = family(progressOf(oskar, cohort(oskar, "First year"), "Kezia Mallow"), "stub90");
+        List<Double> legs = deviations(
+                stubs, "leg", piece -> piece.at("/benderLabel").asString().equals("Bender 7"));
         assertThat(mean(legs)).isBetween(0.15, 0.35);
+        JsonNode byLegs = oskar.get("/api/benders/comparison")
+                .body()
+                .valueStream()
+                .filter(comparison -> comparison.at("/deviations").asString().equals("legs"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(byLegs.at("/benders").valueStream())
+                .filteredOn(bender -> !bender.at("/finding").asString().equals("likeTheOthers"))
+                .singleElement()
+                .satisfies(bender -> {
+                    assertThat(bender.at("/bender").asString()).isEqualTo("Bender 7");
+                    assertThat(bender.at("/finding").asString()).isEqualTo("off");
+                    assertThat(bender.at("/off").asDouble()).isBetween(0.17, 0.33);
+                });
+    }
+
+    @Test
+    void somebodyIsReady_andNobodyIsSignedByTheProduct(RunningServer.Address server) {
+        Client oskar = Client.signedIn(server, "oskar");
+        JsonNode matrix = oskar.get(
+                        "/api/cohorts/" + cohort(oskar, "First year").at("/id").asString() + "/matrix")
+                .body();
+        assertThat(matrix.at("/rows").valueStream())
+                .filteredOn(row -> row.at("/fullName").asString().equals("Kezia Mallow"))
+                .singleElement()
+                .satisfies(row ->
+                        assertThat(row.at("/cells/0/standing").asString()).isEqualTo("ready"));
     }
 
     private static double mean(List<Double> values) {

@@ -37,7 +37,12 @@ class AccessTest {
 
     /** The code on a sheet is the key to these, and nobody can guess one. */
     private static final Set<String> WITH_A_SHEET = Set.of(
-            "GET /api/benches/{code}", "PUT /api/benches/{code}/steps/{key}", "PUT /api/benches/{code}/figures/{key}");
+            "GET /api/benches/{code}",
+            "PUT /api/benches/{code}/steps/{key}",
+            "PUT /api/benches/{code}/figures/{key}",
+            // The key to one's own page is another, longer code.
+            "GET /api/own/{code}",
+            "GET /api/own/{code}/record.pdf");
 
     private static Set<String> endpoints(RunningServer.Address server) {
         Set<String> endpoints = new TreeSet<>();

@@ -1,0 +1,300 @@
+package lobrik.server.transfer;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.StringReader;
+import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import lobrik.server.progress.Taught;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVRecord;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Files out and in, and the erasure of a person. */
+@ExtendWith(RunningServer.class)
+class TransferTest {
+
+    private static final JsonMapper JSON = JsonMapper.shared();
+
+    private Client runa;
+    private Taught taught;
+
+    @BeforeEach
+    void startClass(RunningServer.Address server) {
+        runa = Client.signedIn(server, "runa");
+        taught = Taught.of(runa, "=SUM(A1) Finch", "Bo Rill");
+    }
+
+    private List<CSVRecord> table(String path) throws IOException {
+        String text = new String(runa.file(path), StandardCharsets.UTF_8);
+        return CSVFormat.RFC4180
+                .builder()
+                .setHeader()
+                .setSkipHeaderRecord(true)
+                .get()
+                .parse(new StringReader(text))
+                .getRecords();
+    }
+
+    @Test
+    void gradebook_hasARowForEachTrainee_andNoFormula() throws IOException {
+        taught.bends(0, 3, "17 5/8");
+        taught.bends(0, 2, "18 1/2");
+        List<CSVRecord> rows = table("/api/cohorts/" + taught.id() + "/gradebook.csv");
+        assertThat(rows).hasSize(2);
+        CSVRecord first = rows.getFirst();
+        assertThat(first.get("trainee")).isEqualTo("'=SUM(A1) Finch");
+        assertThat(first.get("stub ninety: standing")).isEqualTo("learning");
+        assertThat(first.get("stub ninety: pieces")).isEqualTo("2");
+        assertThat(first.get("stub ninety: passes")).isEqualTo("1");
+        assertThat(first.get("kick: standing")).isEqualTo("not tried");
+    }
+
+    @Test
+    void workbook_hasTheGradesAndEveryPiece() throws IOException {
+        taught.bends(0, 3, "17 5/8");
+        Map<String, String> parts = new HashMap<>();
+        try (ZipInputStream zip = new ZipInputStream(
+                new ByteArrayInputStream(runa.file("/api/cohorts/" + taught.id() + "/gradebook.xlsx")))) {
+            for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
+                parts.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
+            }
+        }
+        assertThat(parts).containsKeys("xl/workbook.xml", "xl/worksheets/sheet1.xml", "xl/worksheets/sheet2.xml");
+        assertThat(parts.get("xl/workbook.xml")).contains("Gradebook", "Pieces");
+        assertThat(parts.get("xl/worksheets/sheet2.xml") + parts.getOrDefault("xl/sharedStrings.xml", ""))
+                .contains("Up from the box", "Bender 4");
+    }
+
+    @Test
+    void readings_areAllThere_withWhatWasCorrected_andTheirColumnsAreExplained() throws IOException {
+        String attempt = taught.bends(0, 3, "18 1/2");
+        String reading = runa.get("/api/attempts/" + attempt)
+                .at("/features/1/reading/id")
+                .asString();
+        runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                "{\"feature\":\"leg\",\"text\":\"17 3/4\",\"corrects\":\"" + reading + "\",\"reason\":\"wrong line\"}");
+        List<CSVRecord> rows = table("/api/readings.csv?cohort=" + taught.id());
+        assertThat(rows).hasSize(5);
+        List<CSVRecord> legs =
+                rows.stream().filter(row -> row.get("feature").equals("leg")).toList();
+        assertThat(legs).anySatisfy(row -> {
+            assertThat(row.get("value")).isEqualTo("17.75");
+            assertThat(row.get("target")).isEqualTo("17.625");
+            assertThat(row.get("deviation")).isEqualTo("0.125");
+            assertThat(row.get("counts")).isEqualTo("true");
+            assertThat(row.get("corrects")).isEqualTo(reading);
+            assertThat(row.get("typed")).isEqualTo("17 3/4");
+            assertThat(row.get("taken_by")).isEqualTo("Runa Tolvane");
+        });
+        assertThat(legs).anySatisfy(row -> {
+            assertThat(row.get("value")).isEqualTo("18.5");
+            assertThat(row.get("counts")).isEqualTo("false");
+            assertThat(row.get("deviation")).isEmpty();
+        });
+        List<String> explained = table("/api/readings-columns.csv").stream()
+                .map(row -> row.get("column"))
+                .toList();
+        assertThat(explained)
+                .containsExactlyElementsOf(rows.getFirst().getParser().getHeaderNames());
+    }
+
+    @Test
+    void statements_areOneForEachPieceAndSignature_andAWithdrawalVoidsIts() {
+        String attempt = taught.bends(0, 3, "17 5/8");
+        taught.bends(1, 3, "18 1/2");
+        String signed = runa.put(
+                        "/api/trainees/" + taught.trainee(0) + "/sign-offs/" + UUID.randomUUID(),
+                        "{\"kind\":\"stub90\",\"remark\":\"Trade test\"}")
+                .at("/signOffs/0/id")
+                .asString();
+        runa.put("/api/sign-offs/" + signed + "/withdrawal", "{\"reason\":\"Too early\"}");
+        JsonNode statements = JSON.readTree(runa.file("/api/cohorts/" + taught.id() + "/statements.json"));
+        assertThat(statements.size()).isEqualTo(4);
+        JsonNode first = statements.get(0);
+        assertThat(first.at("/id").asString()).isEqualTo(attempt);
+        assertThat(first.at("/verb/id").asString()).isEqualTo("http://adlnet.gov/expapi/verbs/passed");
+        assertThat(first.at("/result/score/scaled").asDouble()).isEqualTo(1);
+        assertThat(first.at("/actor/account/name").asString()).isEqualTo(taught.trainee(0));
+        assertThat(statements.get(1).at("/result/success").asBoolean()).isFalse();
+        assertThat(statements.get(2).at("/verb/display/en").asString()).isEqualTo("mastered");
+        assertThat(statements.get(3).at("/object/id").asString()).isEqualTo(signed);
+    }
+
+    @Test
+    void everythingAboutAPerson_isOneFile() {
+        String attempt = taught.bends(0, 3, "17 5/8");
+        JsonNode file = JSON.readTree(runa.file("/api/trainees/" + taught.trainee(0) + "/everything.json"));
+        assertThat(file.at("/format").asString()).isEqualTo("lobrik-person/1");
+        assertThat(file.at("/trainee/0/full_name").asString()).isEqualTo("=SUM(A1) Finch");
+        assertThat(file.at("/attempts/0/id").asString()).isEqualTo(attempt);
+        assertThat(file.at("/readings").size()).isEqualTo(4);
+        assertThat(file.at("/outcomes").size()).isEqualTo(1);
+    }
+
+    /** Every table that knows of a trainee, directly or through an attempt or a signature, is in the file and goes with the person. */
+    @Test
+    void erasure_leavesNothingThatLeadsToThePerson(RunningServer.Address server) throws SQLException {
+        taught.bends(0, 3, "17 5/8");
+        runa.put(
+                "/api/trainees/" + taught.trainee(0) + "/sign-offs/" + UUID.randomUUID(),
+                "{\"kind\":\"stub90\",\"remark\":\"Trade test\"}");
+        runa.put("/api/trainees/" + taught.trainee(0) + "/keys/" + UUID.randomUUID(), "");
+        Client oskar = Client.signedIn(server, "oskar");
+        String path = "/api/trainees/" + taught.trainee(0) + "/erasures/" + UUID.randomUUID();
+        String body = "{\"fullName\":\"=SUM(A1) Finch\",\"reason\":\"Left the school and asked for it\"}";
+        assertThat(runa.put(path, body).status()).isEqualTo(409);
+        assertThat(oskar.put(path, "{\"fullName\":\"Finch\",\"reason\":\"x\"}").status())
+                .isEqualTo(400);
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                Statement statement = connection.createStatement()) {
+            List<String> before = mentions(statement, taught.trainee(0));
+            assertThat(before).contains("trainee", "attempt", "outcome", "sign_off", "assignment", "trainee_key");
+            long anonymous = count(statement, "select count(*) from anonymous_outcome");
+            Answer erased = oskar.put(path, body);
+            assertThat(erased.status()).as(erased.body().toString()).isEqualTo(200);
+            assertThat(erased.at("/pieces").asInt()).isEqualTo(1);
+            assertThat(mentions(statement, taught.trainee(0))).isEmpty();
+            assertThat(count(
+                            statement,
+                            "select count(*) from trainee where full_name like '%SUM(A1)%' and cohort_id = '"
+                                    + taught.id() + "'"))
+                    .isZero();
+            assertThat(count(statement, "select count(*) from anonymous_outcome"))
+                    .isEqualTo(anonymous + 1);
+            assertThat(count(statement, "select count(*) from erasure where cohort_id = '" + taught.id() + "'"))
+                    .isEqualTo(1);
+        }
+        assertThat(runa.get("/api/trainees/" + taught.trainee(0) + "/progress").status())
+                .isEqualTo(404);
+        assertThat(runa.get("/api/cohorts/" + taught.id() + "/matrix")
+                        .at("/rows")
+                        .size())
+                .isEqualTo(1);
+    }
+
+    /** The tables that have a row with this id in any column. */
+    private static List<String> mentions(Statement statement, String id) throws SQLException {
+        List<String> columns = new ArrayList<>();
+        try (ResultSet result =
+                statement.executeQuery("select table_name || ' ' || column_name from information_schema.columns "
+                        + "where table_schema = 'public' and data_type = 'uuid'")) {
+            while (result.next()) {
+                columns.add(result.getString(1));
+            }
+        }
+        List<String> mentions = new ArrayList<>();
+        for (String column : columns) {
+            String[] parts = column.split(" ");
+            if (count(statement, "select count(*) from " + parts[0] + " where " + parts[1] + " = '" + id + "'") > 0) {
+                mentions.add(parts[0]);
+            }
+        }
+        return mentions;
+    }
+
+    private static long count(Statement statement, String query) throws SQLException {
+        try (ResultSet result = statement.executeQuery(query)) {
+            result.next();
+            return result.getLong(1);
+        }
+    }
+
+    private static String roster(String text, String more) {
+        return "{\"text\":" + JSON.writeValueAsString(text) + more + "}";
+    }
+
+    private String intoClass() {
+        return ",\"cohortId\":\"" + taught.id() + "\"";
+    }
+
+    @Test
+    void roster_isShownFirst_withEveryRowThatIsWrong_andThenNothingIsAdded() {
+        String text = """
+                Full name;Bench;Student number
+                Cy Marsh;;S-1
+                ;4;S-2
+                Bo Rill;5;S-3
+                Di Reed;x;S-1
+                "Eva; Fenn";7;
+                """;
+        Answer preview = runa.post("/api/roster/preview", roster(text, intoClass()));
+        assertThat(preview.status()).as(preview.body().toString()).isEqualTo(200);
+        assertThat(preview.at("/mapping/name").asInt()).isZero();
+        assertThat(preview.at("/mapping/number").asInt()).isEqualTo(2);
+        assertThat(preview.at("/wrong").asInt()).isEqualTo(3);
+        assertThat(preview.at("/rows/0/bench").asInt()).isEqualTo(3);
+        assertThat(preview.at("/rows/1/problems/0").asString()).isEqualTo("The name is missing");
+        assertThat(preview.at("/rows/2/problems/0").asString()).contains("in this cohort already");
+        assertThat(preview.at("/rows/3/problems").valueStream().map(JsonNode::asString))
+                .containsExactly(
+                        "The number S-1 belongs to Cy Marsh already",
+                        "“x” is no bench: give a number from 1 to 999, or nothing");
+        assertThat(preview.at("/rows/4/name").asString()).isEqualTo("Eva; Fenn");
+        Answer refused = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, intoClass()));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.at("/detail").asString()).isEqualTo("3 rows are wrong; nothing was added");
+        assertThat(runa.get("/api/cohorts/" + taught.id() + "/matrix")
+                        .at("/rows")
+                        .size())
+                .isEqualTo(2);
+    }
+
+    @Test
+    void roster_isTakenIn_withAnotherMapping_andNewCohorts() {
+        String cohort = "Evening " + UUID.randomUUID();
+        String number = UUID.randomUUID().toString();
+        String text = "\uFEFFa,b,c,d\nCy Marsh,9," + cohort + "," + number + "\nDi Reed,," + cohort + ",\n";
+        String mapping = ",\"mapping\":{\"name\":0,\"bench\":1,\"cohort\":2,\"number\":3}";
+        assertThat(runa.post("/api/roster/preview", roster(text, mapping))
+                        .at("/rows/0/problems/0")
+                        .asString())
+                .contains("There is no cohort");
+        Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, mapping + ",\"newCohorts\":true"));
+        assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
+        JsonNode found = runa.get("/api/cohorts")
+                .body()
+                .valueStream()
+                .filter(each -> each.at("/name").asString().equals(cohort))
+                .findFirst()
+                .orElseThrow();
+        assertThat(found.at("/trainees/0/fullName").asString()).isEqualTo("Di Reed");
+        assertThat(found.at("/trainees/0/bench").asInt()).isEqualTo(1);
+        assertThat(found.at("/trainees/1/bench").asInt()).isEqualTo(9);
+    }
+
+    @Test
+    void whatIsNoTable_isRefusedWithAReason() {
+        assertThat(runa.post("/api/roster/preview", roster("Name\n", "")).status())
+                .isEqualTo(400);
+        Answer broken = runa.post("/api/roster/preview", roster("Name,Bench\n\"Cy,1\n", ""));
+        assertThat(broken.status()).isEqualTo(400);
+        assertThat(broken.at("/detail").asString()).contains("no table that can be read");
+        assertThat(runa.post("/api/roster/preview", roster("x,y\n1,2\n", ""))
+                        .at("/rows")
+                        .size())
+                .isZero();
+    }
+}
