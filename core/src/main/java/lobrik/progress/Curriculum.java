@@ -36,8 +36,8 @@ public record Curriculum(List<Step> steps) {
     }
 
     /**
-     * The first kind that is not steady while all before it are. Whoever is steady in a later kind has shown what comes before
-     * it: a second-year need not bend a stub for the record.
+     * The first kind that is not steady while all before it are. A kind that was never bent by whoever has begun one that builds on
+     * it counts as shown: a second-year need not bend a stub for the record.
      */
     Optional<BendKind> next(Map<BendKind, Standing> standings) {
         return steps.stream()
@@ -48,9 +48,14 @@ public record Curriculum(List<Step> steps) {
     }
 
     private boolean isShown(BendKind kind, Map<BendKind, Standing> standings) {
-        return standings.getOrDefault(kind, Standing.NOT_TRIED).isSteady()
-                || (standings.getOrDefault(kind, Standing.NOT_TRIED) == Standing.NOT_TRIED
-                        && steps.stream()
-                                .anyMatch(step -> step.after().contains(kind) && isShown(step.kind(), standings)));
+        Standing standing = standings.getOrDefault(kind, Standing.NOT_TRIED);
+        return standing.isSteady() || (standing == Standing.NOT_TRIED && isBuiltOn(kind, standings));
+    }
+
+    private boolean isBuiltOn(BendKind kind, Map<BendKind, Standing> standings) {
+        return steps.stream()
+                .filter(step -> step.after().contains(kind))
+                .anyMatch(step -> standings.getOrDefault(step.kind(), Standing.NOT_TRIED) != Standing.NOT_TRIED
+                        || isBuiltOn(step.kind(), standings));
     }
 }

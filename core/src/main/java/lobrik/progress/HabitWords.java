@@ -33,14 +33,14 @@ public record HabitWords(LengthUnit unit) {
             case Habit.Bias bias -> {
                 Interval interval = bias.estimate().biasInterval().orElseThrow();
                 yield "The same way in " + bias.sameWay() + " of the last "
-                        + bias.estimate().count() + " " + bias.kind().plural() + "; on the whole from "
-                        + signed(interval.from()) + " to " + signed(interval.to()) + " at a confidence of "
-                        + percent(bias.estimate().confidence())
+                        + bias.estimate().count() + " " + bias.kind().plural() + "; on the whole between "
+                        + signed(interval.from()) + " and " + signed(interval.to()) + " ("
+                        + percent(bias.estimate().confidence()) + " sure)"
                         + (bias.persists() ? "." : ". The last ones were better.");
             }
             case Habit.Recurring recurring ->
                 "In " + recurring.times() + " of the last " + recurring.of() + " pieces; others have it in "
-                        + Math.max(1, Math.round(100 * recurring.usual())) + " of 100.";
+                        + oneIn(recurring.usual()) + ".";
         };
     }
 
@@ -94,6 +94,10 @@ public record HabitWords(LengthUnit unit) {
     }
 
     private static String percent(double confidence) {
-        return Math.round(1000 * 100 * confidence) / 1000.0 + " %";
+        return Math.round(1000 * confidence) / 10.0 + " %";
+    }
+
+    private static String oneIn(double rate) {
+        return "1 of " + Math.max(1, Math.round(1 / rate));
     }
 }

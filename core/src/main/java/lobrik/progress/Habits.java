@@ -18,7 +18,7 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
 /**
  * Finds habits.
  *
- * <p><b>A bias</b> is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the kind, leaves out
+ * <p><b>A bias</b> (of a ring, an angle, the plane; of a finished dimension where none of these has one in that kind) is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the kind, leaves out
  * zero, and if it is a quarter of the tolerance or more. What the plan itself is off, and what a bender is known to add, is taken
  * away first; pieces with a slip of another sort (a forgotten shrink) say nothing here. The dog leg cannot be less than nothing: it
  * is a habit where its mean is clearly more than half its tolerance.
@@ -44,7 +44,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
     private static final int STILL = 3;
 
     /** Nobody is so careful that a slip would never happen: less than this is not assumed. */
-    private static final double LEAST_USUAL = 0.02;
+    private static final double LEAST_USUAL = 0.005;
 
     public Habits {
         usual = Map.copyOf(usual);
@@ -65,8 +65,13 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
                 .thenComparing(
                         Comparator.comparingDouble(Habit.Bias::inTolerances).reversed()));
         List<Habit> habits = new ArrayList<>(slips(pieces));
-        habits.addAll(biases);
+        biases.stream().filter(bias -> !followsFromAnother(bias, biases)).forEach(habits::add);
         return List.copyOf(habits);
+    }
+
+    /** A finished dimension is off where the hands are: that is told once, as what the hands do. */
+    private static boolean followsFromAnother(Habit.Bias bias, List<Habit.Bias> all) {
+        return rank(bias) > 0 && all.stream().anyMatch(other -> other.kind() == bias.kind() && rank(other) == 0);
     }
 
     /** Angles, rings and planes are what hands do; the rest follows from them. */

@@ -29,7 +29,7 @@ class HabitsTest {
             assertThat(bias.feature()).isEqualTo(FeatureId.ANGLE_2);
             assertThat(bias.persists()).isTrue();
             assertThat(WORDS.sentence(bias)).matches("Bend 2 of offsets comes out 2(\\.\\d)?° heavy\\.");
-            assertThat(WORDS.evidence(bias)).contains("of the last 16 offsets", "confidence of 99.9");
+            assertThat(WORDS.evidence(bias)).contains("of the last 16 offsets", "(99.9 % sure)");
         });
     }
 

@@ -45,11 +45,15 @@ class NextExerciseTest {
     }
 
     @Test
-    void whoeverIsSteadyInASaddle_neededNoOffsetForTheRecord() {
-        assertThat(next(Map.of(BendKind.SADDLE_3, Standing.STEADY)).kind()).isNotIn(BendKind.STUB_90, BendKind.OFFSET);
+    void whoeverHasBegunASaddle_neededNoStubForTheRecord() {
+        assertThat(next(Map.of(BendKind.SADDLE_3, Standing.LEARNING)).kind())
+                .isNotIn(BendKind.STUB_90, BendKind.OFFSET);
         assertThat(next(Map.of(BendKind.SADDLE_4, Standing.STEADY, BendKind.OFFSET, Standing.LEARNING))
                         .kind())
-                .isIn(BendKind.OFFSET, BendKind.BACK_TO_BACK_90, BendKind.STUB_90);
+                .isIn(BendKind.BACK_TO_BACK_90, BendKind.OFFSET);
+        assertThat(next(Map.of(BendKind.STUB_90, Standing.LEARNING, BendKind.SADDLE_4, Standing.STEADY))
+                        .kind())
+                .isEqualTo(BendKind.STUB_90);
     }
 
     @Test

@@ -42,7 +42,7 @@ final class DemoCast {
             steady("Abel Ferrow", 0.091, 1.26),
             steady("Bettina Crake", 0.065, 0.98),
             // Forgets the take-up or the shrink now and then.
-            new DemoPerson("Caspian Wold", 0, 0.08, 0, 1.0, 0.3, 0.22),
+            new DemoPerson("Caspian Wold", 0, 0.08, 0, 1.0, 0.3, 0.4),
             steady("Dilara Menn", 0.13, 1.68),
             // Always goes over, and does not get better at it.
             new DemoPerson("Edda Stroud", 0, 0.05, 2.4, 0.7, 0.1, 0),

@@ -41,9 +41,9 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
                 new Racked(shed.bender("Bender 7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
     }
 
-    /** Which bender a session uses: the two good ones by turns, the worn one every fifth time. */
+    /** Which bender a session uses: the two good ones by turns, the worn one every third time. */
     Racked forSession(int session) {
-        if (session % 5 == 2) {
+        if (session % 3 == 2) {
             return worn;
         }
         return session % 2 == 0 ? threeQuarters : half;

@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.progress.Curriculum;
@@ -38,6 +37,11 @@ class Insights {
             List<Habit> habits,
             NextExercise next) {}
 
+    /** What is assumed of a class of which nothing is known: half a slip in fifty pieces. */
+    private static final double PRIOR_SLIPS = 0.5;
+
+    private static final double PRIOR_PIECES = 50;
+
     private final Outcomes outcomes;
     private final SignOffs signOffs;
     private final Rules rules;
@@ -61,7 +65,9 @@ class Insights {
         Map<UUID, Map<BendKind, List<OutcomeRow>>> rows = outcomes.rows(trainees, Outcomes.Filter.ALL, most);
         Map<UUID, Set<BendKind>> signed = signOffs.standing(trainees);
         Map<BendKind, SignOffRule> inForce = rules.inForce(centreId);
-        Habits habits = new Habits(usualSlips(cohortId), benders.known(centreId));
+        Map<UUID, Outcomes.SlipRecord> slips =
+                outcomes.slipsOf(cohortId, clock.instant().minus(Benders.LOOKED_AT));
+        var known = benders.known(centreId);
         Map<UUID, Insight> insights = new HashMap<>();
         for (UUID trainee : trainees) {
             insights.put(
@@ -70,17 +76,26 @@ class Insights {
                             rows.getOrDefault(trainee, Map.of()),
                             signed.getOrDefault(trainee, Set.of()),
                             inForce,
-                            habits));
+                            new Habits(usualSlips(slips, trainee), known)));
         }
         return insights;
     }
 
-    /** How often each slip happens in this class, in its last pieces. */
-    private Map<CauseId, Double> usualSlips(UUID cohortId) {
-        var since = clock.instant().minus(Benders.LOOKED_AT);
-        double pieces = Math.max(1, outcomes.pieces(cohortId, since));
-        return outcomes.slips(cohortId, since).stream()
-                .collect(Collectors.toMap(Outcomes.SlipCount::cause, slip -> slip.pieces() / pieces));
+    /** How often each slip happens to the others of the class; with few of them, drawn towards hardly ever. */
+    private static Map<CauseId, Double> usualSlips(Map<UUID, Outcomes.SlipRecord> slips, UUID but) {
+        List<Outcomes.SlipRecord> others = slips.entrySet().stream()
+                .filter(each -> !each.getKey().equals(but))
+                .map(Map.Entry::getValue)
+                .toList();
+        double pieces = others.stream().mapToInt(Outcomes.SlipRecord::pieces).sum();
+        Map<CauseId, Double> usual = new EnumMap<>(CauseId.class);
+        for (CauseId cause : CauseId.values()) {
+            double times = others.stream()
+                    .mapToInt(record -> record.slips().getOrDefault(cause, 0))
+                    .sum();
+            usual.put(cause, (times + PRIOR_SLIPS) / (pieces + PRIOR_PIECES));
+        }
+        return usual;
     }
 
     private static Insight insight(

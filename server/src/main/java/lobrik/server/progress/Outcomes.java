@@ -53,6 +53,14 @@ class Outcomes {
     /** How often something went wrong, and with how many people. */
     record SlipCount(CauseId cause, int pieces, int people) {}
 
+    /** How many of somebody's pieces had each cause; those with none that is clear are among them. */
+    record SlipRecord(Map<CauseId, Integer> slips) {
+
+        int pieces() {
+            return slips.values().stream().mapToInt(Integer::intValue).sum();
+        }
+    }
+
     /** What somebody did in one kind of bend, all in all. */
     record Total(int pieces, int passes, Length used, Length wasted, Instant last) {}
 
@@ -201,6 +209,24 @@ class Outcomes {
                         .ifPresent(cause -> counts.add(
                                 new SlipCount(cause, ((Long) row[1]).intValue(), ((Long) row[2]).intValue()))));
         return counts;
+    }
+
+    /** What went wrong with each of a cohort since then. */
+    Map<UUID, SlipRecord> slipsOf(UUID cohortId, Instant since) {
+        Map<UUID, SlipRecord> records = new HashMap<>();
+        Rows.of(entities.createNativeQuery("""
+                        select trainee_id, cause, count(*) from outcome
+                        where cohort_id = :cohort and measured_at >= :since group by trainee_id, cause""", Object[].class)
+                        .setParameter("cohort", cohortId)
+                        .setParameter("since", since))
+                .forEach(row -> records.computeIfAbsent(
+                                (UUID) row[0], id -> new SlipRecord(new EnumMap<>(CauseId.class)))
+                        .slips()
+                        .merge(
+                                CauseId.withId(String.valueOf(row[1])).orElse(CauseId.UNCLEAR),
+                                ((Long) row[2]).intValue(),
+                                Integer::sum));
+        return records;
     }
 
     /** How many pieces a cohort finished since then. */

@@ -120,10 +120,11 @@ class ProgressTest {
 
     @Test
     void commonCauses_ofThisWeek_areCounted() {
-        taught.bends(0, 1, "23 5/8");
-        taught.bends(0, 1, "17 5/8", "95");
-        taught.bends(1, 2, "17 5/8", "95");
-        taught.bends(1, 12, "17 5/8", "95");
+        // What a stub of 95° measures, by the simulation.
+        taught.bends(0, 1, "17 5/8");
+        taught.bends(0, 1, "18 1/8", "95");
+        taught.bends(1, 2, "18 1/8", "95");
+        taught.bends(1, 12, "18 1/8", "95");
         JsonNode matrix = runa.get("/api/cohorts/" + taught.id() + "/matrix").body();
         assertThat(matrix.at("/pieces").asInt()).isEqualTo(3);
         assertThat(matrix.at("/slips").valueStream())
