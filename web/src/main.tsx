@@ -22,6 +22,8 @@ const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
 const SetDesk = lazy(() => import('./set/SetDesk'));
 // Brings the chart library, which nobody on the floor needs to wait for.
 const Progress = lazy(() => import('./progress/Progress'));
+const TraineePage = lazy(() => import('./progress/TraineePage'));
+const OwnPage = lazy(() => import('./bench/OwnPage'));
 
 const client = new QueryClient({
   defaultOptions: { queries: { retry: 1, networkMode: 'always' }, mutations: { networkMode: 'always' } },
@@ -33,6 +35,7 @@ const router = createBrowserRouter([
   // For whoever holds a sheet; a trainee's phone has no account.
   { path: '/sheet/:code', element: <SheetLink />, errorElement: <Failed /> },
   { path: '/bench/:code', element: later(<BenchScreen />), errorElement: <Failed /> },
+  { path: '/own/:code', element: later(<OwnPage />), errorElement: <Failed /> },
   {
     element: <Frame />,
     errorElement: <Failed />,
@@ -46,7 +49,7 @@ const router = createBrowserRouter([
       { path: '/verdict/:attemptId/show', element: later(<Show />) },
       { path: '/wall', element: later(<Wall />) },
       { path: '/progress', element: later(<Progress />) },
-      { path: '/progress/:traineeId', element: later(<Progress />) },
+      { path: '/progress/:traineeId', element: later(<TraineePage />) },
       { path: '*', element: <Navigate to="/floor" replace /> },
     ],
   },

@@ -309,18 +309,58 @@ export type Decision =
   | { kind: 'setAside'; recordId: string; reason: string }
   | { kind: 'step'; step: Schemas['StepView']['step'] };
 
+export type TraineePage = Schemas['TraineeProgress'];
+
+/** A trainee's progress. */
 export function useTraineeProgress(id: string | undefined) {
-  return useQuery<Schemas['TraineeProgress'], Problem>({
+  return useQuery<TraineePage, Problem>({
     queryKey: ['progress', 'trainee', id],
     queryFn: () => body(api.GET('/api/trainees/{id}/progress', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
   });
 }
 
-export function useCohortProgress(id: string | undefined) {
-  return useQuery<Schemas['CohortProgress'], Problem>({
-    queryKey: ['progress', 'cohort', id],
-    queryFn: () => body(api.GET('/api/cohorts/{id}/progress', { params: { path: { id: id ?? '' } } })),
-    enabled: id !== undefined,
+/** Which pieces of a matrix are shown; what is left out takes all. */
+export interface MatrixFilter {
+  from?: string;
+  to?: string;
+  bender?: string;
+  conduit?: string;
+  preset?: string;
+}
+
+/** Trainees by kinds of bend. */
+export function useMatrix(cohortId: string | undefined, filter: MatrixFilter) {
+  return useQuery<Schemas['MatrixView'], Problem>({
+    queryKey: ['progress', 'matrix', cohortId, filter],
+    queryFn: () =>
+      body(api.GET('/api/cohorts/{id}/matrix', { params: { path: { id: cohortId ?? '' }, query: filter } })),
+    enabled: cohortId !== undefined,
+    placeholderData: (last) => last,
+  });
+}
+
+/** What a cohort bends next. */
+export function usePlan(cohortId: string | undefined) {
+  return useQuery<Schemas['PlanView'], Problem>({
+    queryKey: ['progress', 'plan', cohortId],
+    queryFn: () => body(api.GET('/api/cohorts/{id}/plan', { params: { path: { id: cohortId ?? '' } } })),
+    enabled: cohortId !== undefined,
+  });
+}
+
+/** The benders compared. */
+export function useBenderComparison() {
+  return useQuery<Schemas['ComparisonView'][], Problem>({
+    queryKey: ['progress', 'benders'],
+    queryFn: () => body(api.GET('/api/benders/comparison')),
+  });
+}
+
+/** What is asked for a sign-off. */
+export function useSignOffRules() {
+  return useQuery<Schemas['RulesView'], Problem>({
+    queryKey: ['progress', 'rules'],
+    queryFn: () => body(api.GET('/api/sign-off-rules')),
   });
 }

@@ -89,7 +89,7 @@ final class DemoCast {
             boxOffset("Into the thermostat", 42),
             offset("Past the pipe bracket", 4.5, 30, 36, 66));
 
-    /** Once a week: everything that a second-year bends. The last day begins again. */
+    /** Everything that a second-year bends, twice in a term. The last day begins again. */
     static final List<DemoExercise> SECOND_YEAR_TERM = List.of(
             saddle4("Over the air duct", 3.25, 11.5, 34, 92),
             offset("Up onto the plinth", 6, 30, 44, 78),

@@ -15,6 +15,7 @@ import lobrik.shop.TradeSize;
  */
 record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
 
+    private static final int LAST_WITH_THE_WORN_ONE = 9;
     private static final Length WEAR = Length.ofFraction(0, 1, 4);
 
     /** A bender on the rack: its profile, and its figures as they really are. */
@@ -41,9 +42,9 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
                 new Racked(shed.bender("Bender 7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
     }
 
-    /** Which bender a session uses: the two good ones by turns, the worn one every third time. */
+    /** Which bender a session uses: the two good ones by turns, and in the first half of the term the worn one every third time. */
     Racked forSession(int session) {
-        if (session % 3 == 2) {
+        if (session % 3 == 2 && session < LAST_WITH_THE_WORN_ONE) {
             return worn;
         }
         return session % 2 == 0 ? threeQuarters : half;

@@ -126,7 +126,7 @@ final class DemoSchool {
                 "Stubs once more",
                 first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
         term(first, rack, 2);
-        term(second, rack, 1);
+        term(second, rack, 2);
     }
 
     private UUID account(String signInName, String fullName, Role role, Instant at) {

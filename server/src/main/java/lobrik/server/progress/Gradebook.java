@@ -19,8 +19,8 @@ import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.Rows;
-import lobrik.server.progress.MatrixView.CellView;
 import lobrik.server.progress.MatrixView.DotView;
+import lobrik.server.progress.MatrixView.MatrixCell;
 import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -89,14 +89,14 @@ public class Gradebook {
     @Transactional(readOnly = true)
     public List<GradeRow> grades(SignedIn who, UUID cohortId) {
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
-        Map<UUID, MatrixView.RowView> rows = new HashMap<>();
+        Map<UUID, MatrixView.MatrixRow> rows = new HashMap<>();
         matrix.of(who, cohortId, Outcomes.Filter.ALL).rows().forEach(row -> rows.put(row.traineeId(), row));
         Map<UUID, List<SignOffs.Signed>> signed =
                 signOffs.of(trainees.stream().map(Trainee::id).toList());
         Map<String, long[]> counts = counts(cohortId);
         List<GradeRow> grades = new ArrayList<>();
         for (Trainee trainee : trainees) {
-            MatrixView.RowView row = Objects.requireNonNull(rows.get(trainee.id()));
+            MatrixView.MatrixRow row = Objects.requireNonNull(rows.get(trainee.id()));
             grades.add(new GradeRow(
                     trainee,
                     row.cells().stream()
@@ -118,7 +118,7 @@ public class Gradebook {
         return counts;
     }
 
-    private static Grade grade(CellView cell, long[] counts, List<SignOffs.Signed> signed) {
+    private static Grade grade(MatrixCell cell, long[] counts, List<SignOffs.Signed> signed) {
         Optional<SignOff> signature = signed.stream()
                 .filter(each -> each.stands() && each.signature().kind().equals(cell.kind()))
                 .map(SignOffs.Signed::signature)

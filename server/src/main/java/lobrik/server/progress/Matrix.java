@@ -16,9 +16,9 @@ import lobrik.progress.Standing;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
-import lobrik.server.progress.MatrixView.CellView;
 import lobrik.server.progress.MatrixView.DotView;
-import lobrik.server.progress.MatrixView.RowView;
+import lobrik.server.progress.MatrixView.MatrixCell;
+import lobrik.server.progress.MatrixView.MatrixRow;
 import lobrik.server.progress.MatrixView.SlipView;
 import lobrik.server.progress.Outcomes.Dot;
 import lobrik.server.progress.Outcomes.Filter;
@@ -101,14 +101,14 @@ class Matrix {
         return standings;
     }
 
-    private static RowView row(
+    private static MatrixRow row(
             Trainee trainee,
             Map<BendKind, List<Dot>> shown,
             Map<BendKind, Standing> standings,
             Map<UUID, Instant> last,
             Instant now) {
         Instant lastAt = last.get(trainee.id());
-        return new RowView(
+        return new MatrixRow(
                 trainee.id(),
                 trainee.fullName(),
                 trainee.bench(),
@@ -119,9 +119,9 @@ class Matrix {
                         .toList());
     }
 
-    private static CellView cell(BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {
+    private static MatrixCell cell(BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {
         List<Dot> dots = shown.getOrDefault(kind, List.of());
-        return new CellView(
+        return new MatrixCell(
                 kind.id(),
                 StandingName.of(standings.getOrDefault(kind, Standing.NOT_TRIED)),
                 dots.subList(Math.max(0, dots.size() - SHOWN), dots.size()).stream()

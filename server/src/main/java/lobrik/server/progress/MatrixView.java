@@ -16,7 +16,7 @@ record MatrixView(
         UUID cohortId,
         String cohortName,
         List<String> kinds,
-        List<RowView> rows,
+        List<MatrixRow> rows,
         int pieces,
         List<SlipView> slips,
         @Nullable Integer catchingUpPercent) {
@@ -28,20 +28,20 @@ record MatrixView(
      * @param resting whether that is more than two weeks ago, or never was
      * @param cells by kind, in the same order
      */
-    record RowView(
+    record MatrixRow(
             UUID traineeId,
             String fullName,
             int bench,
             @Nullable Instant lastAt,
             boolean resting,
-            List<CellView> cells) {}
+            List<MatrixCell> cells) {}
 
     /**
      * Where somebody stands in a kind of bend.
      *
      * @param recent the last pieces, from the oldest
      */
-    record CellView(String kind, StandingName standing, List<DotView> recent) {}
+    record MatrixCell(String kind, StandingName standing, List<DotView> recent) {}
 
     /** A piece. */
     record DotView(UUID attemptId, Instant measuredAt, double points, boolean passed) {}

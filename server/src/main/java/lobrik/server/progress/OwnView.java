@@ -17,14 +17,14 @@ record OwnView(
         int passes,
         List<OwnFamily> families,
         List<String> habits,
-        TraineeView.NextView next,
+        TraineeProgress.NextView next,
         List<OwnSignOff> signOffs) {
 
     /** A kind of bend; recent has the last pieces, from the oldest. */
     record OwnFamily(
             String kind,
             StandingName standing,
-            List<TraineeView.ConditionView> conditions,
+            List<TraineeProgress.ConditionView> conditions,
             int pieces,
             List<OwnPiece> recent) {}
 

@@ -9,7 +9,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param ready who may be signed off, before they bend anything else
  */
-record PlanView(UUID cohortId, List<GroupView> groups, List<ReadyView> ready) {
+record PlanView(UUID cohortId, List<PlanGroup> groups, List<ReadyView> ready) {
 
     /**
      * Trainees who bend the same kind.
@@ -17,13 +17,13 @@ record PlanView(UUID cohortId, List<GroupView> groups, List<ReadyView> ready) {
      * @param entry of the library that they have had least; null where it has none of this kind
      * @param others of this kind that could be taken instead
      */
-    record GroupView(String kind, @Nullable EntryName entry, List<EntryName> others, List<MemberView> trainees) {}
+    record PlanGroup(String kind, @Nullable EntryName entry, List<EntryName> others, List<MemberView> trainees) {}
 
     /** A library entry. */
     record EntryName(UUID id, String title, boolean varies) {}
 
     /** Who, and why. */
-    record MemberView(UUID traineeId, String fullName, int bench, TraineeView.NextView next) {}
+    record MemberView(UUID traineeId, String fullName, int bench, TraineeProgress.NextView next) {}
 
     record ReadyView(UUID traineeId, String fullName, String kind) {}
 }

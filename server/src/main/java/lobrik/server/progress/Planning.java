@@ -28,8 +28,8 @@ import lobrik.server.giving.Givings;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Insights.Insight;
 import lobrik.server.progress.PlanView.EntryName;
-import lobrik.server.progress.PlanView.GroupView;
 import lobrik.server.progress.PlanView.MemberView;
+import lobrik.server.progress.PlanView.PlanGroup;
 import lobrik.server.progress.PlanView.ReadyView;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -102,7 +102,7 @@ public class Planning {
     }
 
     /** The exercise that the group has had least, the newest of those. */
-    private static GroupView group(
+    private static PlanGroup group(
             BendKind kind, List<MemberView> members, List<Exercise> shelf, Map<UUID, Map<UUID, Long>> had) {
         List<EntryName> entries = shelf.stream()
                 .filter(exercise -> exercise.kind().equals(kind.id()))
@@ -115,7 +115,7 @@ public class Planning {
                 .map(exercise -> new EntryName(
                         exercise.entryId(), exercise.title(), exercise.content().variation() != null))
                 .toList();
-        return new GroupView(kind.id(), entries.isEmpty() ? null : entries.getFirst(), entries, members);
+        return new PlanGroup(kind.id(), entries.isEmpty() ? null : entries.getFirst(), entries, members);
     }
 
     /** How often each of some trainees was given each entry of the library. */

@@ -88,13 +88,13 @@ class ProgressResource {
 
     @Operation(summary = "A trainee's progress: families of bends, habits, sign-offs, what comes next")
     @GetMapping("/api/trainees/{id}/progress")
-    TraineeView ofTrainee(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+    TraineeProgress ofTrainee(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return pages.of(who, id);
     }
 
     @Operation(summary = "Make a key to the trainee's own page; an older one opens nothing any more")
     @PutMapping("/api/trainees/{id}/keys/{key}")
-    TraineeView makeKey(
+    TraineeProgress makeKey(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key) {
@@ -104,7 +104,7 @@ class ProgressResource {
 
     @Operation(summary = "Take the key to the trainee's own page back")
     @DeleteMapping("/api/trainees/{id}/keys")
-    TraineeView endKey(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+    TraineeProgress endKey(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         keys.end(who, id);
         return pages.of(who, id);
     }

@@ -63,7 +63,7 @@ class SignOffResource {
 
     @Operation(summary = "Sign a trainee off in a kind of bend, on the evidence as it is now")
     @PutMapping("/api/trainees/{id}/sign-offs/{key}")
-    TraineeView sign(
+    TraineeProgress sign(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
@@ -76,7 +76,7 @@ class SignOffResource {
 
     @Operation(summary = "Withdraw a signature with a reason; both stay on record")
     @PutMapping("/api/sign-offs/{id}/withdrawal")
-    TraineeView withdraw(
+    TraineeProgress withdraw(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @RequestBody Withdrawal request) {

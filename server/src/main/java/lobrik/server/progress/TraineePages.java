@@ -31,15 +31,15 @@ import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.progress.Insights.Insight;
 import lobrik.server.progress.Outcomes.Total;
-import lobrik.server.progress.TraineeView.ConditionView;
-import lobrik.server.progress.TraineeView.FamilyView;
-import lobrik.server.progress.TraineeView.FeatureView;
-import lobrik.server.progress.TraineeView.HabitView;
-import lobrik.server.progress.TraineeView.NextView;
-import lobrik.server.progress.TraineeView.PieceView;
-import lobrik.server.progress.TraineeView.ReasonName;
-import lobrik.server.progress.TraineeView.SlipName;
-import lobrik.server.progress.TraineeView.StepView;
+import lobrik.server.progress.TraineeProgress.ConditionView;
+import lobrik.server.progress.TraineeProgress.FamilyView;
+import lobrik.server.progress.TraineeProgress.FeatureTrend;
+import lobrik.server.progress.TraineeProgress.HabitView;
+import lobrik.server.progress.TraineeProgress.LevelStep;
+import lobrik.server.progress.TraineeProgress.NextView;
+import lobrik.server.progress.TraineeProgress.PieceView;
+import lobrik.server.progress.TraineeProgress.ReasonName;
+import lobrik.server.progress.TraineeProgress.SlipName;
 import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -80,14 +80,14 @@ public class TraineePages {
     }
 
     @Transactional(readOnly = true)
-    TraineeView of(SignedIn who, UUID traineeId) {
+    TraineeProgress of(SignedIn who, UUID traineeId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         Map<BendKind, Total> totals = outcomes.totals(traineeId);
         Insight insight =
                 Objects.requireNonNull(insights.of(who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
                         .get(traineeId));
         HabitWords words = new HabitWords(accounts.unitOf(who));
-        return new TraineeView(
+        return new TraineeProgress(
                 traineeId,
                 trainee.fullName(),
                 trainee.bench(),
@@ -256,7 +256,7 @@ public class TraineePages {
                 rows.stream().map(row -> piece(row, features)).toList(),
                 scores.levels(),
                 scores.step()
-                        .map(step -> new StepView(rows.get(step.at()).attemptId(), step.before(), step.after()))
+                        .map(step -> new LevelStep(rows.get(step.at()).attemptId(), step.before(), step.after()))
                         .orElse(null),
                 features.stream()
                         .flatMap(feature -> feature(feature, rows).stream())
@@ -292,7 +292,7 @@ public class TraineePages {
                 tolerances);
     }
 
-    private static Optional<FeatureView> feature(FeatureId feature, List<OutcomeRow> rows) {
+    private static Optional<FeatureTrend> feature(FeatureId feature, List<OutcomeRow> rows) {
         List<OutcomeRow> with =
                 rows.stream().filter(row -> row.missed(feature).isPresent()).toList();
         List<Quantity> deviations = with.stream()
@@ -305,7 +305,7 @@ public class TraineePages {
             levels.add(row.missed(feature).isPresent() ? trend.levels().get(next++) : null);
         }
         return Estimate.of(deviations, Estimate.USUAL_CONFIDENCE)
-                .map(estimate -> new FeatureView(
+                .map(estimate -> new FeatureTrend(
                         feature.id(),
                         Unit.of(feature),
                         estimate.count(),
@@ -329,7 +329,8 @@ public class TraineePages {
                                 .orElse(null),
                         levels,
                         trend.step()
-                                .map(step -> new StepView(with.get(step.at()).attemptId(), step.before(), step.after()))
+                                .map(step ->
+                                        new LevelStep(with.get(step.at()).attemptId(), step.before(), step.after()))
                                 .orElse(null)));
     }
 }

@@ -60,7 +60,8 @@ public class Roster {
      * @param mapping that was used
      * @param wrong how many rows cannot be taken in; nothing is while there is one
      */
-    record RosterView(List<String> columns, Mapping mapping, List<RowView> rows, int wrong, List<String> newCohorts) {}
+    record RosterView(
+            List<String> columns, Mapping mapping, List<RosterRow> rows, int wrong, List<String> newCohorts) {}
 
     /**
      * A row.
@@ -69,7 +70,7 @@ public class Roster {
      * @param bench its own, or the next free one
      * @param problems what is wrong with it, each with what to do
      */
-    record RowView(
+    record RosterRow(
             long line,
             String name,
             @Nullable String number,
@@ -122,7 +123,7 @@ public class Roster {
             UUID id = UUID.nameUUIDFromBytes((key + name).getBytes(StandardCharsets.UTF_8));
             ids.put(folded(name), cohorts.start(who, id, name, List.of()).id());
         }
-        for (RowView row : view.rows()) {
+        for (RosterRow row : view.rows()) {
             UUID cohort = ids.get(folded(row.cohort()));
             Integer bench = row.bench();
             if (cohort != null && bench != null) {
@@ -144,7 +145,7 @@ public class Roster {
         Map<String, Cohort> known = cohorts.visibleTo(who).stream()
                 .collect(Collectors.toMap(cohort -> folded(cohort.name()), Function.identity(), (one, other) -> one));
         Check check = new Check(who, file, mapping, known);
-        List<RowView> rows = records.stream().skip(1).map(check::row).toList();
+        List<RosterRow> rows = records.stream().skip(1).map(check::row).toList();
         int wrong = (int) rows.stream().filter(row -> !row.problems().isEmpty()).count();
         return new Checked(new RosterView(columns, mapping, rows, wrong, List.copyOf(check.newCohorts)), known);
     }
@@ -221,7 +222,7 @@ public class Roster {
             }
         }
 
-        RowView row(CSVRecord record) {
+        RosterRow row(CSVRecord record) {
             List<String> problems = new ArrayList<>();
             String name = cell(record, mapping.name());
             String number = cell(record, mapping.number());
@@ -229,7 +230,7 @@ public class Roster {
             requireName(name, cohort, problems);
             requireNumber(number, name, problems);
             Integer bench = bench(cell(record, mapping.bench()), cohort, problems);
-            return new RowView(
+            return new RosterRow(
                     record.getRecordNumber(),
                     name,
                     number.isEmpty() ? null : number,

@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  * @param signOffs every signature that was ever given, from the oldest
  * @param ownPage code of the trainee's own page, where there is one
  */
-record TraineeView(
+record TraineeProgress(
         UUID traineeId,
         String fullName,
         int bench,
@@ -84,8 +84,8 @@ record TraineeView(
             @Nullable Integer typicalMinutes,
             List<PieceView> history,
             List<Double> scores,
-            @Nullable StepView scoreStep,
-            List<FeatureView> features) {}
+            @Nullable LevelStep scoreStep,
+            List<FeatureTrend> features) {}
 
     /**
      * A piece.
@@ -114,7 +114,7 @@ record TraineeView(
     record SlipName(String cause, String title) {}
 
     /** From here on it was clearly different; the middle before and after. */
-    record StepView(UUID attemptId, double before, double after) {}
+    record LevelStep(UUID attemptId, double before, double after) {}
 
     /**
      * How far a feature is off on the whole, as judged: inches or degrees.
@@ -122,7 +122,7 @@ record TraineeView(
      * @param bias mean with its 95 % interval; spread is the standard deviation with its own
      * @param levels after each piece of the history that has it
      */
-    record FeatureView(
+    record FeatureTrend(
             String feature,
             Unit unit,
             int count,
@@ -133,5 +133,5 @@ record TraineeView(
             @Nullable Double spreadFrom,
             @Nullable Double spreadTo,
             List<@Nullable Double> levels,
-            @Nullable StepView step) {}
+            @Nullable LevelStep step) {}
 }

@@ -1,0 +1,74 @@
+import type { Schemas } from '../api/client';
+import { useSignedIn } from '../frame/signedIn';
+import { BUTTON } from '../library/button';
+import { Erase } from './Erase';
+import { RosterImport } from './RosterImport';
+
+/** Out and in: gradebook, readings, learning records, all about one person, a roster; and erasing a person. */
+export function Files({ cohort }: { cohort: Schemas['CohortView'] | undefined }) {
+  const me = useSignedIn();
+  if (cohort === undefined) {
+    return <p className="p-4 text-lg">There is no cohort yet; take in a roster or start one on the floor.</p>;
+  }
+  return (
+    <div className="grid h-full gap-x-8 gap-y-6 overflow-y-auto p-4 xl:grid-cols-2">
+      <section aria-label="Out">
+        <h2 className="text-2xl font-semibold">Out: {cohort.name}</h2>
+        <ul className="grid gap-3">
+          <FileOut about="A row for each trainee: standing, pieces, passes, scores and signatures for each kind of bend.">
+            <Get href={`/api/cohorts/${cohort.id}/gradebook.csv`}>Gradebook, CSV</Get>
+            <Get href={`/api/cohorts/${cohort.id}/gradebook.xlsx`}>Gradebook, workbook</Get>
+          </FileOut>
+          <FileOut about="Every reading that was ever taken, with who took it, when and with what, and what was corrected. The columns are explained in a file of their own.">
+            <Get href={`/api/readings.csv?cohort=${cohort.id}`}>Readings, CSV</Get>
+            <Get href="/api/readings.csv">Of all cohorts</Get>
+            <Get href="/api/readings-columns.csv">What the columns mean</Get>
+          </FileOut>
+          <FileOut about="For a learning record store: a statement (xAPI) for each finished piece and each signature.">
+            <Get href={`/api/cohorts/${cohort.id}/statements.json`}>Learning records</Get>
+          </FileOut>
+          <FileOut about="Everything that is kept about one person, for that person.">
+            <select
+              aria-label="Everything about"
+              value=""
+              onChange={(event) => {
+                if (event.target.value !== '') {
+                  window.location.assign(`/api/trainees/${event.target.value}/everything.json`);
+                }
+              }}
+              className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
+            >
+              <option value="">Everything about…</option>
+              {cohort.trainees.map(({ id, fullName }) => (
+                <option key={id} value={id}>
+                  {fullName}
+                </option>
+              ))}
+            </select>
+          </FileOut>
+        </ul>
+      </section>
+      <div className="grid content-start gap-6">
+        <RosterImport cohort={cohort} />
+        {me.role === 'LEAD' && <Erase cohort={cohort} />}
+      </div>
+    </div>
+  );
+}
+
+function FileOut({ about, children }: { about: string; children: React.ReactNode }) {
+  return (
+    <li>
+      <p className="leading-snug">{about}</p>
+      <div className="mt-1 flex flex-wrap gap-2">{children}</div>
+    </li>
+  );
+}
+
+function Get({ href, children }: { href: string; children: React.ReactNode }) {
+  return (
+    <a href={href} download className={`${BUTTON} grid place-items-center`}>
+      {children}
+    </a>
+  );
+}

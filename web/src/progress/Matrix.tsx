@@ -1,0 +1,195 @@
+import { Link, useSearchParams } from 'react-router';
+import { useMatrix, type MatrixFilter } from '../api/queries';
+import type { Schemas } from '../api/client';
+import { kindOf, type Kind } from '../bends/kinds';
+import { BendGlyph } from './BendGlyph';
+import { useKeptScroll } from './kept';
+import { MatrixFilters } from './MatrixFilters';
+import { PieceMarks, piecesInWords } from './PieceMarks';
+import { sorted, type Sorting } from './sorting';
+import { StandingMark } from './StandingMark';
+import { STANDING_ORDER, STANDINGS } from './standings';
+import { Week } from './Week';
+
+/** Trainees by kinds of bend: where everybody stands, with the last pieces; and what this week was like. */
+export function Matrix({ cohortId }: { cohortId: string | undefined }) {
+  const [search, setSearch] = useSearchParams();
+  const read = (name: string) => search.get(name) ?? undefined;
+  const filter: MatrixFilter = Object.fromEntries(
+    (['from', 'to', 'bender', 'conduit', 'preset'] as const).flatMap((name) => {
+      const value = read(name);
+      return value === undefined ? [] : [[name, value]];
+    }),
+  );
+  const sorting = (read('sort') ?? 'bench') as Sorting;
+  const change = (changes: Record<string, string | undefined>) => {
+    setSearch(
+      (now) => {
+        for (const [name, value] of Object.entries(changes)) {
+          if (value === undefined || value === '') {
+            now.delete(name);
+          } else {
+            now.set(name, value);
+          }
+        }
+        return now;
+      },
+      { replace: true },
+    );
+  };
+  const matrix = useMatrix(cohortId, filter);
+  const box = useKeptScroll(`matrix ${cohortId ?? ''}`, matrix.data !== undefined);
+  if (matrix.data === undefined) {
+    return (
+      <p className="p-4 text-lg" role={matrix.error === null ? 'status' : 'alert'}>
+        {matrix.error?.message ?? 'Opening…'}
+      </p>
+    );
+  }
+  const { kinds, rows, catchingUpPercent } = matrix.data;
+  return (
+    <div className="flex h-full min-h-0 max-lg:flex-col max-lg:overflow-y-auto">
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col max-lg:flex-none">
+        <MatrixFilters filter={filter} sorting={sorting} kinds={kinds} onChange={change} />
+        {catchingUpPercent != null && (
+          <p role="status" className="px-4 pb-2">
+            ◔ Older pieces are still being counted up: {catchingUpPercent} %.
+          </p>
+        )}
+        <div ref={box} className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Cohort matrix">
+          <table className="border-separate border-spacing-0 leading-none">
+            <caption className="sr-only">
+              Trainees by kinds of bend. Each cell says where a trainee stands and how the last pieces went.
+            </caption>
+            <thead>
+              <tr>
+                <th
+                  scope="col"
+                  className="sticky top-0 left-0 z-20 border-b-2 border-base-content/60 bg-base-100 px-4 pb-1 text-left align-bottom text-sm font-normal"
+                >
+                  Trainee
+                </th>
+                {kinds.map((kind) => (
+                  <KindHead
+                    key={kind}
+                    kind={kind as Kind}
+                    current={sorting === `bend:${kind}`}
+                    onSort={() => {
+                      change({ sort: sorting === `bend:${kind}` ? undefined : `bend:${kind}` });
+                    }}
+                  />
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {sorted(rows, sorting).map((row) => (
+                <MatrixRow key={row.traineeId} row={row} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+        <Legend />
+      </div>
+      <Week matrix={matrix.data} />
+    </div>
+  );
+}
+
+function KindHead({ kind, current, onSort }: { kind: Kind; current: boolean; onSort: () => void }) {
+  return (
+    <th
+      scope="col"
+      aria-sort={current ? 'ascending' : 'none'}
+      className="sticky top-0 z-10 border-b-2 border-base-content/60 bg-base-100 p-0 text-left align-bottom"
+    >
+      <button
+        type="button"
+        onClick={onSort}
+        className={`flex min-h-16 w-full flex-col items-start justify-end gap-1 px-2 pb-1.5 text-left text-[0.95rem] leading-tight hover:bg-base-200 ${current ? 'font-semibold underline underline-offset-4' : 'font-normal'}`}
+      >
+        <BendGlyph kind={kind} />
+        {SHORT[kind]}
+      </button>
+    </th>
+  );
+}
+
+/** Narrow enough for a column. */
+const SHORT: Record<Kind, string> = {
+  stub90: 'Stub',
+  backToBack90: 'Back-to-back',
+  boxOffset: 'Box offset',
+  offset: 'Offset',
+  kick: 'Kick',
+  rollingOffset: 'Rolling',
+  saddle3: 'Three-point',
+  saddle4: 'Four-point',
+};
+
+function MatrixRow({ row }: { row: Schemas['MatrixRow'] }) {
+  return (
+    <tr>
+      <th
+        scope="row"
+        className="sticky left-0 z-10 max-w-[11.5rem] border-b border-base-300 bg-base-100 p-0 text-left font-normal"
+      >
+        <Link to={`/progress/${row.traineeId}`} className="block px-4 py-1 hover:bg-base-200">
+          <span className="block truncate text-lg leading-tight font-semibold">{row.fullName}</span>
+          <span className={`block text-sm leading-tight ${row.resting ? 'text-error' : ''}`}>
+            {row.resting && '▽ '}
+            {row.lastAt == null ? 'never measured' : lastBent(row.lastAt)}
+          </span>
+        </Link>
+      </th>
+      {row.cells.map((cell) => (
+        <Cell key={cell.kind} row={row} cell={cell} />
+      ))}
+    </tr>
+  );
+}
+
+/** How long ago, in days as people count them. */
+function lastBent(at: string): string {
+  const midnight = (moment: Date) => new Date(moment.getFullYear(), moment.getMonth(), moment.getDate()).getTime();
+  const days = Math.round((midnight(new Date()) - midnight(new Date(at))) / 86_400_000);
+  return days === 0 ? 'today' : days === 1 ? 'yesterday' : `${String(days)} days ago`;
+}
+
+function Cell({ row, cell }: { row: Schemas['MatrixRow']; cell: Schemas['MatrixCell'] }) {
+  const nothing = cell.standing === 'notTried' && cell.recent.length === 0;
+  const words = `${row.fullName}, ${kindOf(cell.kind).name}: ${STANDINGS[cell.standing].name}, ${piecesInWords(cell.recent)}`;
+  return (
+    <td className="border-b border-base-300 p-0">
+      <Link
+        to={`/progress/${row.traineeId}?bend=${cell.kind}`}
+        aria-label={words}
+        title={words}
+        className="flex min-h-[3.2rem] min-w-[5.4rem] flex-col justify-center gap-0.5 px-2 hover:bg-base-200"
+      >
+        <StandingMark standing={cell.standing} />
+        {nothing ? <span className="h-[27px]" /> : <PieceMarks pieces={cell.recent} />}
+      </Link>
+    </td>
+  );
+}
+
+function Legend() {
+  return (
+    <ul className="flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-base-300 px-4 py-1.5 text-sm">
+      {STANDING_ORDER.map((standing) => (
+        <li key={standing} className="flex items-center gap-2">
+          <StandingMark standing={standing} wide={44} />
+          {STANDINGS[standing].name}
+        </li>
+      ))}
+      <li className="flex items-center gap-2">
+        <PieceMarks pieces={[{ points: 90, passed: true }]} most={1} />
+        passed, as high as its points
+      </li>
+      <li className="flex items-center gap-2">
+        <PieceMarks pieces={[{ points: 60, passed: false }]} most={1} />
+        not
+      </li>
+    </ul>
+  );
+}

@@ -1,0 +1,157 @@
+import type { ReactNode } from 'react';
+import { type MatrixFilter, useJudgingPresets, useShed } from '../api/queries';
+import { kindOf } from '../bends/kinds';
+import { BUTTON } from '../library/button';
+import type { Sorting } from './sorting';
+
+interface MatrixFiltersProps {
+  filter: MatrixFilter;
+  sorting: Sorting;
+  kinds: readonly string[];
+  onChange: (changes: Record<string, string | undefined>) => void;
+}
+
+/** Picks the pieces that are shown, and the order of the rows. Where somebody stands follows from all pieces. */
+export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFiltersProps) {
+  const shed = useShed();
+  const presets = useJudgingPresets();
+  const any = Object.keys(filter).length > 0;
+  const names = [
+    ...(presets.data?.usual ?? []).map(({ preset }) => preset),
+    ...(presets.data?.own ?? []).map(({ figures }) => figures.preset),
+  ];
+  return (
+    <div className="flex flex-wrap items-end gap-x-2 gap-y-1 px-4 py-2" role="group" aria-label="Pieces that are shown">
+      <Day
+        label="From"
+        value={filter.from}
+        onChange={(from) => {
+          onChange({ from });
+        }}
+      />
+      <Day
+        label="To"
+        value={filter.to}
+        onChange={(to) => {
+          onChange({ to });
+        }}
+      />
+      <Pick
+        label="Bender"
+        value={filter.bender}
+        onChange={(bender) => {
+          onChange({ bender });
+        }}
+      >
+        <option value="">every bender</option>
+        {shed.data?.benders.map(({ id, label }) => (
+          <option key={id}>{label}</option>
+        ))}
+      </Pick>
+      <Pick
+        label="Conduit"
+        value={filter.conduit}
+        onChange={(conduit) => {
+          onChange({ conduit });
+        }}
+      >
+        <option value="">every conduit</option>
+        {shed.data?.conduits.map(({ id, label }) => (
+          <option key={id}>{label}</option>
+        ))}
+      </Pick>
+      <Pick
+        label="Tolerances"
+        value={filter.preset}
+        onChange={(preset) => {
+          onChange({ preset });
+        }}
+      >
+        <option value="">every tolerance</option>
+        {names.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </Pick>
+      <Pick
+        label="Sorted by"
+        value={sorting}
+        onChange={(sort) => {
+          onChange({ sort: sort === 'bench' ? undefined : sort });
+        }}
+      >
+        <option value="bench">bench</option>
+        <option value="name">name</option>
+        <option value="last">longest not bent</option>
+        {kinds.map((kind) => (
+          <option key={kind} value={`bend:${kind}`}>
+            {kindOf(kind).name}, furthest behind
+          </option>
+        ))}
+      </Pick>
+      {any && (
+        <button
+          type="button"
+          className={BUTTON}
+          onClick={() => {
+            onChange({ from: undefined, to: undefined, bender: undefined, conduit: undefined, preset: undefined });
+          }}
+        >
+          All pieces
+        </button>
+      )}
+    </div>
+  );
+}
+
+const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-base';
+
+function Day({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (value: string) => void;
+}) {
+  return (
+    <label className="grid text-sm">
+      {label}
+      <input
+        type="date"
+        value={value ?? ''}
+        onChange={(event) => {
+          onChange(event.target.value);
+        }}
+        className={`w-[9.2rem] ${FIELD}`}
+      />
+    </label>
+  );
+}
+
+function Pick({
+  label,
+  value,
+  onChange,
+  children,
+}: {
+  label: string;
+  value: string | undefined;
+  onChange: (value: string) => void;
+  children: ReactNode;
+}) {
+  return (
+    <label className="grid text-sm">
+      {label}
+      <select
+        value={value ?? ''}
+        onChange={(event) => {
+          onChange(event.target.value);
+        }}
+        className={`max-w-[9.5rem] ${FIELD}`}
+      >
+        {children}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,220 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, body, Problem, type Schemas } from '../api/client';
+import { usePlan } from '../api/queries';
+import { kindOf, type Kind } from '../bends/kinds';
+import { BendGlyph } from './BendGlyph';
+
+type PlanOfSession = Schemas['PlanView'];
+type Group = Schemas['PlanGroup'];
+
+/** What somebody changed about a group of the plan. */
+interface Change {
+  entryId?: string;
+  leftOut?: boolean;
+  varied?: boolean;
+}
+
+/** The coming session: who bends what and why, given out in one step. */
+export function Plan({ cohortId }: { cohortId: string | undefined }) {
+  const plan = usePlan(cohortId);
+  if (plan.data === undefined) {
+    return (
+      <p className="p-4 text-lg" role={plan.error === null ? 'status' : 'alert'}>
+        {plan.error?.message ?? 'Working it out…'}
+      </p>
+    );
+  }
+  return <PlanForm key={plan.data.cohortId} plan={plan.data} />;
+}
+
+function PlanForm({ plan }: { plan: PlanOfSession }) {
+  const client = useQueryClient();
+  const [changes, setChanges] = useState<Record<string, Change>>({});
+  const [key, setKey] = useState(() => crypto.randomUUID());
+  const parts = plan.groups.flatMap((group) => {
+    const change = changes[group.kind] ?? {};
+    const entry = group.others.find(({ id }) => id === change.entryId) ?? group.entry;
+    return entry == null || change.leftOut === true
+      ? []
+      : [
+          {
+            entryId: entry.id,
+            traineeIds: group.trainees.map(({ traineeId }) => traineeId),
+            varied: entry.varies && change.varied !== false,
+          },
+        ];
+  });
+  const give = useMutation<Schemas['PlanGiven'], Problem>({
+    mutationFn: () =>
+      body(
+        api.PUT('/api/cohorts/{id}/plans/{key}', {
+          params: { path: { id: plan.cohortId, key } },
+          body: { parts, dueOn: null },
+        }),
+      ),
+    onSuccess: () => {
+      setKey(crypto.randomUUID());
+      for (const queryKey of [['floor'], ['givings'], ['kit'], ['progress', 'plan']]) {
+        void client.invalidateQueries({ queryKey });
+      }
+    },
+  });
+  const people = parts.reduce((sum, part) => sum + part.traineeIds.length, 0);
+  return (
+    <div className="flex h-full flex-col">
+      <div className="min-h-0 flex-1 overflow-y-auto px-4">
+        {plan.ready.length > 0 && (
+          <p className="py-2 text-lg leading-snug">
+            ● {plan.ready.length === 1 ? 'One signature waits' : `${String(plan.ready.length)} signatures wait`}:{' '}
+            {plan.ready.map(({ traineeId, fullName, kind }, i) => (
+              <span key={traineeId + kind}>
+                {i > 0 && ', '}
+                <Link to={`/progress/${traineeId}?bend=${kind}`} className="underline underline-offset-4">
+                  {fullName}
+                </Link>{' '}
+                ({kindOf(kind).name.toLowerCase()})
+              </span>
+            ))}
+            .
+          </p>
+        )}
+        {plan.groups.map((group) => (
+          <GroupOfPlan
+            key={group.kind}
+            group={group}
+            change={changes[group.kind] ?? {}}
+            onChange={(change) => {
+              setChanges((now) => ({ ...now, [group.kind]: { ...now[group.kind], ...change } }));
+            }}
+          />
+        ))}
+      </div>
+      <footer className="flex flex-wrap items-center gap-4 border-t-2 border-base-content/60 px-4 py-2">
+        <button
+          type="button"
+          className="btn h-12 px-6 text-lg btn-primary"
+          disabled={parts.length === 0 || give.isPending}
+          onClick={() => {
+            give.mutate();
+          }}
+        >
+          Give all of this out
+        </button>
+        <span className="text-lg">
+          {people} {people === 1 ? 'trainee' : 'trainees'}, {parts.length}{' '}
+          {parts.length === 1 ? 'exercise' : 'exercises'}
+        </span>
+        <span role="status" className="text-lg">
+          {give.isSuccess && (
+            <>
+              <span className="text-success">● </span>Given out.{' '}
+              <Link to="/set/library?side=given" className="underline underline-offset-4">
+                Print the sheets
+              </Link>
+            </>
+          )}
+        </span>
+        {give.error !== null && (
+          <span role="alert" className="text-error">
+            ✕ {give.error.message}
+          </span>
+        )}
+      </footer>
+    </div>
+  );
+}
+
+function GroupOfPlan({
+  group,
+  change,
+  onChange,
+}: {
+  group: Group;
+  change: Change;
+  onChange: (change: Change) => void;
+}) {
+  const name = kindOf(group.kind).name;
+  const entry = group.others.find(({ id }) => id === change.entryId) ?? group.entry;
+  const taken = entry != null && change.leftOut !== true;
+  return (
+    <section aria-label={name} className="grid gap-x-6 border-b border-base-300 py-3 md:grid-cols-[20rem_1fr]">
+      <div>
+        <h2 className="flex items-center gap-3 text-2xl leading-tight font-semibold">
+          <BendGlyph kind={group.kind as Kind} />
+          {name}
+        </h2>
+        {entry == null ? (
+          <p className="mt-1 leading-snug">
+            ▲ The library has none.{' '}
+            <Link to="/set" className="underline underline-offset-4">
+              Set one
+            </Link>{' '}
+            and come back.
+          </p>
+        ) : (
+          <>
+            <label className="mt-1 grid text-sm">
+              Exercise; the one that they have had least comes first
+              <select
+                value={entry.id}
+                onChange={(event) => {
+                  onChange({ entryId: event.target.value });
+                }}
+                className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+              >
+                {group.others.map(({ id, title }) => (
+                  <option key={id} value={id}>
+                    {title}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <label className="flex min-h-11 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={taken}
+                onChange={(event) => {
+                  onChange({ leftOut: !event.target.checked });
+                }}
+              />
+              Give it out
+            </label>
+            {entry.varies && (
+              <label className="flex min-h-9 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={change.varied !== false}
+                  onChange={(event) => {
+                    onChange({ varied: event.target.checked });
+                  }}
+                />
+                A variant each
+              </label>
+            )}
+          </>
+        )}
+      </div>
+      <ul className={`grid content-start ${taken ? '' : 'opacity-60'}`}>
+        {group.trainees.map(({ traineeId, fullName, bench, next }) => (
+          <li key={traineeId} className="flex flex-wrap items-baseline gap-x-3 py-0.5 leading-snug">
+            <span className="figures w-7 text-right">{bench}</span>
+            <Link
+              to={`/progress/${traineeId}?bend=${group.kind}`}
+              className="text-lg font-semibold underline-offset-4 hover:underline"
+            >
+              {fullName}
+            </Link>
+            <span>
+              {next.reason === 'habit' && <span aria-hidden="true">▲ </span>}
+              {next.sentence}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
