@@ -11,9 +11,13 @@ import { conduitText } from './conduit';
 type FamilyOfPieces = Schemas['FamilyView'];
 type FeatureTrend = Schemas['FeatureTrend'];
 
-/** One kind of bend: scores and deviations over time, and every piece that is shown. */
-export function Family({ family }: { family: FamilyOfPieces }) {
-  const [chosen, setChosen] = useState<string>();
+/**
+ * One kind of bend: scores and deviations over time, and every piece that is shown.
+ *
+ * @param first feature to show, such as one with a habit; else the one that takes up most of its tolerance
+ */
+export function Family({ family, first }: { family: FamilyOfPieces; first: string | null | undefined }) {
+  const [chosen, setChosen] = useState(first);
   const display = useDisplayUnit();
   const feature = family.features.find((each) => each.feature === chosen) ?? widest(family);
   const bends = family.features.filter(({ feature: id }) => id.startsWith('angle')).length;
@@ -69,7 +73,11 @@ export function Family({ family }: { family: FamilyOfPieces }) {
 /** The feature that takes up most of its tolerance on the whole. */
 function widest(family: FamilyOfPieces): FeatureTrend | undefined {
   const part = (feature: FeatureTrend, at: number) => {
-    const tolerance = family.history.map((piece) => piece.tolerances[at]).filter((each) => each != null).at(-1) ?? 1;
+    const tolerance =
+      family.history
+        .map((piece) => piece.tolerances[at])
+        .filter((each) => each != null)
+        .at(-1) ?? 1;
     return Math.abs(feature.bias) / tolerance;
   };
   return family.features.map((feature, at) => ({ feature, part: part(feature, at) })).sort((a, b) => b.part - a.part)[0]

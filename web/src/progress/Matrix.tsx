@@ -65,7 +65,7 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
               <tr>
                 <th
                   scope="col"
-                  className="sticky top-0 left-0 z-20 border-b-2 border-base-content/60 bg-base-100 px-4 pb-1 text-left align-bottom text-sm font-normal"
+                  className="sticky top-0 left-0 z-20 border-b-2 border-base-content/60 bg-base-100 px-3 pb-1 text-left align-bottom text-sm font-normal"
                 >
                   Trainee
                 </th>
@@ -105,7 +105,7 @@ function KindHead({ kind, current, onSort }: { kind: Kind; current: boolean; onS
       <button
         type="button"
         onClick={onSort}
-        className={`flex min-h-16 w-full flex-col items-start justify-end gap-1 px-2 pb-1.5 text-left text-[0.95rem] leading-tight hover:bg-base-200 ${current ? 'font-semibold underline underline-offset-4' : 'font-normal'}`}
+        className={`flex min-h-14 w-full flex-col items-start justify-end gap-0.5 px-1.5 pb-1 text-left text-[0.92rem] leading-none hover:bg-base-200 ${current ? 'font-semibold underline underline-offset-4' : 'font-normal'}`}
       >
         <BendGlyph kind={kind} />
         {SHORT[kind]}
@@ -131,10 +131,10 @@ function MatrixRow({ row }: { row: Schemas['MatrixRow'] }) {
     <tr>
       <th
         scope="row"
-        className="sticky left-0 z-10 max-w-[11.5rem] border-b border-base-300 bg-base-100 p-0 text-left font-normal"
+        className="sticky left-0 z-10 max-w-[10.2rem] border-b border-base-300 bg-base-100 p-0 text-left font-normal"
       >
-        <Link to={`/progress/${row.traineeId}`} className="block px-4 py-1 hover:bg-base-200">
-          <span className="block truncate text-lg leading-tight font-semibold">{row.fullName}</span>
+        <Link to={`/progress/${row.traineeId}`} className="block px-3 py-0.5 hover:bg-base-200">
+          <span className="block truncate text-[1.05rem] leading-tight font-semibold">{row.fullName}</span>
           <span className={`block text-sm leading-tight ${row.resting ? 'text-error' : ''}`}>
             {row.resting && '▽ '}
             {row.lastAt == null ? 'never measured' : lastBent(row.lastAt)}
@@ -164,10 +164,10 @@ function Cell({ row, cell }: { row: Schemas['MatrixRow']; cell: Schemas['MatrixC
         to={`/progress/${row.traineeId}?bend=${cell.kind}`}
         aria-label={words}
         title={words}
-        className="flex min-h-[3.2rem] min-w-[5.4rem] flex-col justify-center gap-0.5 px-2 hover:bg-base-200"
+        className="flex min-h-[2.75rem] w-[5.15rem] flex-col justify-center px-1.5 hover:bg-base-200"
       >
         <StandingMark standing={cell.standing} />
-        {nothing ? <span className="h-[27px]" /> : <PieceMarks pieces={cell.recent} />}
+        {nothing ? <span className="h-[24px]" /> : <PieceMarks pieces={cell.recent} />}
       </Link>
     </td>
   );
@@ -175,7 +175,7 @@ function Cell({ row, cell }: { row: Schemas['MatrixRow']; cell: Schemas['MatrixC
 
 function Legend() {
   return (
-    <ul className="flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-base-300 px-4 py-1.5 text-sm">
+    <ul className="flex flex-wrap items-center gap-x-4 gap-y-0.5 border-t border-base-300 px-3 py-1 text-sm">
       {STANDING_ORDER.map((standing) => (
         <li key={standing} className="flex items-center gap-2">
           <StandingMark standing={standing} wide={44} />
@@ -184,7 +184,7 @@ function Legend() {
       ))}
       <li className="flex items-center gap-2">
         <PieceMarks pieces={[{ points: 90, passed: true }]} most={1} />
-        passed, as high as its points
+        passed
       </li>
       <li className="flex items-center gap-2">
         <PieceMarks pieces={[{ points: 60, passed: false }]} most={1} />

@@ -21,7 +21,11 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
     ...(presets.data?.own ?? []).map(({ figures }) => figures.preset),
   ];
   return (
-    <div className="flex flex-wrap items-end gap-x-2 gap-y-1 px-4 py-2" role="group" aria-label="Pieces that are shown">
+    <div
+      className="flex flex-wrap items-center gap-x-1.5 gap-y-1 px-3 py-1.5"
+      role="group"
+      aria-label="Pieces that are shown"
+    >
       <Day
         label="From"
         value={filter.from}
@@ -67,7 +71,7 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
           onChange({ preset });
         }}
       >
-        <option value="">every tolerance</option>
+        <option value="">every set</option>
         {names.map((name) => (
           <option key={name}>{name}</option>
         ))}
@@ -79,8 +83,8 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
           onChange({ sort: sort === 'bench' ? undefined : sort });
         }}
       >
-        <option value="bench">bench</option>
-        <option value="name">name</option>
+        <option value="bench">by bench</option>
+        <option value="name">by name</option>
         <option value="last">longest not bent</option>
         {kinds.map((kind) => (
           <option key={kind} value={`bend:${kind}`}>
@@ -103,7 +107,7 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
   );
 }
 
-const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-base';
+const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-1 text-[0.95rem]';
 
 function Day({
   label,
@@ -115,7 +119,7 @@ function Day({
   onChange: (value: string) => void;
 }) {
   return (
-    <label className="grid text-sm">
+    <label className="flex items-center gap-1 text-sm">
       {label}
       <input
         type="date"
@@ -123,7 +127,7 @@ function Day({
         onChange={(event) => {
           onChange(event.target.value);
         }}
-        className={`w-[9.2rem] ${FIELD}`}
+        className={`w-[7.7rem] ${FIELD}`}
       />
     </label>
   );
@@ -141,14 +145,14 @@ function Pick({
   children: ReactNode;
 }) {
   return (
-    <label className="grid text-sm">
-      {label}
+    <label>
+      <span className="sr-only">{label}</span>
       <select
         value={value ?? ''}
         onChange={(event) => {
           onChange(event.target.value);
         }}
-        className={`max-w-[9.5rem] ${FIELD}`}
+        className={`w-[7.4rem] ${FIELD}`}
       >
         {children}
       </select>

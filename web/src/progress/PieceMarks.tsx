@@ -8,19 +8,19 @@ export function PieceMarks({
 }) {
   const step = 12;
   return (
-    <svg width={most * step} height={27} aria-hidden="true" className="shrink-0">
+    <svg width={most * step} height={24} aria-hidden="true" className="shrink-0">
       {pieces.slice(-most).map(({ points, passed }, i) => {
         const x = i * step;
-        const height = Math.max(1.5, (points / 100) * 16);
+        const height = Math.max(1.5, (points / 100) * 14);
         return passed ? (
           <g key={i} fill="currentColor">
-            <rect x={x + 2} y={17 - height} width={7} height={height} />
-            <circle cx={x + 5.5} cy={22.5} r={2.4} />
+            <rect x={x + 2} y={15 - height} width={7} height={height} />
+            <circle cx={x + 5.5} cy={20} r={2.4} />
           </g>
         ) : (
           <g key={i} fill="none" stroke="var(--color-error)">
-            <rect x={x + 2.5} y={17 - height} width={6} height={height} className="line-thin" />
-            <path d={`M${String(x + 2.8)} 19.8l5.4 5.4m0-5.4l-5.4 5.4`} className="line-medium" />
+            <rect x={x + 2.5} y={15 - height} width={6} height={height} className="line-thin" />
+            <path d={`M${String(x + 2.8)} 17.4l5.2 5.2m0-5.2l-5.2 5.2`} className="line-medium" />
           </g>
         );
       })}

@@ -65,21 +65,7 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
   return (
     <div className="flex h-full flex-col">
       <div className="min-h-0 flex-1 overflow-y-auto px-4">
-        {plan.ready.length > 0 && (
-          <p className="py-2 text-lg leading-snug">
-            ● {plan.ready.length === 1 ? 'One signature waits' : `${String(plan.ready.length)} signatures wait`}:{' '}
-            {plan.ready.map(({ traineeId, fullName, kind }, i) => (
-              <span key={traineeId + kind}>
-                {i > 0 && ', '}
-                <Link to={`/progress/${traineeId}?bend=${kind}`} className="underline underline-offset-4">
-                  {fullName}
-                </Link>{' '}
-                ({kindOf(kind).name.toLowerCase()})
-              </span>
-            ))}
-            .
-          </p>
-        )}
+        <Waiting ready={plan.ready} />
         {plan.groups.map((group) => (
           <GroupOfPlan
             key={group.kind}
@@ -126,6 +112,34 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
   );
 }
 
+/** Who can be signed off before they bend anything else, by kind of bend. */
+function Waiting({ ready }: { ready: PlanOfSession['ready'] }) {
+  if (ready.length === 0) {
+    return null;
+  }
+  const kinds = [...new Set(ready.map(({ kind }) => kind))];
+  return (
+    <section aria-label="Signatures that wait" className="border-b border-base-300 py-2 leading-snug">
+      <h2 className="text-xl font-semibold">Ready for sign-off first</h2>
+      {kinds.map((kind) => (
+        <p key={kind}>
+          <b>{kindOf(kind).name}:</b>{' '}
+          {ready
+            .filter((each) => each.kind === kind)
+            .map(({ traineeId, fullName }, i) => (
+              <span key={traineeId}>
+                {i > 0 && ', '}
+                <Link to={`/progress/${traineeId}?bend=${kind}`} className="underline underline-offset-4">
+                  {fullName}
+                </Link>
+              </span>
+            ))}
+        </p>
+      ))}
+    </section>
+  );
+}
+
 function GroupOfPlan({
   group,
   change,
@@ -156,7 +170,7 @@ function GroupOfPlan({
         ) : (
           <>
             <label className="mt-1 grid text-sm">
-              Exercise; the one that they have had least comes first
+              Exercise; the least used by them first
               <select
                 value={entry.id}
                 onChange={(event) => {

@@ -6,7 +6,7 @@ export function StandingMark({ standing, wide = 58 }: { standing: Standing; wide
   const done = standing === 'signed' || standing === 'ready';
   const tone = done ? 'var(--asked)' : 'var(--steel-edge)';
   return (
-    <svg width={wide} height={18} viewBox="0 0 58 18" aria-hidden="true" className="shrink-0">
+    <svg width={wide} height={16} viewBox="0 1 58 16" aria-hidden="true" className="shrink-0">
       {standing === 'notTried' ? (
         <line x1={3} x2={55} y1={9} y2={9} stroke="var(--line)" className="line-thin" strokeDasharray="3 4" />
       ) : (
@@ -29,8 +29,8 @@ export function StandingMark({ standing, wide = 58 }: { standing: Standing; wide
             key={i}
             x1={14 + i * 15}
             x2={14 + i * 15}
-            y1={0}
-            y2={18}
+            y1={1}
+            y2={17}
             stroke={standing === 'ready' ? 'var(--asked)' : 'var(--color-base-content)'}
             className="line-bold"
           />

@@ -65,7 +65,11 @@ export default function TraineePage() {
           {family === undefined ? (
             <p className="py-6 text-xl">Nothing is measured to the end yet. The first piece that is, shows here.</p>
           ) : (
-            <Family key={family.kind} family={family} />
+            <Family
+              key={family.kind}
+              family={family}
+              first={page.habits.find(({ kind, feature }) => kind === family.kind && feature != null)?.feature}
+            />
           )}
         </div>
         <aside className="w-[20rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:overflow-visible max-lg:border-t lg:border-l">

@@ -10,7 +10,7 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
   );
   const most = Math.max(1, ...matrix.slips.map(({ pieces }) => pieces));
   return (
-    <aside className="w-[19rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:border-t lg:border-l">
+    <aside className="w-[16.5rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:border-t lg:border-l">
       <h2 className="text-xl leading-tight font-semibold">This week</h2>
       <p>
         {matrix.pieces} {matrix.pieces === 1 ? 'piece' : 'pieces'} measured.
@@ -38,7 +38,7 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
           <li key={row.traineeId + kind}>
             <Link
               to={`/progress/${row.traineeId}?bend=${kind}`}
-              className="flex min-h-9 items-center justify-between gap-2 leading-tight underline-offset-4 hover:underline"
+              className="flex min-h-7 items-center justify-between gap-2 leading-tight underline-offset-4 hover:underline"
             >
               <span className="truncate">{row.fullName}</span>
               <span className="text-sm whitespace-nowrap">{kindOf(kind).name}</span>
