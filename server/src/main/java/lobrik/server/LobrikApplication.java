@@ -6,15 +6,19 @@ import java.util.random.RandomGenerator;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
 
 /** Starts the server. */
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class LobrikApplication {
 
-    /** Runs until stopped. */
+    /** Runs until stopped; one that is only started to fill a large centre ends when that is done. */
     public static void main(String[] arguments) {
-        SpringApplication.run(LobrikApplication.class, arguments);
+        ConfigurableApplicationContext context = SpringApplication.run(LobrikApplication.class, arguments);
+        if (context.getEnvironment().containsProperty("lobrik.load.attempts")) {
+            System.exit(SpringApplication.exit(context));
+        }
     }
 
     @Bean

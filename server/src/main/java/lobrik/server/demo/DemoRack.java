@@ -27,19 +27,26 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     }
 
     static DemoRack fill(GenericShed shed) {
-        ConduitSize halfInch = shed.emt(TradeSize.HALF);
-        ConduitSize threeQuarterInch = shed.emt(TradeSize.THREE_QUARTERS);
-        Bender half = HandBenderTable.forEmt(TradeSize.HALF).orElseThrow();
-        Bender threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
-        Bender worn = Bender.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
         shed.bender(
                 "Bender 9",
                 shed.emt(TradeSize.ONE),
                 HandBenderTable.forEmt(TradeSize.ONE).orElseThrow());
+        return of(shed, shed.emt(TradeSize.HALF), shed.emt(TradeSize.THREE_QUARTERS), "Bender ");
+    }
+
+    /** The same benders for another purpose, under names of their own, for conduit that the shed has already. */
+    static DemoRack like(GenericShed shed, String name) {
+        return of(shed, shed.known(TradeSize.HALF), shed.known(TradeSize.THREE_QUARTERS), name + ", bender ");
+    }
+
+    private static DemoRack of(GenericShed shed, ConduitSize halfInch, ConduitSize threeQuarterInch, String name) {
+        Bender half = HandBenderTable.forEmt(TradeSize.HALF).orElseThrow();
+        Bender threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
+        Bender worn = Bender.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
         return new DemoRack(
-                new Racked(shed.bender("Bender 2", halfInch, half), halfInch, half),
-                new Racked(shed.bender("Bender 4", threeQuarterInch, threeQuarters), threeQuarterInch, threeQuarters),
-                new Racked(shed.bender("Bender 7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
+                new Racked(shed.bender(name + "2", halfInch, half), halfInch, half),
+                new Racked(shed.bender(name + "4", threeQuarterInch, threeQuarters), threeQuarterInch, threeQuarters),
+                new Racked(shed.bender(name + "7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
     }
 
     /** Which bender a session uses: the two good ones by turns, and in the first half of the term the worn one every third time. */

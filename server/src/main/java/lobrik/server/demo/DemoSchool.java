@@ -5,7 +5,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -14,45 +13,29 @@ import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
 import lobrik.layout.Layout;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.measure.TapeDivision;
 import lobrik.server.account.Account;
 import lobrik.server.account.Role;
 import lobrik.server.attempt.Attempt;
-import lobrik.server.attempt.ReadingRow;
-import lobrik.server.attempt.TakenWith;
-import lobrik.server.calc.BendInput;
-import lobrik.server.calc.BenderInput;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.ConduitInput;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.cohort.TraineeGroup;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
-import lobrik.server.exercise.Content;
 import lobrik.server.exercise.Exercise;
-import lobrik.server.exercise.LibraryEntry;
-import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
-import lobrik.server.shed.ToleranceFigures;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
-import org.jspecify.annotations.Nullable;
 
 /** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */
 final class DemoSchool {
 
     private static final int WEEKS = 8;
     private static final double ABSENT = 0.07;
-    private static final double MISREAD = 0.01;
-
     /** Whoever is done before the others bends the same once more. */
     private static final double ONCE_MORE = 0.8;
 
@@ -77,8 +60,7 @@ final class DemoSchool {
     private final String passwordHash;
     private final UUID centreId;
     private final DemoFloor floor;
-    private final Map<String, UUID> entries = new HashMap<>();
-    private final Map<String, Integer> versions = new HashMap<>();
+    private final DemoRecord record;
 
     DemoSchool(
             EntityManager entities,
@@ -95,6 +77,7 @@ final class DemoSchool {
         this.passwordHash = passwordHash;
         this.centreId = ids.next();
         this.floor = new DemoFloor(entities, ids, now);
+        this.record = new DemoRecord(entities, ids, random, centreId);
     }
 
     void load() {
@@ -169,7 +152,8 @@ final class DemoSchool {
     private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
         DemoExercise set = cohort.exercises().get(session % cohort.exercises().size());
         TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
-        Exercise exercise = exercise(set, bender, preset, cohort, start);
+        Exercise exercise = record.exercise(
+                set, bender, preset, cohort.name().toLowerCase(Locale.ROOT), cohort.instructor(), start);
         Giving giving =
                 new Giving(ids.next(), centreId, exercise.id(), cohort.instructor(), start, Giving.Terms.OPEN, false);
         entities.persist(giving);
@@ -192,115 +176,15 @@ final class DemoSchool {
             DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
             int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : Integer.MAX_VALUE;
             Map<FeatureId, Quantity> read = bend.readings(layout, bender.inTruth());
-            Attempt attempt = attempt(cohort, assignment, preset, measuredAt, read, readings);
+            Attempt attempt = record.attempt(cohort.instructor(), assignment, preset, measuredAt, read, readings);
             if (today && readings > 2) {
                 floor.lookedOver(attempt, layout, read, cohort.instructor(), measuredAt, i);
             }
             if (!today && random.nextDouble() < ONCE_MORE) {
                 Map<FeatureId, Quantity> again = bend.readings(layout, bender.inTruth());
-                attempt(cohort, assignment, preset, measuredAt.plus(UNTIL_ONCE_MORE), again, readings);
+                record.attempt(
+                        cohort.instructor(), assignment, preset, measuredAt.plus(UNTIL_ONCE_MORE), again, readings);
             }
         }
-    }
-
-    private Exercise exercise(DemoExercise set, Racked bender, TolerancePreset preset, Taught cohort, Instant at) {
-        UUID instructor = cohort.instructor();
-        var figures = bender.profile().figures();
-        LayoutRequest definition = new LayoutRequest(
-                // A kick's mark by the chart is off by most of an inch: that is for a lesson on methods, not for a
-                // judged piece.
-                set.bend() instanceof BendInput.Kick ? LayoutRequest.Method.EXACT : LayoutRequest.Method.CHART,
-                TapeDivision.SIXTEENTH.step().inches(),
-                new ConduitInput(bender.conduit().outsideDiameter().inches()),
-                new BenderInput(
-                        figures.takeUp().inches(),
-                        figures.radius().inches(),
-                        figures.minSpacing().inches(),
-                        figures.minStub().inches(),
-                        figures.minStanding().inches(),
-                        figures.springback().degrees()),
-                set.bend(),
-                null,
-                null,
-                null,
-                new LayoutRequest.PlaceInput(set.situation().id(), null));
-        Content content = new Content(
-                set.place(),
-                set.level(),
-                List.of(cohort.name().toLowerCase(Locale.ROOT), bender.conduit().label()),
-                bender.conduit().label(),
-                bender.profile().label(),
-                definition,
-                null,
-                ToleranceFigures.of(preset),
-                ReadingsAsked.ALL,
-                null);
-        Exercise exercise = new Exercise(
-                ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
-        entities.persist(exercise);
-        return exercise;
-    }
-
-    /** The library's entry of what was set; the same exercise later in the term is a new version of it. */
-    private UUID entry(DemoExercise set, UUID instructor, Instant at) {
-        return entries.computeIfAbsent(set.place(), _ -> {
-            LibraryEntry entry = new LibraryEntry(ids.next(), centreId, instructor, at);
-            entities.persist(entry);
-            return entry.id();
-        });
-    }
-
-    private int nextVersion(DemoExercise set) {
-        return versions.merge(set.place(), 1, Integer::sum);
-    }
-
-    private Attempt attempt(
-            Taught cohort,
-            Assignment assignment,
-            TolerancePreset preset,
-            Instant at,
-            Map<FeatureId, Quantity> read,
-            int howMany) {
-        Attempt attempt = new Attempt(
-                ids.next(), assignment, ToleranceFigures.of(preset), ReadingsAsked.ALL, cohort.instructor(), at);
-        entities.persist(attempt);
-        Instant taken = at;
-        for (Map.Entry<FeatureId, Quantity> reading :
-                read.entrySet().stream().limit(howMany).toList()) {
-            taken = taken.plus(5, ChronoUnit.SECONDS);
-            keep(attempt, reading.getKey(), reading.getValue(), cohort.instructor(), taken);
-        }
-        return attempt;
-    }
-
-    /** Keeps a reading; now and then it was first read a sixteenth off and then corrected. */
-    private void keep(Attempt attempt, FeatureId feature, Quantity value, UUID by, Instant at) {
-        if (value instanceof Length length && random.nextDouble() < MISREAD) {
-            Length misread = length.plus(TapeDivision.SIXTEENTH.step());
-            UUID first = ids.next();
-            keep(attempt, feature, first, misread, taken(by, at), null);
-            ReadingRow.Correction correction = new ReadingRow.Correction(first, "Read the wrong line of the tape");
-            keep(attempt, feature, ids.next(), length, taken(by, at.plus(2, ChronoUnit.MINUTES)), correction);
-        } else {
-            keep(attempt, feature, ids.next(), value, taken(by, at), null);
-        }
-    }
-
-    private void keep(
-            Attempt attempt,
-            FeatureId feature,
-            UUID id,
-            Quantity value,
-            ReadingRow.Taken taken,
-            ReadingRow.@Nullable Correction correction) {
-        String typed = switch (value) {
-            case Length length -> TapeDivision.SIXTEENTH.text(length);
-            case Angle angle -> angle.text();
-        };
-        entities.persist(ReadingRow.read(id, attempt.id(), feature, value, typed, taken, correction));
-    }
-
-    private static ReadingRow.Taken taken(UUID by, Instant at) {
-        return new ReadingRow.Taken(by, TakenWith.KEYS, null, at, at);
     }
 }

@@ -31,6 +31,14 @@ record GenericShed(EntityManager entities, Ids ids, UUID centreId) {
         return conduit;
     }
 
+    /** Conduit of this size that is in the shed. */
+    ConduitSize known(TradeSize size) {
+        return entities.createQuery("from ConduitSize where centreId = :centre and label = :label", ConduitSize.class)
+                .setParameter("centre", centreId)
+                .setParameter("label", size.label() + " " + ConduitMaterial.EMT.label())
+                .getSingleResult();
+    }
+
     BenderProfile bender(String label, ConduitSize conduit, Bender figures) {
         BenderProfile profile = new BenderProfile(ids.next(), centreId, conduit.id(), label, figures);
         entities.persist(profile);

@@ -111,6 +111,17 @@ public class OutcomeBook implements AttemptFollower {
         LOG.info("Worked out what {} attempts came to", done);
     }
 
+    /** Works out what the attempts of one cohort came to, for a record that was written past the screens. */
+    public void catchUpWith(UUID cohortId) {
+        List<UUID> trainees = entities.createQuery("select id from Trainee where cohortId = :cohort", UUID.class)
+                .setParameter("cohort", cohortId)
+                .getResultList();
+        for (UUID trainee : trainees) {
+            transaction.executeWithoutResult(
+                    status -> attempts.of(List.of(trainee)).forEach(measured -> keep(measured, cohortId)));
+        }
+    }
+
     private List<UUID> catchUpPage(@Nullable UUID after) {
         List<Measured> page = attempts.page(after, PAGE);
         Map<UUID, Trainee> trainees = entities.createQuery("from Trainee where id in :ids", Trainee.class)

@@ -1,0 +1,155 @@
+package lobrik.server.demo;
+
+import jakarta.persistence.EntityManager;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.random.RandomGenerator;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
+import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.ReadingRow;
+import lobrik.server.attempt.TakenWith;
+import lobrik.server.calc.BendInput;
+import lobrik.server.calc.BenderInput;
+import lobrik.server.calc.ConduitInput;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.demo.DemoCast.DemoExercise;
+import lobrik.server.demo.DemoRack.Racked;
+import lobrik.server.exercise.Content;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.LibraryEntry;
+import lobrik.server.exercise.ReadingsAsked;
+import lobrik.server.giving.Assignment;
+import lobrik.server.shed.ToleranceFigures;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.TolerancePreset;
+import org.jspecify.annotations.Nullable;
+
+/** Writes made-up exercises and attempts down as the screens would have. */
+final class DemoRecord {
+
+    private static final double MISREAD = 0.01;
+
+    private final EntityManager entities;
+    private final Ids ids;
+    private final RandomGenerator random;
+    private final UUID centreId;
+    private final Map<String, UUID> entries = new HashMap<>();
+    private final Map<String, Integer> versions = new HashMap<>();
+
+    DemoRecord(EntityManager entities, Ids ids, RandomGenerator random, UUID centreId) {
+        this.entities = entities;
+        this.ids = ids;
+        this.random = random;
+        this.centreId = centreId;
+    }
+
+    /** What was set, for this bender and judged by this preset. */
+    Exercise exercise(
+            DemoExercise set, Racked bender, TolerancePreset preset, String tag, UUID instructor, Instant at) {
+        var figures = bender.profile().figures();
+        LayoutRequest definition = new LayoutRequest(
+                // A kick's mark by the chart is off by most of an inch: that is for a lesson on methods, not for a
+                // judged piece.
+                set.bend() instanceof BendInput.Kick ? LayoutRequest.Method.EXACT : LayoutRequest.Method.CHART,
+                TapeDivision.SIXTEENTH.step().inches(),
+                new ConduitInput(bender.conduit().outsideDiameter().inches()),
+                new BenderInput(
+                        figures.takeUp().inches(),
+                        figures.radius().inches(),
+                        figures.minSpacing().inches(),
+                        figures.minStub().inches(),
+                        figures.minStanding().inches(),
+                        figures.springback().degrees()),
+                set.bend(),
+                null,
+                null,
+                null,
+                new LayoutRequest.PlaceInput(set.situation().id(), null));
+        Content content = new Content(
+                set.place(),
+                set.level(),
+                List.of(tag, bender.conduit().label()),
+                bender.conduit().label(),
+                bender.profile().label(),
+                definition,
+                null,
+                ToleranceFigures.of(preset),
+                ReadingsAsked.ALL,
+                null);
+        Exercise exercise = new Exercise(
+                ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
+        entities.persist(exercise);
+        return exercise;
+    }
+
+    /** The library's entry of what was set; the same exercise later in the term is a new version of it. */
+    private UUID entry(DemoExercise set, UUID instructor, Instant at) {
+        return entries.computeIfAbsent(set.place(), _ -> {
+            LibraryEntry entry = new LibraryEntry(ids.next(), centreId, instructor, at);
+            entities.persist(entry);
+            return entry.id();
+        });
+    }
+
+    private int nextVersion(DemoExercise set) {
+        return versions.merge(set.place(), 1, Integer::sum);
+    }
+
+    /** An attempt of which so many readings were taken, by an instructor. */
+    Attempt attempt(
+            UUID instructor,
+            Assignment assignment,
+            TolerancePreset preset,
+            Instant at,
+            Map<FeatureId, Quantity> read,
+            int howMany) {
+        Attempt attempt =
+                new Attempt(ids.next(), assignment, ToleranceFigures.of(preset), ReadingsAsked.ALL, instructor, at);
+        entities.persist(attempt);
+        Instant taken = at;
+        for (Map.Entry<FeatureId, Quantity> reading :
+                read.entrySet().stream().limit(howMany).toList()) {
+            taken = taken.plus(5, ChronoUnit.SECONDS);
+            keep(attempt, reading.getKey(), reading.getValue(), instructor, taken);
+        }
+        return attempt;
+    }
+
+    /** Keeps a reading; now and then it was first read a sixteenth off and then corrected. */
+    private void keep(Attempt attempt, FeatureId feature, Quantity value, UUID by, Instant at) {
+        if (value instanceof Length length && random.nextDouble() < MISREAD) {
+            Length misread = length.plus(TapeDivision.SIXTEENTH.step());
+            UUID first = ids.next();
+            keep(attempt, feature, first, misread, taken(by, at), null);
+            ReadingRow.Correction correction = new ReadingRow.Correction(first, "Read the wrong line of the tape");
+            keep(attempt, feature, ids.next(), length, taken(by, at.plus(2, ChronoUnit.MINUTES)), correction);
+        } else {
+            keep(attempt, feature, ids.next(), value, taken(by, at), null);
+        }
+    }
+
+    private void keep(
+            Attempt attempt,
+            FeatureId feature,
+            UUID id,
+            Quantity value,
+            ReadingRow.Taken taken,
+            ReadingRow.@Nullable Correction correction) {
+        String typed = switch (value) {
+            case Length length -> TapeDivision.SIXTEENTH.text(length);
+            case Angle angle -> angle.text();
+        };
+        entities.persist(ReadingRow.read(id, attempt.id(), feature, value, typed, taken, correction));
+    }
+
+    private static ReadingRow.Taken taken(UUID by, Instant at) {
+        return new ReadingRow.Taken(by, TakenWith.KEYS, null, at, at);
+    }
+}
