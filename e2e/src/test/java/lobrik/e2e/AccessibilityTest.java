@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -73,12 +74,32 @@ class AccessibilityTest {
         page.getByText("Back to the floor").waitFor();
         page.getByText("Kezia Mallow").waitFor();
         check(page, "wall");
-        page.navigate(base + "/progress");
-        page.getByText("Kezia Mallow").click();
-        page.getByText("Attempts, the newest first").waitFor();
-        check(page, "progress");
+        progress(page, base);
         saddle(room, width, height, theme, errors);
         assertThat(errors).isEmpty();
+    }
+
+    /** The cohort, a trainee, and what is beside them. */
+    private static void progress(Page page, String base) {
+        page.navigate(base + "/progress");
+        page.getByLabel("Cohort matrix").waitFor();
+        check(page, "progress of a cohort");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Kezia Mallow, Stub")))
+                .click();
+        page.getByText("newest first").waitFor();
+        check(page, "progress of a trainee");
+        page.navigate(base + "/progress?side=plan");
+        page.getByText("Give all of this out").waitFor();
+        check(page, "plan of a session");
+        page.navigate(base + "/progress?side=benders");
+        page.getByText("Legs of nineties").waitFor();
+        check(page, "benders compared");
+        page.navigate(base + "/progress?side=rules");
+        page.getByText("Every kind of bend").waitFor();
+        check(page, "sign-off rules");
+        page.navigate(base + "/progress?side=files");
+        page.getByText("In: a roster").waitFor();
+        check(page, "files");
     }
 
     /** A piece with many readings, while it is measured and once it is judged. */

@@ -40,6 +40,16 @@ final class Bench {
         return (Map<String, Object>) page.evaluate(FETCH, new String[] {method, path, body});
     }
 
+    static Locator place(Page page, String name) {
+        return page.getByRole(
+                        AriaRole.LINK, new Page.GetByRoleOptions().setName(name).setExact(true))
+                .first();
+    }
+
+    static Locator bench(Page page, String trainee) {
+        return page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText(trainee));
+    }
+
     private static String trainee(Page page, String name) {
         return (String) page.evaluate("""
                 async name => (await (await fetch('/api/cohorts')).json())
