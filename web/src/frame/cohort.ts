@@ -18,7 +18,13 @@ export function useCohort(): {
   const choose = useCallback(
     (id: string) => {
       localStorage.setItem(REMEMBERED, id);
-      setSearch({ cohort: id }, { replace: true });
+      setSearch(
+        (now) => {
+          now.set('cohort', id);
+          return now;
+        },
+        { replace: true },
+      );
     },
     [setSearch],
   );

@@ -28,7 +28,7 @@ export default function Progress() {
       <Header
         title="Progress"
         about={
-          <div className="max-w-[calc(100vw-1.5rem)] overflow-x-auto">
+          <div className="relative max-w-[calc(100vw-1.5rem)] overflow-x-auto">
             <Choice
               label="Shown"
               options={SIDES}

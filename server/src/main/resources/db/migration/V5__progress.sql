@@ -36,12 +36,14 @@ create table outcome (
     rises_off            bigint,
     places_off           bigint
 );
--- The last few of a cell of the matrix, and a trainee's page: one descent each, however many there are.
-create index outcome_cell on outcome (trainee_id, kind, measured_at desc, attempt_id);
+-- The last few of a cell of the matrix, and a trainee's page: one descent each, however many there are. A trainee's totals are
+-- answered by it alone.
+create index outcome_cell on outcome (trainee_id, kind, measured_at desc, attempt_id)
+    include (passed, conduit_pm, wasted_pm);
 -- The trainee's last piece of all kinds.
 create index outcome_trainee on outcome (trainee_id, measured_at desc);
--- What went wrong in this class this week; a cohort's pieces in order, for files.
-create index outcome_cohort on outcome (cohort_id, measured_at desc);
+-- What went wrong in this class this week, and with whom: answered by it alone.
+create index outcome_cohort on outcome (cohort_id, measured_at desc) include (trainee_id, cause);
 -- The centre's last pieces, for comparing benders.
 create index outcome_centre on outcome (centre_id, measured_at desc);
 

@@ -180,7 +180,7 @@ class DemoLoad implements ApplicationRunner {
               select distinct cohort, gen_random_uuid() as id from new_trainee group by cohort""",
             """
             insert into cohort
-              select n.id, ?centre, c.name || ', ' || (n.cohort + 1), now() - interval '730 days'
+              select n.id, ?centre, replace(c.name, ', seed', ', ' || (n.cohort + 1)), now() - interval '730 days'
               from new_cohort n, cohort c where c.id = ?seed""",
             "insert into cohort_instructor select id, ?instructor from new_cohort",
             """

@@ -132,6 +132,10 @@ final class RecordPages {
             signatures();
         }
         bent();
+        canvas.line(MARGIN, FOOT + 34, MARGIN + 200, FOOT + 34, 0.6f);
+        canvas.text(Typeface.TEXT, 8.5f, MARGIN, FOOT + 24, "For the school, date");
+        canvas.line(MARGIN + 240, FOOT + 34, MARGIN + 440, FOOT + 34, 0.6f);
+        canvas.text(Typeface.TEXT, 8.5f, MARGIN + 240, FOOT + 24, "Stamp");
     }
 
     /** A tape along the rule: the house's mark, not a measure. */
@@ -250,7 +254,7 @@ final class RecordPages {
 
     private static String deviation(SignOff.EvidenceFeature feature) {
         String name = FeatureId.withId(feature.feature()).map(BenchWords::of).orElse(feature.feature());
-        return name
+        return name + ":"
                 + (feature.unit() == Unit.DEGREE
                         ? " " + Angle.ofDegrees(feature.deviation()).signedText() + " of ±"
                                 + Angle.ofDegrees(feature.tolerance()).text()

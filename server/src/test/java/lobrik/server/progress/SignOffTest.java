@@ -155,7 +155,7 @@ class SignOffTest {
                             "Runa Tolvane",
                             "3 stub nineties",
                             "Asked: 3 passes in the last 4 pieces",
-                            "Leg +1/16 of ±1/8")
+                            "Leg: +1/16 of ±1/8")
                     .doesNotContain("withdrawn");
         }
         runa.put("/api/sign-offs/" + id + "/withdrawal", "{\"reason\":\"Pieces were mixed up\"}");
