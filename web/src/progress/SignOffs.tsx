@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
 import type { TraineePage } from '../api/queries';
 import { kindOf } from '../bends/kinds';
@@ -93,6 +94,12 @@ function Signatures({
               {!signature.met && `, on own judgement: ${signature.remark}`}
               {signature.met && signature.remark !== '' && `. ${signature.remark}`}
             </span>
+            {signature.evidence.length > 0 && (
+              <details>
+                <summary className="cursor-pointer text-sm underline underline-offset-4">The evidence</summary>
+                <PiecesOf pieces={signature.evidence} />
+              </details>
+            )}
             {signature.changed.length > 0 && (
               <span className="block text-sm leading-snug">
                 ▲ {signature.changed.length === 1 ? 'One piece' : `${String(signature.changed.length)} pieces`} of the
@@ -120,6 +127,28 @@ function Signatures({
         ))}
       </ul>
     </>
+  );
+}
+
+/** The pieces that a signature is given on, each with its verdict. */
+function PiecesOf({
+  pieces,
+}: {
+  pieces: readonly { attemptId: string; title: string; measuredAt: string; points: number }[];
+}) {
+  return (
+    <ul className="leading-snug">
+      {pieces.map(({ attemptId, title, measuredAt, points }) => (
+        <li key={attemptId} className="flex justify-between gap-3">
+          <Link to={`/verdict/${attemptId}`} className="truncate underline underline-offset-4">
+            {title}
+          </Link>
+          <span className="figures whitespace-nowrap">
+            {moment(measuredAt)}, {Math.round(points)}
+          </span>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -177,6 +206,11 @@ function SignDialog({
           I, <b>{me.fullName}</b>, sign that {page.fullName} bends a <b>{kindOf(family.kind).name.toLowerCase()}</b> by
           themselves. Name, time, the rule and the pieces are kept with it.
         </p>
+        <PiecesOf
+          pieces={family.history
+            .filter(({ attemptId }) => family.evidence.includes(attemptId))
+            .map(({ attemptId, title, measuredAt, points }) => ({ attemptId, title, measuredAt, points }))}
+        />
         {!ready && (
           <p className="leading-snug">
             ▲ Not everything that the rule asks is there:{' '}

@@ -125,7 +125,9 @@ class DemoLoad implements ApplicationRunner {
         entities.persist(cohort);
         DemoRecord record = new DemoRecord(entities, ids, random, centre.id());
         List<GivenSet> sets = new ArrayList<>();
+        // A small load needs no more exercises than each trainee has attempts.
         for (DemoExercise set : Stream.concat(DemoCast.FIRST_YEAR_TERM.stream(), DemoCast.SECOND_YEAR_TERM.stream())
+                .limit(Math.ceilDiv(attempts, trainees))
                 .toList()) {
             for (Racked bender : List.of(rack.half(), rack.threeQuarters(), rack.worn())) {
                 Exercise exercise = record.exercise(

@@ -1,5 +1,6 @@
 package lobrik.server.platform;
 
+import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,10 +63,13 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
-    ProblemDetail wrongId(MethodArgumentTypeMismatchException mismatch) {
+    ProblemDetail wrongInTheAddress(MethodArgumentTypeMismatchException mismatch) {
+        boolean day = mismatch.getRequiredType() == LocalDate.class;
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_REQUEST, "“" + mismatch.getName() + "” in the address is not an id");
-        problem.setProperty("errors", List.of(error("", "not-an-id", problem.getDetail())));
+                HttpStatus.BAD_REQUEST,
+                "“" + mismatch.getName() + "” in the address is "
+                        + (day ? "no day; give one such as 2026-11-28" : "not an id"));
+        problem.setProperty("errors", List.of(error("", day ? "not-a-day" : "not-an-id", problem.getDetail())));
         return problem;
     }
 

@@ -40,6 +40,11 @@ public final class TurnedDown extends RuntimeException {
         return new TurnedDown(HttpStatus.NOT_FOUND, "", "not-found", "There is no such " + what + " in your cohorts");
     }
 
+    /** Somebody else may do it, and the one who asks may know that. */
+    public static TurnedDown forbidden(String message) {
+        return new TurnedDown(HttpStatus.FORBIDDEN, "", "forbidden", message);
+    }
+
     /** It clashes with what is there. */
     public static TurnedDown conflict(String code, String message) {
         return new TurnedDown(HttpStatus.CONFLICT, "", code, message);

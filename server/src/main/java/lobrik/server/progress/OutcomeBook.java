@@ -3,6 +3,7 @@ package lobrik.server.progress;
 import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -54,7 +55,10 @@ public class OutcomeBook implements AttemptFollower {
     }
 
     private void keep(Measured measured, UUID cohortId) {
-        Optional<OutcomeRow> row = row(measured, cohortId);
+        keep(measured, row(measured, cohortId));
+    }
+
+    private void keep(Measured measured, Optional<OutcomeRow> row) {
         if (row.isPresent()) {
             entities.merge(row.get());
             return;
@@ -117,8 +121,7 @@ public class OutcomeBook implements AttemptFollower {
                 .setParameter("cohort", cohortId)
                 .getResultList();
         for (UUID trainee : trainees) {
-            transaction.executeWithoutResult(
-                    status -> attempts.of(List.of(trainee)).forEach(measured -> keep(measured, cohortId)));
+            transaction.executeWithoutResult(status -> keepAll(attempts.of(List.of(trainee)), measured -> cohortId));
         }
     }
 
@@ -132,12 +135,21 @@ public class OutcomeBook implements AttemptFollower {
                                 .collect(Collectors.toSet()))
                 .getResultStream()
                 .collect(Collectors.toMap(Trainee::id, Function.identity()));
-        for (Measured measured : page) {
-            Trainee trainee = trainees.get(measured.attempt().traineeId());
-            if (trainee != null) {
-                keep(measured, trainee.cohortId());
-            }
-        }
+        keepAll(
+                page,
+                measured -> Objects.requireNonNull(
+                                trainees.get(measured.attempt().traineeId()))
+                        .cohortId());
         return page.stream().map(measured -> measured.attempt().id()).toList();
+    }
+
+    /** Works many out beside each other: most of the time goes into their diagnoses. */
+    private void keepAll(List<Measured> all, Function<Measured, UUID> cohort) {
+        List<Optional<OutcomeRow>> rows = all.parallelStream()
+                .map(measured -> row(measured, cohort.apply(measured)))
+                .toList();
+        for (int i = 0; i < all.size(); i++) {
+            keep(all.get(i), rows.get(i));
+        }
     }
 }

@@ -75,7 +75,7 @@ class Rules {
     @Transactional
     public void keep(SignedIn who, UUID id, @Nullable String kind, SignOffFigures figures) {
         if (!who.isLead()) {
-            throw TurnedDown.conflict("lead-only", "Only the centre lead changes what is asked for a sign-off");
+            throw TurnedDown.forbidden("Only the centre lead changes what is asked for a sign-off");
         }
         if (kind != null && BendKind.withId(kind).isEmpty()) {
             throw TurnedDown.badInput("/kind", "unknown-value", "“" + kind + "” is no kind of bend");

@@ -248,6 +248,10 @@ public class TraineePages {
                 kind.id(),
                 StandingName.of(insight.standings().getOrDefault(kind, Standing.NOT_TRIED)),
                 conditions(kind, insight),
+                Objects.requireNonNull(insight.checks().get(kind)).evidence().stream()
+                        .map(Outcome::attempt)
+                        .map(UUID::fromString)
+                        .toList(),
                 total.map(Total::pieces).orElse(0),
                 total.map(Total::passes).orElse(0),
                 total.map(Total::used).orElse(Length.ZERO).inches(),

@@ -69,6 +69,7 @@ record TraineeProgress(
      * A kind of bend.
      *
      * @param conditions what a sign-off asks, and how far it is there
+     * @param evidence the pieces that a sign-off would be given on now
      * @param pieces in all; the history has the last of them, from the oldest
      * @param typicalMinutes the middle one of the history's
      * @param scores the level of the score after each piece of the history
@@ -77,6 +78,7 @@ record TraineeProgress(
             String kind,
             StandingName standing,
             List<ConditionView> conditions,
+            List<UUID> evidence,
             int pieces,
             int passes,
             double usedIn,

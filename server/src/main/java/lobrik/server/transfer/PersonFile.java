@@ -110,7 +110,7 @@ class PersonFile {
     public int erase(SignedIn who, UUID traineeId, UUID erasureId, String name, String reason) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         if (!who.isLead()) {
-            throw TurnedDown.conflict("lead-only", "Only the centre lead may erase a person");
+            throw TurnedDown.forbidden("Only the centre lead may erase a person");
         }
         if (!trainee.fullName().equals(name.strip())) {
             throw TurnedDown.badInput("/fullName", "name-differs", "Type the full name exactly: " + trainee.fullName());

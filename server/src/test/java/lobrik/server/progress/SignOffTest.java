@@ -119,7 +119,7 @@ class SignOffTest {
         String body = "{\"kind\":\"stub90\",\"figures\":" + figures + "}";
         assertThat(runa.put("/api/sign-off-rules/" + UUID.randomUUID(), body.formatted(1))
                         .status())
-                .isEqualTo(409);
+                .isEqualTo(403);
         assertThat(oskar.put("/api/sign-off-rules/" + UUID.randomUUID(), body.formatted(9))
                         .status())
                 .isEqualTo(400);
