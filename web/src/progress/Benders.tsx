@@ -30,7 +30,7 @@ export function Benders() {
     );
   }
   return (
-    <div className="h-full overflow-y-auto p-4">
+    <div className="h-full overflow-y-auto p-4" tabIndex={0} role="region" aria-label="Benders compared">
       <p className="max-w-[62rem] leading-snug">
         By everybody’s pieces of the last twelve weeks, in all cohorts. Each piece is taken as who bent it, on what, and
         what was bent; so a heavy hand is not blamed on a bender, nor a worn bender on fifteen people. Where all are

@@ -21,7 +21,7 @@ export function Rules() {
   }
   const { general, own, history, mayChange } = rules.data;
   return (
-    <div className="h-full overflow-y-auto p-4">
+    <div className="h-full overflow-y-auto p-4" tabIndex={0} role="region" aria-label="Rules">
       <p className="max-w-[60rem] leading-snug">
         When this is shown, Lobrik proposes a sign-off; the instructor signs. A new rule counts from now on: what was
         signed keeps the rule that it was signed by. {!mayChange && 'Only the centre lead changes rules.'}

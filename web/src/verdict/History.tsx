@@ -10,7 +10,7 @@ export function History({ features, bends }: { features: readonly Feature[]; ben
       const counting = new Set([feature.reading?.id, ...feature.rivals.map(({ id }) => id)]);
       return feature.history.map((reading) => ({ feature, reading, replaced: !counting.has(reading.id) }));
     })
-    .sort((a, b) => a.reading.takenAt.localeCompare(b.reading.takenAt));
+    .sort((a, b) => Date.parse(a.reading.takenAt) - Date.parse(b.reading.takenAt));
   return (
     <section aria-label="Readings as taken" className="min-h-0 text-[0.94rem] leading-snug">
       <h2 className="border-b border-base-300 text-base font-semibold">Readings as taken</h2>

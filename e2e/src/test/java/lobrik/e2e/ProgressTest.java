@@ -61,10 +61,9 @@ class ProgressTest {
                 .hasText("Nuno Hask");
         assertThat(page.getByLabel("Kinds of bend").locator("[aria-current=true]"))
                 .containsText("Stub ninety");
-        button(page, "Box offset")
-                .or(page.getByLabel("Kinds of bend").getByText("Box offset"))
-                .first()
-                .click();
+        Locator kinds = page.getByLabel("Kinds of bend");
+        kinds.getByText("Box offset").click();
+        assertThat(kinds.locator("[aria-current=true]")).containsText("Box offset");
         Locator piece = page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
                 .getByRole(AriaRole.LINK)
                 .first();
