@@ -219,16 +219,12 @@ function Pieces({ family, bends }: { family: FamilyOfPieces; bends: number }) {
   );
 }
 
-/** The two features that took up most of their tolerance, or went beyond it. */
+/** The features that the core says are furthest off, with their deviations. */
 function furthestOff(family: FamilyOfPieces, piece: FamilyOfPieces['history'][number]) {
-  return family.features
-    .flatMap(({ feature, unit }, at) => {
-      const deviation = piece.deviations[at];
-      const tolerance = piece.tolerances[at];
-      return deviation == null || tolerance == null
-        ? []
-        : [{ feature, unit, deviation, part: Math.abs(deviation) / tolerance }];
-    })
-    .sort((a, b) => b.part - a.part)
-    .slice(0, 2);
+  return piece.furthestOff.flatMap((id) => {
+    const at = family.features.findIndex(({ feature }) => feature === id);
+    const unit = family.features[at]?.unit;
+    const deviation = piece.deviations[at];
+    return unit === undefined || deviation == null ? [] : [{ feature: id, unit, deviation }];
+  });
 }

@@ -131,7 +131,7 @@ export function DeviationChart({ family, feature }: { family: Family; feature: F
             tolerance,
             deviation,
             level: feature.levels[i] ?? undefined,
-            good: Math.abs(deviation) <= tolerance + 1e-9,
+            good: piece.within[at] === true,
           },
         ];
   });

@@ -1,5 +1,6 @@
 package lobrik.progress;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BendKind;
@@ -43,10 +44,29 @@ public record Outcome(
      */
     public record Missed(FeatureId feature, Quantity deviation, Quantity planned, Quantity tolerance) {
 
+        /** How much of its tolerance it takes up; more than 1 is outside. */
+        public double inTolerances() {
+            return (double) Math.abs(deviation.count()) / tolerance.count();
+        }
+
+        /** Exactly on the limit is within. */
+        public boolean isWithin() {
+            return Math.abs(deviation.count()) <= tolerance.count();
+        }
+
         /** What the hands, and the bender, have added to the plan. */
         public Quantity byHand() {
             return deviation.minus(planned);
         }
+    }
+
+    /** The features that took up most of their tolerance, or went furthest beyond it; at most so many. */
+    public List<FeatureId> furthestOff(int most) {
+        return missed.stream()
+                .sorted(Comparator.comparingDouble(Missed::inTolerances).reversed())
+                .limit(most)
+                .map(Missed::feature)
+                .toList();
     }
 
     /** How far its features of a kind are off, by hands and bender; empty where it has none, or does not tell. */

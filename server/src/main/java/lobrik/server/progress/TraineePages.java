@@ -53,6 +53,7 @@ public class TraineePages {
     static final int HISTORY = 40;
 
     private static final int OWN_SHOWN = 8;
+    private static final int FURTHEST = 2;
 
     /** Steps are claimed this seldom where nothing changed, for one figure of one kind. */
     private static final double FALSE_STEP = 0.005;
@@ -270,10 +271,12 @@ public class TraineePages {
     private static PieceView piece(OutcomeRow row, Set<FeatureId> features) {
         List<@Nullable Double> deviations = new ArrayList<>();
         List<@Nullable Double> tolerances = new ArrayList<>();
+        List<@Nullable Boolean> within = new ArrayList<>();
         for (FeatureId feature : features) {
             Optional<Outcome.Missed> missed = row.missed(feature);
             deviations.add(missed.map(each -> Numbers.of(each.deviation())).orElse(null));
             tolerances.add(missed.map(each -> Numbers.of(each.tolerance())).orElse(null));
+            within.add(missed.map(Outcome.Missed::isWithin).orElse(null));
         }
         return new PieceView(
                 row.attemptId(),
@@ -293,7 +296,11 @@ public class TraineePages {
                                 new SlipName(slip.cause().id(), slip.cause().title()))
                         .orElse(null),
                 deviations,
-                tolerances);
+                tolerances,
+                within,
+                row.toCore(Outcomes.zone()).furthestOff(FURTHEST).stream()
+                        .map(FeatureId::id)
+                        .toList());
     }
 
     private static Optional<FeatureTrend> feature(FeatureId feature, List<OutcomeRow> rows) {

@@ -95,6 +95,8 @@ record TraineeProgress(
      * @param slip its cause, where one is clear
      * @param deviations by feature, in the order of the family's; null for what was not read
      * @param tolerances likewise
+     * @param within likewise; on the limit is within
+     * @param furthestOff the two features that took up most of their tolerance
      */
     record PieceView(
             UUID attemptId,
@@ -110,7 +112,9 @@ record TraineeProgress(
             @Nullable Integer minutes,
             @Nullable SlipName slip,
             List<@Nullable Double> deviations,
-            List<@Nullable Double> tolerances) {}
+            List<@Nullable Double> tolerances,
+            List<@Nullable Boolean> within,
+            List<String> furthestOff) {}
 
     /** A cause by id and name. */
     record SlipName(String cause, String title) {}
