@@ -1,7 +1,7 @@
 import { useCallback } from 'react';
-import { useSearchParams } from 'react-router';
 import { useCohorts } from '../api/queries';
 import type { Schemas } from '../api/client';
+import { useAddress } from './address';
 
 const REMEMBERED = 'lobrik-cohort';
 
@@ -12,21 +12,15 @@ export function useCohort(): {
   choose: (id: string) => void;
 } {
   const { data: cohorts } = useCohorts();
-  const [search, setSearch] = useSearchParams();
+  const [search, changeAddress] = useAddress();
   const wanted = search.get('cohort') ?? localStorage.getItem(REMEMBERED);
   const cohort = cohorts?.find(({ id }) => id === wanted) ?? cohorts?.[0];
   const choose = useCallback(
     (id: string) => {
       localStorage.setItem(REMEMBERED, id);
-      setSearch(
-        (now) => {
-          now.set('cohort', id);
-          return now;
-        },
-        { replace: true },
-      );
+      changeAddress({ cohort: id });
     },
-    [setSearch],
+    [changeAddress],
   );
   return { cohorts, cohort, choose };
 }

@@ -1,7 +1,8 @@
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { useMatrix, type MatrixFilter } from '../api/queries';
 import type { Schemas } from '../api/client';
 import { kindOf, type Kind } from '../bends/kinds';
+import { useAddress } from '../frame/address';
 import { BendGlyph } from './BendGlyph';
 import { useKeptScroll } from './kept';
 import { MatrixFilters } from './MatrixFilters';
@@ -13,7 +14,7 @@ import { Week } from './Week';
 
 /** Trainees by kinds of bend: where everybody stands, with the last pieces; and what this week was like. */
 export function Matrix({ cohortId }: { cohortId: string | undefined }) {
-  const [search, setSearch] = useSearchParams();
+  const [search, change] = useAddress();
   const read = (name: string) => search.get(name) ?? undefined;
   const filter: MatrixFilter = Object.fromEntries(
     (['from', 'to', 'bender', 'conduit', 'preset'] as const).flatMap((name) => {
@@ -22,21 +23,6 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
     }),
   );
   const sorting = (read('sort') ?? 'bench') as Sorting;
-  const change = (changes: Record<string, string | undefined>) => {
-    setSearch(
-      (now) => {
-        for (const [name, value] of Object.entries(changes)) {
-          if (value === undefined || value === '') {
-            now.delete(name);
-          } else {
-            now.set(name, value);
-          }
-        }
-        return now;
-      },
-      { replace: true },
-    );
-  };
   const matrix = useMatrix(cohortId, filter);
   const box = useKeptScroll(`matrix ${cohortId ?? ''}`, matrix.data !== undefined);
   if (matrix.data === undefined) {

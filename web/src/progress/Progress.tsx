@@ -1,7 +1,7 @@
+import { useAddress } from '../frame/address';
 import { useCohort } from '../frame/cohort';
 import { CohortChoice } from '../frame/CohortChoice';
 import { Choice, Header } from '../frame/Header';
-import { useSearchParams } from 'react-router';
 import { Benders } from './Benders';
 import { Files } from './Files';
 import { Matrix } from './Matrix';
@@ -21,7 +21,7 @@ type Side = (typeof SIDES)[number]['value'];
 /** Progress of a cohort: where everybody stands, what they bend next, what the benders add, and the files. */
 export default function Progress() {
   const room = useCohort();
-  const [search, setSearch] = useSearchParams();
+  const [search, changeAddress] = useAddress();
   const side: Side = SIDES.find(({ value }) => value === search.get('side'))?.value ?? 'matrix';
   return (
     <div className="flex h-full flex-col">
@@ -34,10 +34,7 @@ export default function Progress() {
               options={SIDES}
               value={side}
               onChange={(value) => {
-                setSearch((now) => {
-                  now.set('side', value);
-                  return now;
-                });
+                changeAddress({ side: value }, { replace: false });
               }}
             />
           </div>

@@ -1,7 +1,8 @@
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { type TraineePage as Page, useTraineeProgress } from '../api/queries';
 import { kindOf } from '../bends/kinds';
+import { useAddress } from '../frame/address';
 import { Header } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
 import { BUTTON } from '../library/button';
@@ -17,7 +18,7 @@ import { STANDINGS } from './standings';
 export default function TraineePage() {
   const { traineeId } = useParams();
   const trainee = useTraineeProgress(traineeId);
-  const [search, setSearch] = useSearchParams();
+  const [search, changeAddress] = useAddress();
   const display = useDisplayUnit();
   const box = useKeptScroll(`trainee ${traineeId ?? ''} ${search.get('bend') ?? ''}`, trainee.data !== undefined);
   if (trainee.data === undefined) {
@@ -57,7 +58,7 @@ export default function TraineePage() {
           page={page}
           current={family?.kind}
           onChoose={(kind) => {
-            setSearch({ bend: kind }, { replace: true });
+            changeAddress({ bend: kind });
           }}
         />
         <div ref={box} className="min-w-0 flex-1 overflow-y-auto p-4 pt-2 max-lg:overflow-visible">
