@@ -2,6 +2,10 @@
 # Installs the web client's packages, unless the lock has not changed since the last time.
 set -euo pipefail
 cd "$(dirname "$0")"
+# Whoever comes second waits for the first.
+mkdir -p target
+exec 9>target/packages.lock
+flock 9
 stamp=node_modules/.installed-lock
 if [ -f "$stamp" ] && cmp -s package-lock.json "$stamp"; then
   exit 0

@@ -41,7 +41,12 @@ export default defineConfig({
   build: { target: 'es2022', assetsInlineLimit: 0, reportCompressedSize: false },
   server: { proxy: { '/api': process.env.LOBRIK_API ?? 'http://127.0.0.1:8080' } },
   test: {
-    environment: 'jsdom',
+    // A page is made only for tests of what is drawn: it takes longer than most tests.
+    environment: 'node',
+    projects: [
+      { extends: true, test: { name: 'rules', include: ['src/**/*.test.ts'] } },
+      { extends: true, test: { name: 'screens', include: ['src/**/*.test.tsx'], environment: 'jsdom' } },
+    ],
     reporters: ['default', 'junit'],
     outputFile: { junit: './target/vitest.xml' },
   },

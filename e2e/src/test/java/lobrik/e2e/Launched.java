@@ -24,6 +24,10 @@ import java.util.regex.Pattern;
 final class Launched implements AutoCloseable {
 
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
+
+    /** The jar that was just built and tested; the launcher would otherwise build its own. */
+    static final Path JAR = ROOT.resolve("server/target/lobrik.jar");
+
     private static final Pattern PASSWORD = Pattern.compile("password(?: of all three is)?  ([a-z]+-[a-z]+-\\d{5})");
 
     private final Process launcher;
@@ -41,9 +45,19 @@ final class Launched implements AutoCloseable {
     /** What a command of the launcher said and how it ended. */
     record Said(int code, String text) {}
 
-    /** Starts with new or with known data, and waits until it says that it is ready. */
-    static Launched start(Path data, String... options) throws IOException {
+    /** A demo school of its own, as it is after its first start. */
+    static Launched school() throws IOException {
+        return again(PreparedSchool.copy());
+    }
+
+    /** Starts for the first time: makes the database and what is in it. */
+    static Launched startNew(Path data, String... options) throws IOException {
         return start(data, freePort(), options);
+    }
+
+    /** Starts on data that an instance has left. */
+    static Launched again(Path data) throws IOException {
+        return start(data, freePort());
     }
 
     /** Starts again where it was before it was stopped. */
@@ -82,9 +96,7 @@ final class Launched implements AutoCloseable {
         List<String> command = new ArrayList<>(List.of(ROOT.resolve("lobrik").toString()));
         command.addAll(arguments);
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-        // The jar that was just built and tested; the launcher would otherwise build its own.
-        builder.environment()
-                .put("LOBRIK_JAR", ROOT.resolve("server/target/lobrik.jar").toString());
+        builder.environment().put("LOBRIK_JAR", JAR.toString());
         builder.environment().putAll(environment);
         return builder;
     }

@@ -26,7 +26,7 @@ class LauncherTest {
 
     @Test
     void secondInstance_runsBesideTheFirst_emptyAndWithItsOwnAccount(School.Room room) throws Exception {
-        try (Launched second = Launched.start(Launched.newFolder(), "--empty")) {
+        try (Launched second = Launched.startNew(Launched.newFolder(), "--empty")) {
             assertThat(second.get("/api/status")).isEqualTo(200);
             assertThat(room.lobrik().get("/api/status")).isEqualTo(200);
             Page page = room.screen(1280, 800, "film", new ArrayList<>());
@@ -50,11 +50,12 @@ class LauncherTest {
 
     @Test
     void reading_thatWasAcknowledged_survivesTheServerBeingKilled(School.Room room) throws Exception {
-        Path data = Launched.newFolder();
         Page page = room.screen(1280, 800, "film", new ArrayList<>());
+        Path data;
         String attempt;
-        try (Launched lobrik = Launched.start(data)) {
-            new School.Room(lobrik, room.playwright(), room.browser()).signedIn("runa", page);
+        try (Launched lobrik = Launched.school()) {
+            data = lobrik.data();
+            School.signIn(lobrik, "runa", page);
             page.navigate(lobrik.base() + "/measure");
             page.locator("main li button").last().click();
             page.locator("[data-place=mark1] input:focus").waitFor();
@@ -65,7 +66,7 @@ class LauncherTest {
                     () -> page.keyboard().press("Enter"));
             lobrik.killServer();
         }
-        try (Launched again = Launched.start(data)) {
+        try (Launched again = Launched.again(data)) {
             // Nor is anybody signed out: the session is in the database too.
             page.navigate(again.base() + attempt);
             assertThat(page.getByTestId("elevation").locator("[data-place=mark1]"))
@@ -75,13 +76,13 @@ class LauncherTest {
 
     @Test
     void whatAKilledLauncherLeavesRunning_isPutRightByTheNextStart() throws Exception {
-        Path data = Launched.newFolder();
-        Launched first = Launched.start(data);
+        Launched first = Launched.school();
+        Path data = first.data();
         first.killLauncher();
         assertThat(first.get("/api/status")).isEqualTo(200);
         assertThat(Launched.run(Map.of(), "status", "--data", data.toString()).text())
                 .contains("launcher", "was killed");
-        try (Launched second = Launched.start(data)) {
+        try (Launched second = Launched.again(data)) {
             assertThat(second.get("/api/status")).isEqualTo(200);
             assertThat(catchThrowable(() -> first.get("/api/status"))).isInstanceOf(IOException.class);
         }

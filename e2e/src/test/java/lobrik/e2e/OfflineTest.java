@@ -32,36 +32,26 @@ class OfflineTest {
     /** Until the browser keeps the application, and this exercise is on disk with the floor's kit. */
     private static void untilKept(Page page, String title) {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
-        page.evaluate("""
+        page.waitForFunction("""
                 async title => {
-                  const kept = async () => {
-                    const open = indexedDB.open('lobrik');
-                    const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
-                    const request = database.transaction('known').objectStore('known').get('screens');
-                    const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
-                    database.close();
-                    const about = name => JSON.stringify(
-                      known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
-                    return about('kit').includes(title) && about('floor').includes(title);
-                  };
-                  while (!(await kept())) {
-                    await new Promise(done => setTimeout(done, 100));
-                  }
-                }""", title);
+                  const open = indexedDB.open('lobrik');
+                  const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
+                  const request = database.transaction('known').objectStore('known').get('screens');
+                  const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
+                  database.close();
+                  const about = name => JSON.stringify(
+                    known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
+                  return about('kit').includes(title) && about('floor').includes(title);
+                }""", title, new Page.WaitForFunctionOptions().setPollingInterval(100));
     }
 
     /** A school of its own, since its server is stopped. */
     @Test
     void queue_survivesReloadAndRestart_andArrivesOnceInOrder(School.Room room) throws Exception {
-        Launched first = Launched.start(Launched.newFolder());
+        Launched first = Launched.school();
         Launched running = first;
         try (Page page = room.browser().newContext().newPage()) {
-            page.navigate(first.base());
-            page.getByLabel("Name").fill("dessa");
-            page.getByLabel("Password").fill(first.password());
-            Bench.button(page, "Sign in").click();
-            page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Floor"))
-                    .waitFor();
+            School.signIn(first, "dessa", page);
             Bench.giveSaddle(page, "Saddle without signal", "short", "Odile Farrant");
             page.navigate(first.base() + "/floor");
             assertThat(Bench.row(page, "Odile Farrant")).containsText("Saddle without signal");

@@ -4,6 +4,13 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
 import lobrik.gauges.SimulatedGauge;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -31,6 +38,32 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             implements AutoCloseable {
 
         static final String PASSWORD = "tern-quay";
+
+        /**
+         * Another application, on a database of the same cluster that a dump was restored to.
+         *
+         * @param dump gzipped SQL; accounts in it get the password that {@link Client} signs in with
+         */
+        public Address restored(String name, Path dump) throws IOException {
+            String port = databaseUrl.replaceAll(".*:(\\d+)/.*", "$1");
+            String psql = "PGPASSWORD=" + databasePassword + " psql -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p " + port;
+            run("bash", "-c", psql + " -U lobrik_admin -d postgres -c 'create database " + name + " owner lobrik_owner'");
+            run("bash", "-c", "set -o pipefail; zcat '" + dump + "' | " + psql + " -U lobrik_owner -d " + name);
+            String url = databaseUrl.replaceAll("/lobrik$", "/" + name);
+            try (Connection here = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
+                    Connection there = DriverManager.getConnection(url, "lobrik_owner", databasePassword);
+                    ResultSet known = here.createStatement()
+                            .executeQuery("select password_hash from account where sign_in_name = 'oskar'");
+                    PreparedStatement set = there.prepareStatement("update account set password_hash = ?")) {
+                known.next();
+                set.setString(1, known.getString(1));
+                set.executeUpdate();
+            } catch (SQLException e) {
+                throw new IOException("The dump could not be opened", e);
+            }
+            ConfigurableApplicationContext restored = application(url, databasePassword);
+            return new Address(RunningServer.base(restored), url, databasePassword, angleGauge, heightGauge, restored);
+        }
 
         @Override
         public void close() throws IOException {
@@ -68,21 +101,29 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             String url = "jdbc:postgresql://127.0.0.1:" + cluster[0] + "/lobrik";
             SimulatedGauge angle = SimulatedGauge.angle(0);
             SimulatedGauge height = SimulatedGauge.height(0);
-            ConfigurableApplicationContext context = new SpringApplication(LobrikApplication.class)
-                    .run(
-                            "--server.port=0",
-                            "--spring.datasource.url=" + url,
-                            "--spring.datasource.password=" + cluster[1],
-                            "--spring.flyway.password=" + cluster[1],
-                            "--lobrik.demo=true",
-                            "--lobrik.first-password=" + Address.PASSWORD,
-                            "--lobrik.gauges=" + angle.port() + "," + height.port(),
-                            "--lobrik.calc.requests-per-second=1000");
-            String port = context.getEnvironment().getRequiredProperty("local.server.port");
-            return new Address("http://127.0.0.1:" + port, url, cluster[1], angle, height, context);
+            ConfigurableApplicationContext context =
+                    application(url, cluster[1], "--lobrik.demo=true", "--lobrik.gauges=" + angle.port() + "," + height.port());
+            return new Address(base(context), url, cluster[1], angle, height, context);
         } catch (IOException e) {
             throw new IllegalStateException("The test server did not start", e);
         }
+    }
+
+    /** The application on a database. */
+    private static ConfigurableApplicationContext application(String url, String password, String... more) {
+        List<String> arguments = new ArrayList<>(List.of(more));
+        arguments.addAll(List.of(
+                "--server.port=0",
+                "--spring.datasource.url=" + url,
+                "--spring.datasource.password=" + password,
+                "--spring.flyway.password=" + password,
+                "--lobrik.first-password=" + Address.PASSWORD,
+                "--lobrik.calc.requests-per-second=1000"));
+        return new SpringApplication(LobrikApplication.class).run(arguments.toArray(String[]::new));
+    }
+
+    private static String base(ConfigurableApplicationContext context) {
+        return "http://127.0.0.1:" + context.getEnvironment().getRequiredProperty("local.server.port");
     }
 
     private static String script() {

@@ -8,6 +8,10 @@ import java.io.InputStreamReader;
 import java.net.Socket;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -28,14 +32,16 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /**
- * Eight instructors at once, five hundred readings each, over a network that repeats, delays and breaks. Two of them always
- * measure the same pieces. At the end every reading is there once, and the server never failed.
+ * Eight instructors at once, with an account each, over a network that repeats, delays and breaks. Two of them always measure
+ * the same pieces. At the end every reading is there once, and the server never failed. Each takes 40 readings in every build,
+ * and 500 in a full run.
  */
 @ExtendWith(RunningServer.class)
 class CrowdedBenchTest {
 
     private static final int INSTRUCTORS = 8;
-    private static final int READINGS_EACH = 500;
+    private static final int READINGS_EACH = Boolean.getBoolean("lobrik.full") ? 500 : 40;
+    private static final int READINGS = INSTRUCTORS * READINGS_EACH;
     private static final List<String> FEATURES = List.of(
             "mark1",
             "mark2",
@@ -72,6 +78,7 @@ class CrowdedBenchTest {
         Client runa = Client.signedIn(server, "runa");
         int perPair = (READINGS_EACH + FEATURES.size() - 1) / FEATURES.size();
         List<List<String>> attempts = new ArrayList<>();
+        List<String> cohorts = new ArrayList<>();
         for (int pair = 0; pair < INSTRUCTORS / 2; pair++) {
             Bench own = Bench.of(runa, Bench.SADDLE_4, perPair);
             List<String> opened = new ArrayList<>();
@@ -79,14 +86,16 @@ class CrowdedBenchTest {
                 opened.add(own.open(i));
             }
             attempts.add(opened);
+            cohorts.add(own.cohort());
         }
+        List<String> names = accounts(server, cohorts);
         List<Sent> sent = Collections.synchronizedList(new ArrayList<>());
         try (ExecutorService shed = Executors.newFixedThreadPool(INSTRUCTORS)) {
             List<Future<?>> work = new ArrayList<>();
             for (int i = 0; i < INSTRUCTORS; i++) {
                 int instructor = i;
                 work.add(shed.submit(() -> {
-                    measure(server, attempts.get(instructor / 2), instructor, sent);
+                    measure(Client.signedIn(server, names.get(instructor)), server, attempts.get(instructor / 2), instructor, sent);
                     return null;
                 }));
             }
@@ -95,15 +104,41 @@ class CrowdedBenchTest {
             }
         }
         assertThat(failures.get()).as("answers of 500 and above").isZero();
-        assertThat(killed.get()).as("connections that were cut").isGreaterThan(200);
-        assertThat(repeated.get()).as("requests that came again").isGreaterThan(400);
-        assertThat(sent).hasSize(INSTRUCTORS * READINGS_EACH);
+        assertThat(killed.get()).as("connections that were cut").isGreaterThan(READINGS / 20);
+        assertThat(repeated.get()).as("requests that came again").isGreaterThan(READINGS / 10);
+        assertThat(sent).hasSize(READINGS);
         assertThat(kept(runa, attempts)).isEqualTo(wanted(sent));
     }
 
-    private void measure(RunningServer.Address server, List<String> attempts, int instructor, List<Sent> sent)
+    /** An account for each instructor, who teaches the cohort of a pair; their sign-in names. No screen makes accounts yet. */
+    private static List<String> accounts(RunningServer.Address server, List<String> cohorts) throws SQLException {
+        List<String> names = new ArrayList<>();
+        try (Connection database =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                PreparedStatement account = database.prepareStatement("""
+                        insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at)
+                        select ?::uuid, centre_id, ?, ?, 'INSTRUCTOR', password_hash, unit, now()
+                        from account where sign_in_name = 'runa'""");
+                PreparedStatement teaches =
+                        database.prepareStatement("insert into cohort_instructor values (?::uuid, ?::uuid)")) {
+            for (int i = 0; i < INSTRUCTORS; i++) {
+                String id = UUID.randomUUID().toString();
+                names.add("crowd-" + id);
+                account.setString(1, id);
+                account.setString(2, names.getLast());
+                account.setString(3, "Instructor " + (i + 1));
+                account.executeUpdate();
+                teaches.setString(1, cohorts.get(i / 2));
+                teaches.setString(2, id);
+                teaches.executeUpdate();
+            }
+        }
+        return names;
+    }
+
+    private void measure(
+            Client client, RunningServer.Address server, List<String> attempts, int instructor, List<Sent> sent)
             throws Exception {
-        Client client = Client.signedIn(server, "runa");
         Random chance = new Random(20_261_123L + instructor);
         for (int n = 0; n < READINGS_EACH; n++) {
             String feature = FEATURES.get(n % FEATURES.size());

@@ -1,0 +1,29 @@
+#!/usr/bin/env bash
+# Checks the web client: types, rules of writing, format and tests, side by side. Says what failed, and fails with it.
+set -uo pipefail
+cd "$(dirname "$0")"
+said=$(mktemp -d)
+trap 'rm -rf "$said"' EXIT
+
+check() { # name, command…
+  local name=$1
+  shift
+  if "$@" >"$said/$name" 2>&1; then : >"$said/$name.passed"; fi
+}
+
+check types npx tsc --noEmit &
+check lint npx eslint . &
+check format npx prettier --check . &
+check tests npx vitest run &
+wait
+failed=0
+for name in types lint format tests; do
+  if [ -f "$said/$name.passed" ]; then
+    tail -n 8 "$said/$name"
+  else
+    echo "web: $name failed"
+    cat "$said/$name"
+    failed=1
+  fi
+done
+exit $failed
