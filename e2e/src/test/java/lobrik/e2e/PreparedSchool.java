@@ -31,8 +31,8 @@ final class PreparedSchool {
 
     /** Made by whoever comes first; the others wait. The school's days count from today, so it lasts for a day. */
     private static Path made() throws IOException {
-        Path school = FOLDERS.resolve(
-                PREFIX + Files.getLastModifiedTime(Launched.JAR).toMillis() + "-" + LocalDate.now());
+        Path school =
+                FOLDERS.resolve(PREFIX + Files.getLastModifiedTime(Launched.JAR).toMillis() + "-" + LocalDate.now());
         try (FileChannel lock = FileChannel.open(
                         FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
                 FileLock held = lock.lock()) {
@@ -49,8 +49,8 @@ final class PreparedSchool {
 
     private static void discardAll() throws IOException {
         try (Stream<Path> folders = Files.list(FOLDERS)) {
-            List<Path> old = folders.filter(
-                            folder -> Files.isDirectory(folder) && folder.getFileName().toString().startsWith(PREFIX))
+            List<Path> old = folders.filter(folder -> Files.isDirectory(folder)
+                            && folder.getFileName().toString().startsWith(PREFIX))
                     .toList();
             for (Path folder : old) {
                 run("rm", "-rf", folder.toString());
@@ -59,12 +59,8 @@ final class PreparedSchool {
     }
 
     private static void run(String... command) throws IOException {
-        int code = new ProcessBuilder(command)
-                .inheritIO()
-                .start()
-                .onExit()
-                .join()
-                .exitValue();
+        int code =
+                new ProcessBuilder(command).inheritIO().start().onExit().join().exitValue();
         if (code != 0) {
             throw new IOException(String.join(" ", command) + " ended with " + code);
         }

@@ -47,7 +47,10 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
         public Address restored(String name, Path dump) throws IOException {
             String port = databaseUrl.replaceAll(".*:(\\d+)/.*", "$1");
             String psql = "PGPASSWORD=" + databasePassword + " psql -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p " + port;
-            run("bash", "-c", psql + " -U lobrik_admin -d postgres -c 'create database " + name + " owner lobrik_owner'");
+            run(
+                    "bash",
+                    "-c",
+                    psql + " -U lobrik_admin -d postgres -c 'create database " + name + " owner lobrik_owner'");
             run("bash", "-c", "set -o pipefail; zcat '" + dump + "' | " + psql + " -U lobrik_owner -d " + name);
             String url = databaseUrl.replaceAll("/lobrik$", "/" + name);
             try (Connection here = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
@@ -101,8 +104,8 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             String url = "jdbc:postgresql://127.0.0.1:" + cluster[0] + "/lobrik";
             SimulatedGauge angle = SimulatedGauge.angle(0);
             SimulatedGauge height = SimulatedGauge.height(0);
-            ConfigurableApplicationContext context =
-                    application(url, cluster[1], "--lobrik.demo=true", "--lobrik.gauges=" + angle.port() + "," + height.port());
+            ConfigurableApplicationContext context = application(
+                    url, cluster[1], "--lobrik.demo=true", "--lobrik.gauges=" + angle.port() + "," + height.port());
             return new Address(base(context), url, cluster[1], angle, height, context);
         } catch (IOException e) {
             throw new IllegalStateException("The test server did not start", e);

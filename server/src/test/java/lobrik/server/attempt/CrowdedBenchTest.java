@@ -95,7 +95,12 @@ class CrowdedBenchTest {
             for (int i = 0; i < INSTRUCTORS; i++) {
                 int instructor = i;
                 work.add(shed.submit(() -> {
-                    measure(Client.signedIn(server, names.get(instructor)), server, attempts.get(instructor / 2), instructor, sent);
+                    measure(
+                            Client.signedIn(server, names.get(instructor)),
+                            server,
+                            attempts.get(instructor / 2),
+                            instructor,
+                            sent);
                     return null;
                 }));
             }

@@ -33,8 +33,8 @@ class EarlierRecordTest {
     /** The members that both have, so that an answer may grow. */
     private static void assertSame(String what, JsonNode before, JsonNode now) {
         if (before.isObject()) {
-            before.properties().forEach(each -> assertSame(
-                    what + "/" + each.getKey(), each.getValue(), now.path(each.getKey())));
+            before.properties()
+                    .forEach(each -> assertSame(what + "/" + each.getKey(), each.getValue(), now.path(each.getKey())));
         } else if (before.isArray()) {
             assertThat(now.size()).as(what).isEqualTo(before.size());
             for (int i = 0; i < before.size(); i++) {
