@@ -101,6 +101,19 @@ export function useLayout(request: LayoutRequest | undefined) {
   });
 }
 
+/** What the set method itself misses of what is asked, before anything is given out. */
+export function useForesight(request: LayoutRequest | undefined, tolerances: Schemas['ToleranceInput'] | null) {
+  return useQuery<Schemas['ForesightView'], Problem>({
+    queryKey: ['foresight', request, tolerances],
+    queryFn:
+      request === undefined || tolerances === null
+        ? skipToken
+        : () => body(api.POST('/api/library/foresight', { body: { definition: request, tolerances } })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 /** Why each number of a layout is what it is. */
 export function useWhy(request: LayoutRequest | undefined) {
   return useQuery<Schemas['ExplanationAnswer'][], Problem>({

@@ -1,5 +1,5 @@
 import { useDisplayUnit } from '../frame/signedIn';
-import { type FigureParts, partsToText, quantityParts } from './figures';
+import { type FigureParts, type Fineness, partsToText, quantityParts } from './figures';
 
 interface FigureProps {
   value: number;
@@ -7,12 +7,14 @@ interface FigureProps {
   signed?: boolean;
   /** Finer than the lines of a tape: for what was calculated. */
   fine?: boolean;
+  /** As finely as the other values on its line, so that they agree. */
+  shown?: Fineness | undefined;
   className?: string;
 }
 
 /** A quantity in running text, its fraction set as one. */
-export function Figure({ value, unit, signed = false, fine = false, className = '' }: FigureProps) {
-  const parts = quantityParts(value, unit, useDisplayUnit(), fine ? { signed, lines: 32 } : { signed });
+export function Figure({ value, unit, signed = false, fine = false, shown, className = '' }: FigureProps) {
+  const parts = quantityParts(value, unit, useDisplayUnit(), { signed, ...(fine ? { lines: 32 } : {}), ...shown });
   return (
     <span className={`figures whitespace-nowrap ${className}`}>
       <FigureRun parts={parts} />

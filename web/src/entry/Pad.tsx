@@ -12,7 +12,7 @@ interface PadProps {
   onEnter: () => void;
   /** One division down or up. */
   onNudge?: (steps: 1 | -1) => void;
-  /** It is as it was asked for: one tap and on. */
+  /** It is just as it should be: one tap and on. */
   onAsAsked?: () => void;
 }
 
@@ -61,7 +61,7 @@ export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAs
           onMouseDown={keepFocus}
           onClick={onAsAsked}
         >
-          As asked
+          Spot on
         </button>
       )}
       {onNudge !== undefined &&

@@ -1,23 +1,13 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import type { ReactNode } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import type { Feature } from '../api/queries';
 import { SignedInContext } from '../frame/signedIn';
+import { drawnIn } from '../testing/signedIn';
 import { Deviation } from './Deviation';
 import { Figure } from './Figure';
 import { Pad } from './Pad';
 import { QuantityField } from './QuantityField';
-
-function at(unit: 'in' | 'mm', children: ReactNode) {
-  const me = {
-    accountId: '00000000-0000-0000-0000-000000000001',
-    fullName: 'Runa Tolvane',
-    role: 'INSTRUCTOR' as const,
-    unit,
-  };
-  return render(<SignedInContext value={me}>{children}</SignedInContext>);
-}
 
 beforeEach(() => {
   vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
@@ -38,7 +28,7 @@ describe('a quantity field', () => {
 
   it('tells what is wrong once the writer pauses, and offers what was meant', () => {
     const onText = vi.fn();
-    const view = at('in', field('14', null, onText));
+    const view = drawnIn('in', field('14', null, onText));
     view.rerender(
       <SignedInContext
         value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
@@ -65,7 +55,7 @@ describe('a quantity field', () => {
     const onText = vi.fn();
     const onEnter = vi.fn();
     const onNudge = vi.fn();
-    at('in', field('14', null, onText, { onEnter, onNudge }));
+    drawnIn('in', field('14', null, onText, { onEnter, onNudge }));
     const input = screen.getByLabelText('Leg');
     fireEvent.change(input, { target: { value: '14 3/' } });
     fireEvent.keyDown(input, { key: 'Enter' });
@@ -77,7 +67,7 @@ describe('a quantity field', () => {
   });
 
   it('finds no fault with an empty field', () => {
-    at('in', field('', refused));
+    drawnIn('in', field('', refused));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });
@@ -112,19 +102,19 @@ describe('the pad', () => {
 
   it('has a minus only where a reading can be less than nothing', () => {
     const onText = vi.fn();
-    at('in', <Pad kind="length" signed text="1/8" onText={onText} onEnter={vi.fn()} />);
+    drawnIn('in', <Pad kind="length" signed text="1/8" onText={onText} onEnter={vi.fn()} />);
     fireEvent.click(screen.getByRole('button', { name: '−' }));
     expect(onText).toHaveBeenCalledWith('−1/8');
     cleanup();
-    at('in', <Pad kind="length" text="1/8" onText={onText} onEnter={vi.fn()} />);
+    drawnIn('in', <Pad kind="length" text="1/8" onText={onText} onEnter={vi.fn()} />);
     expect(screen.queryByRole('button', { name: '−' })).toBeNull();
   });
 
   it('has no fractions where there are none to be read', () => {
-    at('in', <Pad kind="angle" text="" onText={vi.fn()} onEnter={vi.fn()} />);
+    drawnIn('in', <Pad kind="angle" text="" onText={vi.fn()} onEnter={vi.fn()} />);
     expect(screen.queryByRole('button', { name: '3/8' })).toBeNull();
     cleanup();
-    at('mm', <Pad kind="length" text="" onText={vi.fn()} onEnter={vi.fn()} />);
+    drawnIn('mm', <Pad kind="length" text="" onText={vi.fn()} onEnter={vi.fn()} />);
     expect(screen.queryByRole('button', { name: '3/8' })).toBeNull();
     expect(screen.getAllByRole('button')).toHaveLength(13);
   });
@@ -134,6 +124,7 @@ describe('a deviation', () => {
   const leg: Feature = {
     id: 'leg',
     unit: 'in',
+    asked: 17.625,
     target: 17.625,
     tolerance: 0.125,
     critical: true,
@@ -147,25 +138,25 @@ describe('a deviation', () => {
   };
 
   it('says its size with a sign, and its band by shape and word, not by colour alone', () => {
-    at('in', <Deviation feature={leg} />);
+    drawnIn('in', <Deviation feature={leg} />);
     const shown = screen.getByRole('img', { name: 'deviation −3/16, outside tolerance' });
     expect(shown.textContent).toBe('✕−3/16');
   });
 
   it('is in the reader’s unit', () => {
-    at('mm', <Deviation feature={{ ...leg, band: 'close' }} />);
+    drawnIn('mm', <Deviation feature={{ ...leg, band: 'close' }} />);
     expect(screen.getByRole('img').textContent).toBe('●−4.8 mm');
   });
 
   it('is nothing before there is a reading', () => {
-    at('in', <Deviation feature={{ ...leg, deviation: null, band: null }} />);
+    drawnIn('in', <Deviation feature={{ ...leg, deviation: null, band: null }} />);
     expect(screen.queryByRole('img')).toBeNull();
   });
 });
 
 describe('a figure', () => {
   it('sets its fraction as one group', () => {
-    const { container } = at('in', <Figure value={14.375} unit="in" />);
+    const { container } = drawnIn('in', <Figure value={14.375} unit="in" />);
     expect(container.textContent).toBe('14 3/8');
     expect(container.querySelector('.fraction')?.textContent).toBe('3/8');
   });

@@ -38,9 +38,9 @@ export function millimetreParts(inches: number, places: number, signed = false):
   return decimalParts(inches * 25.4, places, 'mm', signed);
 }
 
-/** Degrees to the nearest tenth. */
-export function degreeParts(degrees: number, signed = false): FigureParts {
-  return decimalParts(degrees, 1, '°', signed);
+/** Degrees to so many places. */
+export function degreeParts(degrees: number, signed = false, places = 1): FigureParts {
+  return decimalParts(degrees, places, '°', signed);
 }
 
 function decimalParts(value: number, places: number, unit: string, signed: boolean): FigureParts {
@@ -62,21 +62,55 @@ export function partsToText(parts: FigureParts): string {
   return `${parts.sign}${figure}${unit}`;
 }
 
+/** How finely a quantity is shown: lines of an inch, places of a millimetre or of a degree. */
+export interface Fineness {
+  lines?: number;
+  places?: number;
+}
+
 /** A quantity of the interface in the reader's unit. Deviations are signed and shown finer than tape lines. */
 export function quantityParts(
   value: number,
   unit: 'in' | 'deg',
   display: DisplayUnit,
-  options: { signed?: boolean; lines?: number } = {},
+  options: { signed?: boolean } & Fineness = {},
 ): FigureParts {
   const signed = options.signed ?? false;
   if (unit === 'deg') {
-    return degreeParts(value, signed);
+    return degreeParts(value, signed, options.places);
   }
   if (display === 'mm') {
-    return millimetreParts(value, signed ? 1 : 0, signed);
+    return millimetreParts(value, options.places ?? (signed ? 1 : 0), signed);
   }
   return inchParts(value, options.lines ?? (signed ? 32 : 16), signed);
+}
+
+/** Values that stand on one line: what a reading is held to, the reading, and how far it is off. */
+export interface OneLine {
+  target: number;
+  read: number;
+  off: number;
+}
+
+/** What a screen can tell apart: a thousandth of the smallest step that is shown. */
+const SAME = 1e-3;
+
+/**
+ * How finely three values are shown so that they agree: target and deviation give the reading. At the lines of a tape only if
+ * all of them are lines, else one place more, and one more, until they do.
+ */
+export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', display: DisplayUnit): Fineness {
+  const inches = unit === 'in' && display === 'in';
+  const scale = unit === 'in' && display === 'mm' ? 25.4 : 1;
+  const steps = inches ? [16, 32, 64, 128] : unit === 'in' ? [1, 10, 100, 1000] : [10, 100];
+  const round = (value: number, step: number) => Math.sign(value) * Math.round(Math.abs(value) * scale * step + 1e-9);
+  const isOn = (value: number, step: number) =>
+    Math.abs(Math.abs(value) * scale * step - Math.abs(round(value, step))) < SAME;
+  const agrees = (step: number, i: number) =>
+    round(read, step) - round(target, step) === round(off, step) &&
+    (i > 0 || [target, read, off].every((value) => isOn(value, step)));
+  const step = steps.find(agrees) ?? steps.at(-1) ?? 16;
+  return inches ? { lines: step } : { places: Math.round(Math.log10(step)) };
 }
 
 export function quantityText(...args: Parameters<typeof quantityParts>): string {

@@ -2,6 +2,7 @@ import type { Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { useLine } from '../entry/line';
 
 interface FeatureTagProps {
   feature: Feature;
@@ -15,6 +16,7 @@ interface FeatureTagProps {
 
 /** A feature on a drawing that has many: its name until it is read, then what was read and how far off. */
 export function FeatureTag({ feature, bends, active, text, onActivate }: FeatureTagProps) {
+  const shown = useLine(feature);
   return (
     <button
       type="button"
@@ -37,7 +39,7 @@ export function FeatureTag({ feature, bends, active, text, onActivate }: Feature
         <>
           <span className="block text-sm leading-none">
             {featureName(feature.id, bends)}{' '}
-            <Figure value={feature.reading.value} unit={feature.unit} className="text-base" />
+            <Figure value={feature.reading.value} unit={feature.unit} shown={shown} className="text-base" />
           </span>
           <span className={active ? 'rounded-field bg-base-100 px-1' : ''}>
             <Deviation feature={feature} />

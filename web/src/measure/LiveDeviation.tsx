@@ -8,7 +8,7 @@ export function LiveDeviation({ feature, live }: { feature: Feature; live: Readi
     <span aria-live="polite" data-testid="live" className="block text-center leading-tight max-sm:min-h-[1.9rem]">
       {live !== undefined && (
         <span className="rounded-field bg-base-100 px-2">
-          <Deviation feature={{ ...feature, deviation: live.deviation, band: live.band }} />
+          <Deviation feature={{ ...feature, reading: null, deviation: live.deviation, band: live.band }} />
         </span>
       )}
     </span>

@@ -4,7 +4,9 @@ import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureHint, featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { useLine } from '../entry/line';
 import { Pad } from '../entry/Pad';
+import { Target } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { DogLegSpan } from './DogLegSpan';
 import { LookOver } from './LookOver';
@@ -57,7 +59,7 @@ function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: Measure
           <thead className="text-left text-sm">
             <tr>
               <th className="font-normal">Feature</th>
-              <th className="text-right font-normal">asked</th>
+              <th className="text-right font-normal">right</th>
               <th className="text-right font-normal">read</th>
               <th className="text-right font-normal">off by</th>
             </tr>
@@ -124,6 +126,7 @@ function ReadingRow({
   active: boolean;
   onActivate: () => void;
 }) {
+  const shown = useLine(feature);
   return (
     <tr
       ref={active ? intoView : undefined}
@@ -141,10 +144,10 @@ function ReadingRow({
         </button>
       </th>
       <td className="text-right text-xl">
-        <Figure value={feature.target} unit={feature.unit} />
+        <Target feature={feature} shown={shown} />
       </td>
       <td className="text-right text-xl">
-        {feature.reading?.value != null && <Figure value={feature.reading.value} unit={feature.unit} />}
+        {feature.reading?.value != null && <Figure value={feature.reading.value} unit={feature.unit} shown={shown} />}
         {feature.state === 'omitted' && <span className="text-base">not measured</span>}
       </td>
       <td className="text-right text-xl">

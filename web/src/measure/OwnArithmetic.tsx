@@ -34,7 +34,7 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
                 </th>
                 <td className="figures text-right text-xl">{text}</td>
                 <td className="text-right">
-                  <Deviation feature={{ unit: 'in', deviation: deviationIn, band }} />
+                  <Deviation feature={{ unit: 'in', target: 0, deviation: deviationIn, band }} />
                 </td>
               </tr>
             ))}

@@ -3,7 +3,9 @@ import type { Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { useLine } from '../entry/line';
 import { QuantityField } from '../entry/QuantityField';
+import { Target } from '../entry/Target';
 import { useNarrow } from '../frame/narrow';
 import { FeatureTag } from './FeatureTag';
 import { LiveDeviation } from './LiveDeviation';
@@ -29,6 +31,7 @@ export function ReadingPlace({ feature, bends, crowded }: ReadingPlaceProps) {
     }
   };
   const narrow = useNarrow();
+  const shown = useLine(feature);
   const open = feature.state === 'open';
   if (crowded && (narrow || !active || !open)) {
     return <FeatureTag feature={feature} bends={bends} active={active} text={text} onActivate={onActivate} />;
@@ -40,13 +43,13 @@ export function ReadingPlace({ feature, bends, crowded }: ReadingPlaceProps) {
     return (
       <div className="rounded-field bg-base-100/90 px-2 text-center leading-tight">
         <span className="block text-sm">
-          {featureName(feature.id, bends)}{' '}
-          <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
+          {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-base text-primary" />
         </span>
         {feature.reading?.value != null && (
           <Figure
             value={feature.reading.value}
             unit={feature.unit}
+            shown={shown}
             className="block text-[1.8rem] leading-none text-secondary"
           />
         )}
@@ -141,7 +144,7 @@ export function ReadingField({ feature, bends, onActivate = () => undefined, pla
         asked={
           <>
             {' '}
-            <Figure value={feature.target} unit={feature.unit} className="text-base text-primary" />
+            <Target feature={feature} className="text-base text-primary" />
           </>
         }
         padAtHand

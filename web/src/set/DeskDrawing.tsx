@@ -11,7 +11,7 @@ import { Choice } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import { cured, fieldsOf } from './deskFields';
-import type { Sizes } from './draft';
+import { inputsOf, missingFrom, type Sizes } from './draft';
 import { Notices } from './Notices';
 import type { FieldProps } from './SetPanel';
 import type { Desk } from './useDesk';
@@ -44,7 +44,12 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
   const stub = draft.kind === 'stub90';
   const notices = { plan, problem, onCure, corner: stub ? 'top' : 'bottom' } as const;
   if (plan === undefined) {
-    return <Notices {...notices} spots={undefined} />;
+    return (
+      <>
+        <NothingYet desk={desk} />
+        <Notices {...notices} spots={undefined} />
+      </>
+    );
   }
   const noticed = problem !== null || plan.warnings.length > 0;
   const description = describe(bend.name, plan, unit);
@@ -83,6 +88,33 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
         )}
       </div>
     </>
+  );
+}
+
+/** Why there is no drawing: what is missing or unreadable, with its fields; or only that it is on its way. */
+function NothingYet({ desk }: { desk: Desk }) {
+  const { draft, problem, problems } = desk;
+  const missing = missingFrom(draft);
+  const fields = fieldsOf(desk);
+  const unreadable = inputsOf(draft).filter(({ name }) => problems[name] != null);
+  const open = [...missing, ...unreadable.filter((input) => !missing.includes(input))];
+  if (open.length === 0) {
+    return problem === null ? (
+      <p className="p-6 text-xl" role="status">
+        Laying it out…
+      </p>
+    ) : null;
+  }
+  return (
+    <section aria-label="Nothing can be drawn yet" className="grid max-w-md gap-3 p-6">
+      <p className="text-xl leading-snug" role="status">
+        {missing.length === 0 ? 'It can be drawn once this can be read:' : 'It can be drawn once this is given:'}
+      </p>
+      {open.map(({ name }) => {
+        const field = fields.get(name);
+        return field === undefined ? null : <QuantityField key={name} {...field} place="list" />;
+      })}
+    </section>
   );
 }
 

@@ -5,7 +5,7 @@ import { api, body, type Problem, type Schemas } from '../api/client';
 import { usePreview } from '../api/queries';
 import { Choice } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
-import { exerciseOf } from './draft';
+import { exerciseOf, tolerancesOf } from './draft';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
 import { PrintSheets } from './PrintSheets';
@@ -43,7 +43,14 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   const ready =
     request !== undefined && isCurrent && giveTo !== undefined && (varied === 'same' || variation !== undefined);
   const preview = usePreview(
-    ready ? { definition: request, giveTo, ...(varied === 'varied' && variation ? { variation } : {}) } : undefined,
+    ready
+      ? {
+          definition: request,
+          giveTo,
+          tolerances: draft.methodFree ? null : tolerancesOf(shed, draft),
+          ...(varied === 'varied' && variation ? { variation } : {}),
+        }
+      : undefined,
   );
   const give = useMutation<Schemas['GivenView'], Problem, Schemas['NewGiving']>({
     mutationFn: (giving) => body(api.PUT('/api/givings/{id}', { params: { path: { id } }, body: giving })),
@@ -55,6 +62,12 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
       }
     },
   });
+  const missed = preview.data?.dealt.filter(({ worst }) => worst != null && worst !== 'slight') ?? [];
+  const beyond = missed.some(({ worst }) => worst === 'beyond');
+  const [allTheSame, setAllTheSame] = useState<string>();
+  // One deliberate press, for this very exercise: whoever changes it is asked anew.
+  const thisOne = JSON.stringify([request, variation, varied, draft.preset]);
+  const agreed = missed.length === 0 || allTheSame === thisOne;
   const mistake = problem ?? unread ?? preview.error ?? give.error ?? undefined;
   return (
     <div className="flex min-h-0 flex-1 max-lg:flex-col">
@@ -126,10 +139,32 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
         </div>
         <Choice label="Same or varied" options={SAME} value={varied} onChange={setVaried} />
         {varied === 'varied' && <VariationFields desk={desk} />}
+        {missed.length > 0 && (
+          <label
+            className={`flex items-start gap-2 rounded-field border-2 bg-base-100 p-2 leading-snug ${beyond ? 'border-error' : 'border-warning'}`}
+          >
+            <input
+              type="checkbox"
+              className="mt-0.5 size-6 shrink-0"
+              checked={agreed}
+              onChange={(event) => {
+                setAllTheSame(event.target.checked ? thisOne : undefined);
+              }}
+            />
+            <span>
+              <b>Give it all the same.</b>{' '}
+              {missed.length === preview.data?.dealt.length
+                ? 'Even the right piece does not come out as asked'
+                : `For ${String(missed.length)} of ${String(preview.data?.dealt.length)} even the right piece does not come out as asked`}
+              {beyond ? ' by more than its tolerance.' : ' by more than half its tolerance.'} The drawing says where,
+              and what to change.
+            </span>
+          </label>
+        )}
         <button
           type="button"
           className="btn sticky bottom-0 z-10 h-12 shrink-0 text-lg btn-neutral"
-          disabled={!ready || give.isPending || draft.title.trim() === '' || preview.error !== null}
+          disabled={!ready || give.isPending || !agreed || draft.title.trim() === '' || preview.error !== null}
           onClick={() => {
             if (request !== undefined && giveTo !== undefined) {
               give.mutate({

@@ -5,6 +5,7 @@ import type { LayoutAnswer } from '../api/queries';
 import type { Point } from '../drawing/geometry';
 import type { NoteSpots } from '../drawing/RunElevation';
 import { spread } from '../drawing/runSpots';
+import { CureButtons } from './CureButtons';
 
 type Cure = Schemas['CureAnswer'];
 
@@ -117,7 +118,7 @@ function warnings(plan: LayoutAnswer | undefined, onCure: (cure: Cure) => void, 
         <TriangleAlert className="mt-0.5 shrink-0" size={20} aria-label="Warning" />
         <div>
           <span className="block first-letter:uppercase">{warning.reason}.</span>
-          <Cures cures={warning.cures} onCure={onCure} />
+          <CureButtons cures={warning.cures} onCure={onCure} />
         </div>
       </div>
     ),
@@ -135,7 +136,7 @@ function refusals(problem: Problem, onCure: (cure: Cure) => void, spots: NoteSpo
       <>
         <b className="text-error">✕ Cannot be laid out.</b>
         <span className="block first-letter:uppercase">{error.reason ?? error.message}.</span>
-        <Cures cures={error.cures ?? []} onCure={onCure} />
+        <CureButtons cures={error.cures ?? []} onCure={onCure} />
       </>
     ),
   }));
@@ -143,26 +144,4 @@ function refusals(problem: Problem, onCure: (cure: Cure) => void, spots: NoteSpo
 
 function inputOf(pointer: string): string {
   return pointer.split('/').at(-1) ?? '';
-}
-
-/** Each cure alone takes the fault away; the core tried it. */
-function Cures({ cures, onCure }: { cures: readonly Cure[]; onCure: (cure: Cure) => void }) {
-  return (
-    <span className="mt-1 flex flex-wrap gap-1.5">
-      {cures
-        .filter(({ value, option }) => value != null || option != null)
-        .map((cure) => (
-          <button
-            key={cure.pointer}
-            type="button"
-            className="min-h-9 rounded-field border-2 border-current px-2 text-left leading-tight font-semibold first-letter:uppercase hover:underline"
-            onClick={() => {
-              onCure(cure);
-            }}
-          >
-            {cure.text}
-          </button>
-        ))}
-    </span>
-  );
 }

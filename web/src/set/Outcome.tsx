@@ -2,14 +2,17 @@ import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { MissSign } from './MethodMisses';
 
 /** What the marks come to: asked, predicted by the simulation of the rounded marks, and what the other method gives. */
 export function Outcome({
   plan,
+  foresight,
   bender,
   onAsk,
 }: {
   plan: LayoutAnswer;
+  foresight: Schemas['ForesightView'] | undefined;
   bender: Schemas['BenderView'] | undefined;
   /** Asks why a number is what it is. */
   onAsk: (about: string) => void;
@@ -47,6 +50,7 @@ export function Outcome({
                     onAsk(feature.id.startsWith('mark') ? feature.id : `predicted/${feature.id}`);
                   }}
                 >
+                  <MissSign grade={foresight?.misses.find((miss) => miss.feature === feature.id)?.grade} />
                   <Figure value={feature.predicted} unit={feature.unit} fine={feature.unit === 'in'} />
                 </button>
               </td>

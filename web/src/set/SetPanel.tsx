@@ -6,7 +6,9 @@ import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { Alongside } from './Alongside';
 import { bendersFor, chosen, DIVISIONS, type Draft, exactText, inputsOf } from './draft';
+import { cured } from './deskFields';
 import { FilesMenu } from './FilesMenu';
+import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
 import { TakeOffFields } from './TakeOffFields';
@@ -53,10 +55,20 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
           onAsk(undefined);
         }}
       />
+      <MethodMisses
+        foresight={desk.foresight}
+        methodFree={draft.methodFree}
+        method={draft.method}
+        bends={plan?.marks.length ?? 1}
+        onCure={(cure) => {
+          desk.change('cure', (before) => cured(before, cure));
+        }}
+      />
       {side === 'inputs' && <Inputs shed={shed} desk={desk} fields={fields} />}
       {side === 'outcome' && shown !== undefined && (
         <Outcome
           plan={shown}
+          foresight={desk.foresight}
           bender={shed.benders.find(({ id }) => id === draft.benderId)}
           onAsk={(about) => {
             setChosen('why');
@@ -148,6 +160,14 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           value={draft.method}
           onChange={(method) => {
             change({ method: method === 'exact' ? 'exact' : 'chart' });
+          }}
+        />
+        <Select
+          label="Marks"
+          options={JUDGED}
+          value={draft.methodFree ? 'free' : 'set'}
+          onChange={(marks) => {
+            change({ methodFree: marks === 'free' });
           }}
         />
         <Select
@@ -253,6 +273,12 @@ function UsualClearance({
 const METHODS = [
   { value: 'chart', name: 'By the chart' },
   { value: 'exact', name: 'Exact' },
+] as const;
+
+/** Whether the method is set, so that the right piece is the yardstick, or the trainee's to choose. */
+const JUDGED = [
+  { value: 'set', name: 'by this method' },
+  { value: 'free', name: 'any way: not judged' },
 ] as const;
 
 function Select({

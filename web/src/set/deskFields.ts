@@ -44,6 +44,9 @@ export function cured(draft: Draft, cure: Schemas['CureAnswer']): Draft {
   if (cure.pointer === '/method') {
     return { ...draft, method: cure.option === 'exact' ? 'exact' : 'chart' };
   }
+  if (cure.pointer === '/tolerances/preset') {
+    return { ...draft, preset: cure.option ?? draft.preset };
+  }
   if (cure.value != null) {
     const text = sizeText(cure.value, cure.unit === 'deg' ? 'angle' : 'length', draft.unit);
     return { ...draft, texts: { ...draft.texts, [name]: text } };

@@ -30,6 +30,8 @@ export interface Draft {
   judgedBy: Schemas['ToleranceInput'] | undefined;
   /** Which features of the piece are read. */
   readings: ReadingsAsked;
+  /** It is left to the trainee how the marks are found: then they are not judged. */
+  methodFree: boolean;
   variation: Variation;
   /** The library's entry that it is saved as, with the version that was opened. */
   entry: { id: string; version: number | undefined };
@@ -85,6 +87,7 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       preset: 'site',
       judgedBy: undefined,
       readings: 'all',
+      methodFree: false,
       variation: { seed: '1', ranges: {} },
       entry: { id: crypto.randomUUID(), version: undefined },
     },
@@ -169,7 +172,7 @@ export function opened(
     situation: definition?.place?.situation ?? '',
     texts: {
       ...Object.fromEntries(inputs.map((input) => [input.name, text(input.name, input.kind, bend[input.name])])),
-      insertionIn: text('insertionIn', 'length', definition?.place?.insertionIn),
+      insertionIn: text('insertionIn', 'length', definition?.place?.insertionIn) || INSERTION.first[unit],
     },
     choices: Object.fromEntries(
       choices.flatMap(({ name }) => (typeof bend[name] === 'string' ? [[name, bend[name]]] : [])),
@@ -187,6 +190,7 @@ export function opened(
     preset: exercise.tolerances?.preset ?? start.preset,
     judgedBy: exercise.tolerances ?? undefined,
     readings: exercise.readings ?? 'all',
+    methodFree: exercise.methodFree ?? false,
     variation: {
       seed: String(variation?.seed ?? 1),
       ranges: Object.fromEntries(
@@ -250,6 +254,11 @@ export function inputsOf(draft: Draft): readonly InputField[] {
   return situationOf(draft.situation)?.box === true ? [...inputs, INSERTION] : inputs;
 }
 
+/** What must be a size before anything can be laid out, and is left empty. */
+export function missingFrom(draft: Draft): readonly InputField[] {
+  return inputsOf(draft).filter(({ name, optional }) => optional !== true && (draft.texts[name] ?? '').trim() === '');
+}
+
 /** The question to the core, once everything that must be a size is one. */
 export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes): LayoutRequest | undefined {
   const tooling = toolingOf(shed, draft);
@@ -308,12 +317,13 @@ export function exerciseOf(
     entered: { unit: draft.unit, texts: Object.fromEntries(texts) },
     tolerances: tolerancesOf(shed, draft),
     readings: draft.readings,
+    ...(draft.methodFree ? { methodFree: true } : {}),
     ...(variation === undefined ? {} : { variation }),
   };
 }
 
 /** The chosen set of tolerances as the shed has it now, else as it came with the exercise. */
-function tolerancesOf(shed: Schemas['Shed'], { preset, judgedBy }: Draft): Schemas['ToleranceInput'] | null {
+export function tolerancesOf(shed: Schemas['Shed'], { preset, judgedBy }: Draft): Schemas['ToleranceInput'] | null {
   return (
     shed.tolerances.find((each) => each.preset === preset) ??
     (judgedBy?.preset === preset ? judgedBy : undefined) ??

@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
-import { type LayoutAnswer, type LayoutRequest, useLayout, useQuantities } from '../api/queries';
+import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout, useQuantities } from '../api/queries';
 import { useDisplayUnit } from '../frame/signedIn';
-import { bendersFor, type Draft, inputsOf, inUnit, layoutRequest, type Sizes } from './draft';
+import { bendersFor, type Draft, inputsOf, inUnit, layoutRequest, type Sizes, tolerancesOf } from './draft';
 import { amended, begin, changed, type History, redone, undone } from './history';
 import { useLastGood } from './useLastGood';
 
@@ -25,6 +25,8 @@ export interface Desk {
   /** The last answer; while a new one is on its way, or cannot be had, the one before. */
   plan: LayoutAnswer | undefined;
   problem: Problem | null;
+  /** What the set method misses of what is asked; undefined until that is known. */
+  foresight: Schemas['ForesightView'] | undefined;
   /** Whether the answer is to the question. */
   isCurrent: boolean;
 }
@@ -56,6 +58,7 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     setHistory(begin(inUnit(draft, unit, sizes)));
   }
   const layout = useLayout(request);
+  const foresight = useForesight(layout.data === undefined ? undefined : request, tolerancesOf(shed, draft));
   return {
     draft,
     change,
@@ -70,6 +73,7 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     // Another kind of bend has nothing in common with the last drawing.
     plan: useLastGood(layout.data, draft.kind),
     problem: layout.error,
+    foresight: foresight.data,
     isCurrent: request !== undefined && layout.data !== undefined,
   };
 }

@@ -1,7 +1,7 @@
 import type { Feature } from '../api/queries';
 import { featureName } from '../entry/features';
 
-const WITH = { keys: '', pad: '', wedge: 'typed by a gauge', gauge: '', asAsked: 'as asked' } as const;
+const WITH = { keys: '', pad: '', wedge: 'typed by a gauge', gauge: '', asAsked: 'spot on' } as const;
 
 /** Who read what, when and with what; what was corrected or set aside stays, struck through, with its reason. */
 export function History({ features, bends }: { features: readonly Feature[]; bends: number }) {

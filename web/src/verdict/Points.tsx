@@ -3,6 +3,8 @@ import type { Schemas } from '../api/client';
 import { type Attempt, useComparison } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { differsFromAsked } from '../entry/line';
+import { useDisplayUnit } from '../frame/signedIn';
 import { failingWords } from './failing';
 
 const PARTS: Record<Schemas['PartPoints']['part'], string> = {
@@ -66,6 +68,7 @@ export function Points({
           </p>
         )}
       </section>
+      <MethodShare attempt={attempt} />
       <Comparison attempt={attempt} />
       <p className="text-sm leading-snug">
         Judged by “{attempt.tolerances.preset}”: ±
@@ -75,6 +78,36 @@ export function Points({
         of tolerance costs points but fails no piece.
       </p>
     </>
+  );
+}
+
+/** What the set method itself misses of what was asked: shown, and charged to nobody. */
+function MethodShare({ attempt }: { attempt: Attempt }) {
+  const display = useDisplayUnit();
+  const missed = attempt.features.filter((feature) => differsFromAsked(feature, display));
+  if (missed.length === 0) {
+    return null;
+  }
+  const method = attempt.exercise.definition.method === 'exact' ? 'exact layout' : 'the chart';
+  return (
+    <section aria-label="The method’s share">
+      <h2 className="text-base font-semibold">The method’s share: nobody’s fault</h2>
+      <p className="text-base leading-snug">
+        Judged against what the right marks by {method} give on {attempt.exercise.benderLabel}, not against what was
+        asked.
+      </p>
+      <ul>
+        {missed.map(({ id, unit, asked, target }) => (
+          <li key={id} className="flex items-baseline justify-between gap-2 border-b border-base-300 py-0.5">
+            <span>
+              {featureName(id, attempt.plan.marks.length)}: asked <Figure value={asked} unit={unit} />, right{' '}
+              <Figure value={target} unit={unit} />
+            </span>
+            <Figure value={target - asked} unit={unit} signed className="text-lg" />
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

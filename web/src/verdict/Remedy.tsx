@@ -52,7 +52,7 @@ function Expected({ advice, bends }: { advice: Schemas['AdviceView']; bends: num
           <th className="font-normal">comes to</th>
           <th className="text-right font-normal">now</th>
           <th className="text-right font-normal">then</th>
-          <th className="text-right font-normal">asked</th>
+          <th className="text-right font-normal">right</th>
         </tr>
       </thead>
       <tbody>

@@ -7,6 +7,8 @@ import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { quantityText } from '../entry/figures';
+import { lineOf, useLine } from '../entry/line';
+import { Target } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
 import { kindOfAttempt } from '../measure/attempts';
@@ -101,11 +103,13 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
 function described(attempt: Attempt, unit: 'in' | 'mm'): string {
   const bends = attempt.plan.marks.length;
   return attempt.features
-    .map(({ id, unit: of, target, reading }) =>
-      reading?.value == null
+    .map((feature) => {
+      const { id, unit: of, target, reading } = feature;
+      const shown = lineOf(feature, unit);
+      return reading?.value == null
         ? `${featureName(id, bends)} not read`
-        : `${featureName(id, bends)} asked ${quantityText(target, of, unit)}, made ${quantityText(reading.value, of, unit)}`,
-    )
+        : `${featureName(id, bends)} right at ${quantityText(target, of, unit, shown)}, made ${quantityText(reading.value, of, unit, shown)}`;
+    })
     .join('; ');
 }
 
@@ -156,10 +160,11 @@ function Legend({ marked }: { marked: boolean }) {
 
 /** On a drawing with many dimensions: the name and how far off; the list beside it has the rest. */
 function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
+  const shown = useLine(feature);
   return (
     <div className="rounded-field bg-base-100/85 px-1.5 text-center leading-tight whitespace-nowrap">
       <span className="block text-sm leading-none">
-        {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+        {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-primary" />
       </span>
       {feature.reading?.value == null ? (
         <span className="text-base">{STATE_WORDS[feature.state]}</span>
@@ -171,10 +176,11 @@ function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
 }
 
 function StubTag({ feature, bends }: { feature: Feature; bends: number }) {
+  const shown = useLine(feature);
   return (
     <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
       <span className="block text-sm">
-        {featureName(feature.id, bends)} <Figure value={feature.target} unit={feature.unit} className="text-primary" />
+        {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-primary" />
       </span>
       {feature.reading?.value == null ? (
         <span className="text-lg">{STATE_WORDS[feature.state]}</span>
@@ -183,6 +189,7 @@ function StubTag({ feature, bends }: { feature: Feature; bends: number }) {
           <Figure
             value={feature.reading.value}
             unit={feature.unit}
+            shown={shown}
             className="block text-[1.8rem] leading-none text-secondary"
           />
           <Deviation feature={feature} />

@@ -8,7 +8,7 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { barsOf, spanOf } from './waterfallBars';
 
 const STAGES: Record<Schemas['PartView']['stage'], string> = {
-  plan: 'Method and rounding',
+  plan: 'The method’s share',
   arithmetic: 'Own arithmetic',
   rings: 'Rings',
   angles: 'Angles',
@@ -59,9 +59,9 @@ export function Waterfall({ attempt, budgets }: { attempt: Attempt; budgets: rea
       </div>
       <Bars budget={budget} tolerance={features.get(budget.feature)?.tolerance ?? 0} bends={bends} />
       <p className="text-sm leading-snug">
-        Each stage is put in the place of the plan, in the order of the work, and simulated. What was not read at a
-        stage lies in the next one; what no reading explains is left over: where the shoe stood, what slipped, how it
-        was read.
+        The method’s share is what the set method itself misses: it costs nobody a point. Then each stage is put in the
+        place of the plan, in the order of the work, and simulated. What was not read at a stage lies in the next one;
+        what no reading explains is left over: where the shoe stood, what slipped, how it was read.
       </p>
     </section>
   );
@@ -76,7 +76,8 @@ function Bars({ budget, tolerance, bends }: { budget: Schemas['BudgetView']; tol
   return (
     <table className="w-full border-separate border-spacing-y-0.5 text-base leading-tight">
       <caption className="pb-1 text-left text-lg">
-        {name} is off by <Figure value={budget.deviation} unit={budget.unit} signed className="text-2xl" />
+        {name}: from what was asked, off by{' '}
+        <Figure value={budget.deviation} unit={budget.unit} signed className="text-2xl" />
       </caption>
       <tbody>
         {bars.map(({ stage, change, from, to, known }) => (

@@ -38,6 +38,7 @@ import lobrik.shop.Conduit;
 import lobrik.shop.Tooling;
 import lobrik.verdict.AsMeasured;
 import lobrik.verdict.TolerancePreset;
+import lobrik.verdict.Yardstick;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
 import org.openjdk.jmh.annotations.Fork;
@@ -153,7 +154,8 @@ public class BendingBenchmark {
     /** What to do with that piece: every choice of bends, ends and plane, solved and simulated. */
     @Benchmark
     public Optional<Advice> advice() {
-        return Advice.of(new Advice.Piecework(layout, faulty, TolerancePreset.SITE.tolerances(), Set.of(), 0));
+        return Advice.of(new Advice.Piecework(
+                layout, faulty, Yardstick.RIGHT_PIECE, TolerancePreset.SITE.tolerances(), Set.of(), 0));
     }
 
     /** The piece that a full set of readings describes. */

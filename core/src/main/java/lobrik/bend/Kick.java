@@ -7,7 +7,7 @@ import lobrik.measure.Length;
 /**
  * One bend under 90° that lifts the far end (handbook 4.5).
  *
- * @param rise of the far end's centre over the datum leg's centreline
+ * @param rise of the far end face, from the datum leg's underside to its own
  * @param angle {@code θ}, less than 90°
  * @param distance {@code D}: along the datum leg, from the datum end to the far end face (before an obstacle) or to the
  *     mark (from an edge)

@@ -86,14 +86,14 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
 
         private Budget budget(PlannedFeature planned, Quantity read) {
             List<Part> parts = new ArrayList<>();
-            Quantity before = planned.target();
+            Quantity before = planned.asked();
             for (Map.Entry<Stage, Map<FeatureId, Quantity>> stage : after.entrySet()) {
                 Quantity now = stage.getValue().getOrDefault(planned.id(), before);
                 parts.add(new Part(stage.getKey(), now.minus(before), known.getOrDefault(stage.getKey(), false)));
                 before = now;
             }
             parts.add(new Part(Stage.REST, read.minus(before), true));
-            return new Budget(planned.id(), read.minus(planned.target()), List.copyOf(parts));
+            return new Budget(planned.id(), read.minus(planned.asked()), List.copyOf(parts));
         }
 
         private Map<FeatureId, Quantity> done(Stage stage, boolean read, Map<FeatureId, Quantity> before) {

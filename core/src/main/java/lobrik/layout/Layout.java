@@ -32,7 +32,7 @@ import lobrik.shop.Tooling;
  * @param marks rounded to the tape's division, from the datum end
  * @param shrink one-sided; zero for bends that lose none
  * @param cutLength rounded to the tape's division; empty where the exercise leaves the far end open
- * @param features with what the exercise asks for and what the rounded marks will give
+ * @param features with what the exercise asks for, and what the right piece has
  * @param predicted the simulation of the rounded marks; with an open far end the conduit is as long as its drawing needs
  */
 public record Layout(
@@ -103,7 +103,7 @@ public record Layout(
             Quantity target = plan.targets().get(feature.id());
             // What the exercise leaves open, such as the far end, is not asked for.
             if (target != null) {
-                planned.add(new PlannedFeature(target, feature));
+                planned.add(PlannedFeature.of(target, feature, job.school().division()));
             }
         }
         return List.copyOf(planned);

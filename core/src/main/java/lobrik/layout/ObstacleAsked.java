@@ -12,7 +12,6 @@ import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.measure.Length;
-import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Obstacle;
 
@@ -40,8 +39,7 @@ final class ObstacleAsked {
 
     private static Length landing(Layout layout) {
         for (PlannedFeature feature : layout.features()) {
-            Quantity target = feature.target();
-            if (feature.id() == FeatureId.LANDING && target instanceof Length length) {
+            if (feature.id() == FeatureId.LANDING && feature.asked() instanceof Length length) {
                 return length;
             }
         }

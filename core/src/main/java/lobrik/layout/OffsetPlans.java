@@ -17,6 +17,7 @@ import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 import lobrik.shop.HookSide;
 import lobrik.shop.Reference;
+import lobrik.shop.Tooling;
 
 /**
  * Offsets and kicks (handbook 4.3 to 4.5).
@@ -112,14 +113,16 @@ final class OffsetPlans {
         }
 
         /**
-         * Leg beyond the arc {@code (h − R(1 − cos θ)) / sin θ}; it covers {@code R sin θ + leg·cos θ}. An offset of the
-         * rise {@code h + R(1 − cos θ)} has the same straight. Formula {@code kick-leg}, handbook 4.5.
+         * The rise runs from underside to underside, so the centreline rises {@code c = h − (d/2)(1 − cos θ)}. Leg beyond the
+         * arc {@code (c − R(1 − cos θ)) / sin θ}; it covers {@code R sin θ + leg·cos θ}. An offset of the rise
+         * {@code c + R(1 − cos θ)} has the same straight. Formula {@code kick-leg}, handbook 4.5 and 6.
          */
         private static KickFigures exact(Kick kick, Job job) {
             double theta = kick.angle().radians();
             Length arcRise = ExactOffset.leastRise(job.tooling(), kick.angle()).times(0.5);
-            requireRise(kick, arcRise);
-            Length leg = ExactOffset.of(job.tooling(), kick.rise().plus(arcRise), kick.angle())
+            Length tilt = tilt(kick, job.tooling());
+            requireRise(kick, arcRise.plus(tilt));
+            Length leg = ExactOffset.of(job.tooling(), kick.rise().minus(tilt).plus(arcRise), kick.angle())
                     .straight();
             Length developed = job.tooling().arcLength(kick.angle()).plus(leg);
             Length covered =
@@ -127,15 +130,25 @@ final class OffsetPlans {
             return new KickFigures(job.tooling().arrowLead().plus(developed), developed.minus(covered));
         }
 
-        private static void requireRise(Kick kick, Length arcRise) {
-            if (kick.rise().isLessThan(arcRise)) {
+        /**
+         * How much more the underside of a tilted end rises than its centreline: {@code (d/2)(1 − cos θ)}. Formula
+         * {@code kick-tilt}; it follows from handbook 6, where rises run from underside to underside.
+         */
+        private static Length tilt(Kick kick, Tooling tooling) {
+            return tooling.conduit()
+                    .outsideDiameter()
+                    .times(0.5 * (1 - Math.cos(kick.angle().radians())));
+        }
+
+        private static void requireRise(Kick kick, Length least) {
+            if (kick.rise().isLessThan(least)) {
                 throw Refused.impossible(new Fault(
                         FaultCode.SPACING_IMPOSSIBLE,
                         "bend/riseIn",
                         "a rise of " + kick.rise().inWords() + " cannot be bent at "
-                                + kick.angle().text() + ": the bend alone rises " + arcRise.inWords(),
+                                + kick.angle().text() + ": the bend alone rises " + least.inWords(),
                         new Figure("rise", kick.rise()),
-                        new Figure("least rise at this angle", arcRise)));
+                        new Figure("least rise at this angle", least)));
             }
         }
     }

@@ -43,7 +43,7 @@ public record Review(
 
     /** Reviews what is laid out already. */
     public static Review of(Layout layout, Optional<Obstacle> obstacle) {
-        Optional<Obstacle> cleared = obstacle.or(() -> ObstacleAsked.of(layout));
+        Optional<Obstacle> cleared = cleared(layout, obstacle);
         Optional<Clearance> clearance = cleared.map(o -> Clearance.of(layout.predicted(), o));
         List<Warning> warnings = Checks.of(layout, clearance).stream()
                 .map(fault -> Warning.of(fault, layout, clearance).curedBy(cures(layout.job(), obstacle, fault)))
@@ -51,10 +51,14 @@ public record Review(
         return new Review(layout, warnings, cleared, clearance, Comparison.of(layout));
     }
 
+    /** What a layout has to clear: what is given, else what the bend's own inputs say. */
+    public static Optional<Obstacle> cleared(Layout layout, Optional<Obstacle> given) {
+        return given.or(() -> ObstacleAsked.of(layout));
+    }
+
     /** Codes of a layout's warnings, without looking for cures. */
     public static Set<FaultCode> concerns(Layout layout, Optional<Obstacle> obstacle) {
-        Optional<Clearance> clearance =
-                obstacle.or(() -> ObstacleAsked.of(layout)).map(o -> Clearance.of(layout.predicted(), o));
+        Optional<Clearance> clearance = cleared(layout, obstacle).map(o -> Clearance.of(layout.predicted(), o));
         Set<FaultCode> codes = EnumSet.noneOf(FaultCode.class);
         Checks.of(layout, clearance).forEach(fault -> codes.add(fault.code()));
         return codes;

@@ -52,14 +52,14 @@ final class WhyPredicted {
     }
 
     private static Explanation one(PlannedFeature feature, Quantity exactMarks) {
-        Quantity target = feature.target();
-        Quantity byMethod = difference(exactMarks, target);
+        Quantity asked = feature.asked();
+        Quantity byMethod = difference(exactMarks, asked);
         Quantity byRounding = difference(feature.predicted(), exactMarks);
         String words = isNothing(byMethod) && isNothing(byRounding)
                 ? "The piece was bent in the computer from these marks, on this bender's radius. It comes out as asked."
                 : "The piece was bent in the computer from these marks, on this bender's radius. What differs comes from"
                         + " the method's rounded figures and from marking on a line of the tape.";
-        return Sum.of("asked", target)
+        return Sum.of("asked", asked)
                 .plus("from the method", byMethod)
                 .plus("from rounding the marks", byRounding)
                 .gives("predicted/" + feature.id().id(), "what comes out", "arc-step", words, feature.predicted());

@@ -13,6 +13,7 @@ import lobrik.verdict.AsMeasured;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Tolerances;
+import lobrik.verdict.Yardstick;
 
 /**
  * What to do with a piece. Every step was tried in the simulation of the piece as it was measured; what it comes to is what
@@ -53,12 +54,14 @@ public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicte
     /**
      * A piece that wants advice.
      *
+     * @param yardstick what its readings are judged against
      * @param faulty what was found when it was looked over
      * @param rebent how often it was bent again already
      */
     public record Piecework(
             Layout layout,
             Map<FeatureId, Quantity> readings,
+            Yardstick yardstick,
             Tolerances tolerances,
             Set<InspectionPoint> faulty,
             int rebent) {

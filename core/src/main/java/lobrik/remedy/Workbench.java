@@ -148,8 +148,12 @@ final class Workbench {
     }
 
     private double ratio(PlannedFeature feature, Map<FeatureId, Quantity> values) {
-        Quantity off = values.getOrDefault(feature.id(), feature.target()).minus(feature.target());
+        Quantity off = values.getOrDefault(feature.id(), target(feature)).minus(target(feature));
         return (double) off.count() / tolerance(feature.id()).count();
+    }
+
+    private Quantity target(PlannedFeature feature) {
+        return work.yardstick().target(feature);
     }
 
     private Quantity tolerance(FeatureId feature) {
@@ -198,19 +202,19 @@ final class Workbench {
         double worst = 0;
         for (PlannedFeature feature : judged) {
             FeatureId id = feature.id();
-            Quantity after = values.getOrDefault(id, feature.target());
+            Quantity after = values.getOrDefault(id, target(feature));
             Judged now = reading(feature, read(id))
                     .judged(work.tolerances().judging().scheme());
             Judged then =
                     reading(feature, after).judged(work.tolerances().judging().scheme());
-            predicted.add(new Advice.Predicted(id, feature.target(), now, then, after));
+            predicted.add(new Advice.Predicted(id, target(feature), now, then, after));
             worst = Math.max(worst, Math.abs(ratio(feature, values)));
         }
         return Attempted.of(List.copyOf(steps), List.copyOf(predicted), work.tolerances(), worst);
     }
 
     private Reading reading(PlannedFeature feature, Quantity value) {
-        return Reading.of(kind(), feature.id(), feature.target(), value, work.tolerances());
+        return Reading.of(kind(), feature.id(), target(feature), value, work.tolerances());
     }
 
     private Quantity read(FeatureId feature) {

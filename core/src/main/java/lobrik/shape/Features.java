@@ -18,7 +18,7 @@ import lobrik.measure.Quantity;
 
 /**
  * What a tape and a level read on a piece (handbook 6). Lengths between parallel legs are taken between centrelines, which
- * is the same as underside to underside.
+ * is the same as underside to underside; where a leg is not parallel, from underside to underside.
  */
 public final class Features {
 
@@ -137,10 +137,15 @@ public final class Features {
         alongDatumLeg(FeatureId.OVERALL, end);
     }
 
-    /** The rise of a kick is taken at its far end (handbook 4.5). */
+    /** The rise of a kick is taken at its far end (handbook 4.5): its leg is tilted, so the underside rises more than the axis. */
     private void kick() {
         marks();
-        height(FeatureId.RISE, end);
+        double half = piece.tooling().conduit().outsideDiameter().inches() / 2;
+        Vector3 axis = piece.straights().getLast().end().along();
+        Vector3 level = up.times(half);
+        Vector3 square = up.minus(axis.times(axis.dot(up)));
+        Vector3 underside = end.minus(square.times(half / square.norm())).plus(level);
+        height(FeatureId.RISE, underside);
         angles();
     }
 

@@ -44,7 +44,7 @@ class LayoutPropertiesTest {
             for (PlannedFeature feature : layout.features()) {
                 assertThat(number(feature.predicted()))
                         .as("%s of %s", feature.id(), layout.job().bend())
-                        .isCloseTo(number(feature.target()), within(1e-6));
+                        .isCloseTo(number(feature.asked()), within(1e-6));
             }
         }
     }
@@ -62,7 +62,7 @@ class LayoutPropertiesTest {
             for (PlannedFeature feature : layout.features()) {
                 assertThat(number(feature.predicted()))
                         .as("%s of %s", feature.id(), layout.job().bend())
-                        .isCloseTo(number(feature.target()), within(5.0 / 32));
+                        .isCloseTo(number(feature.asked()), within(5.0 / 32));
             }
         }
     }

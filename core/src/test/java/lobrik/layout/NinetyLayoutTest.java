@@ -85,8 +85,8 @@ class NinetyLayoutTest {
             Layout layout =
                     layout(6 + 40 * random.nextDouble(), 6 + 40 * random.nextDouble(), placement, TapeDivision.NONE);
             assertThat(layout.features()).hasSize(4).allSatisfy(feature -> {
-                double scale = feature.target() instanceof Length ? 25.4e9 : 1e9;
-                assertThat(feature.predicted().minus(feature.target()).count() / scale)
+                double scale = feature.asked() instanceof Length ? 25.4e9 : 1e9;
+                assertThat(feature.predicted().minus(feature.asked()).count() / scale)
                         .isCloseTo(0, within(1e-6));
             });
         }
@@ -100,7 +100,7 @@ class NinetyLayoutTest {
             Length position = layout.marks().getFirst().position();
             assertThat(position.nearest(TapeDivision.SIXTEENTH)).isEqualTo(position);
             PlannedFeature leg = feature(layout, FeatureId.LEG);
-            assertThat(Math.abs(inches(leg.predicted().minus(leg.target())))).isLessThanOrEqualTo(1.0 / 32 + 1e-9);
+            assertThat(Math.abs(inches(leg.predicted().minus(leg.asked())))).isLessThanOrEqualTo(1.0 / 32 + 1e-9);
         }
     }
 

@@ -29,7 +29,7 @@ class WantedTest {
             Piece wanted = layout.wanted().orElseThrow();
             assertThat(wanted.arcs()).hasSameSizeAs(layout.predicted().arcs());
             for (PlannedFeature planned : layout.features()) {
-                if (planned.id().isOfFinishedPiece() && planned.target() instanceof Length target) {
+                if (planned.id().isOfFinishedPiece() && planned.asked() instanceof Length target) {
                     assertThat(feature(layout, wanted, planned).inches())
                             .as(planned.id() + " of " + layout.job().bend())
                             .isCloseTo(target.inches(), within(1e-6));
@@ -75,6 +75,6 @@ class WantedTest {
         Optional<PlannedFeature> between = layout.features().stream()
                 .filter(feature -> feature.id().id().equals("between"))
                 .findFirst();
-        assertThat(apart).isCloseTo(((Length) between.orElseThrow().target()).inches(), within(1e-6));
+        assertThat(apart).isCloseTo(((Length) between.orElseThrow().asked()).inches(), within(1e-6));
     }
 }

@@ -37,6 +37,7 @@ import lobrik.verdict.Rebending;
 import lobrik.verdict.Score;
 import lobrik.verdict.TolerancePreset;
 import lobrik.verdict.Tolerances;
+import lobrik.verdict.Yardstick;
 import org.junit.jupiter.api.Test;
 
 class AdviceTest {
@@ -45,12 +46,12 @@ class AdviceTest {
     private static final double[] NOT = {0, 0, 0, 0};
 
     private static Advice advice(Layout layout, Map<FeatureId, Quantity> readings) {
-        return Advice.of(new Advice.Piecework(layout, readings, SITE, Set.of(), 0))
+        return Advice.of(new Advice.Piecework(layout, readings, Yardstick.RIGHT_PIECE, SITE, Set.of(), 0))
                 .orElseThrow();
     }
 
     private static Advice advice(Map<FeatureId, Quantity> offset, Set<InspectionPoint> faulty, int rebent) {
-        return Advice.of(new Advice.Piecework(Pieces.offset(), offset, SITE, faulty, rebent))
+        return Advice.of(new Advice.Piecework(Pieces.offset(), offset, Yardstick.RIGHT_PIECE, SITE, faulty, rebent))
                 .orElseThrow();
     }
 
@@ -224,8 +225,8 @@ class AdviceTest {
                 .map(feature -> Reading.of(
                         layout.job().bend().kind(),
                         feature.id(),
-                        feature.target(),
-                        values.getOrDefault(feature.id(), feature.target()),
+                        feature.right(),
+                        values.getOrDefault(feature.id(), feature.right()),
                         SITE))
                 .toList();
         return Score.of(readings, SITE.judging().scheme(), 70, 0).points();

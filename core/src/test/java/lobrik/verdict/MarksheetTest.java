@@ -73,7 +73,7 @@ class MarksheetTest {
     void perfectPiece_scoresAHundredInEveryPart() {
         Tolerances tolerances = site(Judging.USUAL);
         List<Reading> readings = Pieces.saddle().features().stream()
-                .map(feature -> reading(feature.id(), feature.target().withCount(0), tolerances))
+                .map(feature -> reading(feature.id(), feature.asked().withCount(0), tolerances))
                 .toList();
         Marksheet sheet = Marksheet.of(readings, readings.subList(0, 2), tolerances, Optional.of(Set.of()));
         assertThat(sheet.score().points()).isEqualTo(100);

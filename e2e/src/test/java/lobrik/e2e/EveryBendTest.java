@@ -53,6 +53,12 @@ class EveryBendTest {
         page.getByLabel("Title").fill(title);
         page.getByText("Give out", new Page.GetByTextOptions().setExact(true)).click();
         page.getByLabel("Give to").selectOption("Ulf Brackenby");
+        page.getByText("What each gets").waitFor();
+        Locator allTheSame = page.getByLabel("Give it all the same");
+        if (allTheSame.isVisible()) {
+            assertThat(Bench.button(page, "Give")).isDisabled();
+            allTheSame.check();
+        }
         page.getByRole(
                         AriaRole.BUTTON,
                         new Page.GetByRoleOptions().setName("Give").setExact(true))

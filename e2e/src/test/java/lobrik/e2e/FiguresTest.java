@@ -77,6 +77,10 @@ class FiguresTest {
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
         page.getByText("Give out").click();
         page.getByLabel("Give to").selectOption("All of thirty");
+        page.getByText("What each gets").waitFor();
+        if (page.getByLabel("Give it all the same").isVisible()) {
+            page.getByLabel("Give it all the same").check();
+        }
         page.getByText("Give", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Given to 30 trainees").waitFor();
         List<Double> milliseconds = new ArrayList<>();

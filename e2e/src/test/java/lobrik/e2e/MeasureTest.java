@@ -64,10 +64,10 @@ class MeasureTest {
                 () => { window.taps = 0;
                   document.querySelector('aside').addEventListener('click', () => { window.taps += 1; }, true); }""");
         String[][] taps = {
-            {"As asked"},
+            {"Spot on"},
             {"1", "2", "1/2", "Enter reading"},
             {"One division more", "Enter reading"},
-            {"As asked"},
+            {"Spot on"},
             {"1", "Enter reading"},
             {"9", "2", "1/8", "Enter reading"}
         };
@@ -140,13 +140,13 @@ class MeasureTest {
         Bench.untilReady(page, "Flat");
         for (String feature : new String[] {"Flat", "Landing", "Tail lift"}) {
             page.locator("aside").getByText(feature + " · ").waitFor();
-            Bench.button(page, "As asked").click();
+            Bench.button(page, "Spot on").click();
         }
         page.getByLabel("Gap").fill("1/2");
         Bench.button(page, "Enter reading").click();
         page.locator("tr[data-feature=dogLeg]").getByText("1.2").first().waitFor();
         page.locator("aside").getByText("Overall · ").waitFor();
-        Bench.button(page, "As asked").click();
+        Bench.button(page, "Spot on").click();
         page.getByText("See the verdict").click();
         assertThat(page.getByTestId("score")).containsText("Not yet");
         Bench.record(page);
@@ -245,7 +245,7 @@ class MeasureTest {
         assertThat(page.locator("tr[data-feature=height]")).hasAttribute("data-state", "disputed");
         for (int i = 1; i < SIX.length; i++) {
             page.locator("aside").getByText(SIX[i] + " · ").waitFor();
-            Bench.button(page, "As asked").click();
+            Bench.button(page, "Spot on").click();
         }
         page.getByText("See the verdict").click();
         assertThat(page.getByTestId("score")).containsText("decided which reading counts");
@@ -272,7 +272,7 @@ class MeasureTest {
         Bench.measure(room, page, "Piet Rowanger");
         for (String feature : new String[] {"Mark", "Leg", "Angle", "Other leg"}) {
             page.locator("aside").getByText(feature + " · ").waitFor();
-            Bench.button(page, "As asked").click();
+            Bench.button(page, "Spot on").click();
         }
         page.getByText("See the verdict").waitFor();
         page.getByText("Look over").click();

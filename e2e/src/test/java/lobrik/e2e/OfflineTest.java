@@ -138,7 +138,7 @@ class OfflineTest {
         String attempt = page.url().replaceAll(".*/", "");
         for (String feature : new String[] {"Mark", "Leg", "Angle", "Other leg"}) {
             page.locator("aside").getByText(feature + " · ").waitFor();
-            Bench.button(page, "As asked").click();
+            Bench.button(page, "Spot on").click();
         }
         page.getByText("See the verdict").click();
         page.getByTestId("score").getByText("of 100").waitFor();

@@ -2,12 +2,12 @@ package lobrik.e2e;
 
 import java.io.IOException;
 import java.nio.channels.FileChannel;
-import java.nio.channels.FileLock;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.stream.Stream;
 
@@ -31,11 +31,12 @@ final class PreparedSchool {
 
     /** Made by whoever comes first; the others wait. The school's days count from today, so it lasts for a day. */
     private static Path made() throws IOException {
-        Path school =
-                FOLDERS.resolve(PREFIX + Files.getLastModifiedTime(Launched.JAR).toMillis() + "-" + LocalDate.now());
+        Path school = FOLDERS.resolve(PREFIX
+                + Files.getLastModifiedTime(Launched.JAR).toMillis() + "-" + LocalDate.now(ZoneId.systemDefault()));
         try (FileChannel lock = FileChannel.open(
-                        FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-                FileLock held = lock.lock()) {
+                FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            // Let go with its channel.
+            lock.lock();
             if (!Files.exists(school.resolve("done"))) {
                 discardAll();
                 Files.createDirectory(school);

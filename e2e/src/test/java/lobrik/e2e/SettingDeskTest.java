@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static lobrik.e2e.KeyboardPathTest.tabTo;
 
 import com.google.zxing.BinaryBitmap;
+import com.google.zxing.DecodeHintType;
 import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
@@ -18,6 +19,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -187,8 +189,10 @@ class SettingDeskTest {
         BufferedImage image = new PDFRenderer(pdf).renderImageWithDPI(page - 1, 150);
         int[] pixels = image.getRGB(0, 0, image.getWidth(), image.getHeight(), null, 0, image.getWidth());
         return new QRCodeReader()
-                .decode(new BinaryBitmap(
-                        new HybridBinarizer(new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))))
+                .decode(
+                        new BinaryBitmap(new HybridBinarizer(
+                                new RGBLuminanceSource(image.getWidth(), image.getHeight(), pixels))),
+                        Map.of(DecodeHintType.TRY_HARDER, true))
                 .getText();
     }
 

@@ -10,6 +10,9 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
@@ -19,6 +22,9 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Client {
 
     private static final JsonMapper JSON = JsonMapper.shared();
+
+    /** Cookies of those who signed in, by server and name. */
+    private static final Map<String, List<HttpCookie>> TICKETS = new ConcurrentHashMap<>();
 
     /** A status with its body; the body is missing where there is none. */
     public record Answer(int status, JsonNode body, HttpResponse<String> response) {
@@ -41,8 +47,18 @@ public final class Client {
         this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
     }
 
-    /** A client signed in as one of the demo school. */
+    /** A client signed in as one of the demo school, in the session that the first who asked began: a password takes its time. */
     public static Client signedIn(RunningServer.Address server, String name) {
+        List<HttpCookie> ticket = TICKETS.computeIfAbsent(
+                server.base() + " " + name,
+                _ -> byPassword(server, name).cookies.getCookieStore().getCookies());
+        Client client = new Client(server);
+        ticket.forEach(cookie -> client.cookies.getCookieStore().add(URI.create(server.base()), cookie));
+        return client;
+    }
+
+    /** A client signed in, in a session of its own. */
+    public static Client byPassword(RunningServer.Address server, String name) {
         Client client = new Client(server);
         client.get("/api/me");
         Answer answer = client.post(

@@ -3,10 +3,17 @@ package lobrik.server.attempt;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
+import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import lobrik.layout.Layout;
+import lobrik.layout.PlannedFeature;
+import lobrik.measure.Quantity;
+import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.verdict.Yardstick;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
@@ -26,6 +33,10 @@ public class Attempt {
     private ToleranceFigures tolerances;
 
     private String readings;
+    private String yardstick;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private Map<String, Long> targets;
 
     private @Nullable UUID startedBy;
     private Instant startedAt;
@@ -36,21 +47,29 @@ public class Attempt {
     /**
      * An attempt.
      *
+     * @param exercise what is bent; by what it is judged is frozen here
+     * @param layout of the exercise; what the readings are held to is frozen, too
      * @param startedBy nobody with an account if the trainee began it on a phone
      */
     public Attempt(
             UUID id,
             Assignment assignment,
-            ToleranceFigures tolerances,
-            ReadingsAsked readings,
+            Exercise exercise,
+            Layout layout,
             @Nullable UUID startedBy,
             Instant startedAt) {
         this.id = id;
         this.assignmentId = assignment.id();
         this.exerciseId = assignment.exerciseId();
         this.traineeId = assignment.traineeId();
-        this.tolerances = tolerances;
-        this.readings = readings.id();
+        this.tolerances = exercise.tolerances();
+        this.readings = exercise.readings().id();
+        Yardstick judgedBy = exercise.isMethodFree() ? Yardstick.FREE_METHOD : Yardstick.RIGHT_PIECE;
+        this.yardstick = judgedBy.id();
+        this.targets = layout.features().stream()
+                .collect(Collectors.toMap(
+                        feature -> feature.id().id(),
+                        feature -> judgedBy.target(feature).count()));
         this.startedBy = startedBy;
         this.startedAt = startedAt;
     }
@@ -78,6 +97,17 @@ public class Attempt {
     /** Which features are read, frozen when it began. */
     public ReadingsAsked readings() {
         return ReadingsAsked.withId(readings);
+    }
+
+    /** What its readings are judged against, frozen when it began. */
+    public Yardstick yardstick() {
+        return Yardstick.withId(yardstick).orElseThrow();
+    }
+
+    /** What a reading of a feature is held to: as it was when measuring began, whatever is laid out otherwise since. */
+    Quantity target(PlannedFeature feature) {
+        Quantity target = yardstick().target(feature);
+        return target.withCount(targets.getOrDefault(feature.id().id(), target.count()));
     }
 
     public Instant startedAt() {

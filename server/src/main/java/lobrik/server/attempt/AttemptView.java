@@ -51,6 +51,8 @@ public record AttemptView(
     /**
      * A feature with its target and, once measured, its reading, deviation and credit.
      *
+     * @param asked by the exercise
+     * @param target what the reading is judged against
      * @param signed whether a reading of it can be less than nothing
      * @param reading the one that counts, or the word that it was not measured
      * @param rivals readings that somebody has to decide between
@@ -59,6 +61,7 @@ public record AttemptView(
     public record FeatureView(
             String id,
             Unit unit,
+            double asked,
             double target,
             double tolerance,
             boolean critical,
@@ -182,6 +185,7 @@ public record AttemptView(
         return new FeatureView(
                 feature.id().id(),
                 Unit.of(feature.id()),
+                Numbers.of(feature.asked()),
                 Numbers.of(feature.target()),
                 Numbers.of(feature.tolerance()),
                 feature.critical(),

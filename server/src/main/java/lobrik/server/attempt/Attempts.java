@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.layout.Layout;
 import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
@@ -43,7 +44,7 @@ public class Attempts {
 
         /** What it would have been under other tolerances. */
         public Verdict under(Tolerances other) {
-            return Verdict.of(verdict.question(), other, attempt.readings().toCore(), ledger.said());
+            return Verdict.of(rules(attempt, other), verdict.question(), ledger.said());
         }
 
         /** The trainee's own figures for the marks, by number; empty where they are not known. */
@@ -179,8 +180,7 @@ public class Attempts {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        Attempt attempt =
-                new Attempt(id, assignment, exercise.tolerances(), exercise.readings(), startedBy, clock.instant());
+        Attempt attempt = new Attempt(id, assignment, exercise, layout(exercise), startedBy, clock.instant());
         entities.persist(attempt);
         live.changed(trainee.cohortId(), id);
         return measured(List.of(attempt)).getFirst();
@@ -238,12 +238,7 @@ public class Attempts {
                 kit.add(measured);
             } else if (exercise != null) {
                 blank.add(new Attempt(
-                        UUID.randomUUID(),
-                        assignment,
-                        exercise.tolerances(),
-                        exercise.readings(),
-                        who.accountId(),
-                        clock.instant()));
+                        UUID.randomUUID(), assignment, exercise, layout(exercise), who.accountId(), clock.instant()));
             }
         }
         kit.addAll(measured(blank));
@@ -295,6 +290,18 @@ public class Attempts {
                         .getResultList());
     }
 
+    private Layout layout(Exercise exercise) {
+        return calculations.question(exercise.definition()).layout();
+    }
+
+    private static Verdict.Rules rules(Attempt attempt, Tolerances tolerances) {
+        return new Verdict.Rules(
+                attempt.yardstick(),
+                attempt::target,
+                tolerances,
+                attempt.readings().toCore());
+    }
+
     private List<Measured> measured(List<Attempt> attempts) {
         Map<UUID, Exercise> byId =
                 library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
@@ -310,9 +317,8 @@ public class Attempts {
             Calculations.Question question =
                     questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
             Ledger ledger = Objects.requireNonNullElse(written.get(attempt.id()), Ledger.EMPTY);
-            Verdict verdict = Verdict.of(
-                    question, attempt.tolerances().toCore(), attempt.readings().toCore(), ledger.said());
-            measured.add(new Measured(attempt, exercise, ledger, verdict));
+            Verdict.Rules rules = rules(attempt, attempt.tolerances().toCore());
+            measured.add(new Measured(attempt, exercise, ledger, Verdict.of(rules, question, ledger.said())));
         }
         return List.copyOf(measured);
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import lobrik.bend.BendKind;
 import lobrik.layout.Mark;
@@ -24,6 +25,7 @@ import lobrik.verdict.Reading;
 import lobrik.verdict.Score;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Workmanship;
+import lobrik.verdict.Yardstick;
 
 /**
  * What the core says of an attempt as far as it was measured.
@@ -51,9 +53,28 @@ public record Verdict(
         DISPUTED
     }
 
-    /** A feature with its target and tolerance and, once it was read, how the reading was judged. */
+    /**
+     * What a piece is judged by.
+     *
+     * @param target what a reading of a feature is held to
+     */
+    record Rules(
+            Yardstick yardstick, Function<PlannedFeature, Quantity> target, Tolerances tolerances, ReadingList list) {}
+
+    /**
+     * A feature with its tolerance and, once it was read, how the reading was judged.
+     *
+     * @param asked by the exercise
+     * @param target what it is judged against, by the yardstick
+     */
     public record MeasuredFeature(
-            FeatureId id, Quantity target, Quantity tolerance, boolean critical, State state, Optional<Judged> judged) {
+            FeatureId id,
+            Quantity asked,
+            Quantity target,
+            Quantity tolerance,
+            boolean critical,
+            State state,
+            Optional<Judged> judged) {
 
         /** Whether it was read, and is not within its tolerance. */
         public boolean isOutside() {
@@ -61,31 +82,34 @@ public record Verdict(
         }
     }
 
-    static Verdict of(Question question, Tolerances tolerances, ReadingList list, Ledger.Said said) {
+    static Verdict of(Rules rules, Question question, Ledger.Said said) {
+        Tolerances tolerances = rules.tolerances();
         BendKind kind = question.layout().job().bend().kind();
         List<PlannedFeature> planned = question.layout().features();
         List<FeatureId> asked =
-                list.of(kind, planned.stream().map(PlannedFeature::id).toList());
+                rules.list().of(kind, planned.stream().map(PlannedFeature::id).toList());
         List<MeasuredFeature> features = new ArrayList<>();
         List<Reading> taken = new ArrayList<>();
         for (PlannedFeature plan : planned) {
             FeatureId id = plan.id();
-            if (!asked.contains(id)) {
+            if (!asked.contains(id) || !rules.yardstick().judges(id)) {
                 continue;
             }
+            Quantity target = rules.target().apply(plan);
             Optional<Reading> reading = Optional.ofNullable(said.values().get(id))
-                    .map(value -> Reading.of(kind, id, plan.target(), value, tolerances));
+                    .map(value -> Reading.of(kind, id, target, value, tolerances));
             reading.ifPresent(taken::add);
             features.add(new MeasuredFeature(
                     id,
-                    plan.target(),
+                    plan.asked(),
+                    target,
                     tolerances.of(kind, id),
                     tolerances.judging().isCritical(id),
                     state(id, said),
                     reading.map(r -> r.judged(tolerances.judging().scheme()))));
         }
         Workmanship.Found found = tolerances.workmanship().found(said.faulty());
-        List<Reading> figures = figures(question, tolerances, said.ownFigures());
+        List<Reading> figures = figures(rules, question, said.ownFigures());
         Optional<Marksheet> marksheet = isComplete(features, said) && !taken.isEmpty()
                 ? Optional.of(Marksheet.of(
                         taken, figures, tolerances, said.lookedOver() ? Optional.of(said.faulty()) : Optional.empty()))
@@ -120,13 +144,15 @@ public record Verdict(
         return features.stream().allMatch(feature -> done.contains(feature.state())) && !said.disputedFinding();
     }
 
-    private static List<Reading> figures(Question question, Tolerances tolerances, Map<Integer, Length> own) {
+    /** Where the method is the trainee's own, nobody knows what their figures should be. */
+    private static List<Reading> figures(Rules rules, Question question, Map<Integer, Length> own) {
         BendKind kind = question.layout().job().bend().kind();
         List<Reading> figures = new ArrayList<>();
         for (Mark mark : question.layout().marks()) {
             Length figure = own.get(mark.number());
-            if (figure != null) {
-                figures.add(Reading.of(kind, FeatureId.mark(mark.number()), mark.position(), figure, tolerances));
+            FeatureId feature = FeatureId.mark(mark.number());
+            if (figure != null && rules.yardstick().judges(feature)) {
+                figures.add(Reading.of(kind, feature, mark.position(), figure, rules.tolerances()));
             }
         }
         return List.copyOf(figures);

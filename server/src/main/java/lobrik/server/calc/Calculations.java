@@ -13,6 +13,7 @@ import lobrik.bend.BendKind;
 import lobrik.exercise.InputRange;
 import lobrik.exercise.Variants;
 import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
 import lobrik.layout.Layout;
 import lobrik.layout.Review;
 import lobrik.layout.Why;
@@ -65,6 +66,25 @@ public final class Calculations {
         Translation.LayoutQuestion question = new Translation().layoutQuestion(request);
         Layout layout = Layout.of(question.job());
         return new Question(layout, question.obstacle(), question.around().apply(layout.predicted()));
+    }
+
+    /**
+     * A definition with everything said that it leaves to what is usual, as whoever opens it wants to see it. One that is bad
+     * or impossible stays as it is.
+     */
+    public LayoutRequest completed(LayoutRequest request) {
+        try {
+            Bend bend = question(request).layout().job().bend();
+            return request.with(BendWriting.of(bend)).with(placed(request.place()));
+        } catch (Refused notLikeThat) {
+            return request;
+        }
+    }
+
+    private static LayoutRequest.@Nullable PlaceInput placed(LayoutRequest.@Nullable PlaceInput place) {
+        return place == null || place.insertionIn() != null
+                ? place
+                : new LayoutRequest.PlaceInput(place.situation(), Surround.USUAL_INSERTION.inches());
     }
 
     /** A question's answer as the interface writes it. */

@@ -90,18 +90,21 @@ public record LayoutAnswer(
     /**
      * A feature as asked for and as the rounded marks will give it.
      *
+     * @param target what the exercise asks for
+     * @param right what the tape reads on the piece that is bent rightly
      * @param from where the tape begins on the predicted piece; for a mark or an angle, where it is
      * @param to where the tape ends
      */
     public record FeatureAnswer(
-            String id, Unit unit, double target, double predicted, List<Double> from, List<Double> to) {
+            String id, Unit unit, double target, double predicted, double right, List<Double> from, List<Double> to) {
 
         static FeatureAnswer of(PlannedFeature feature) {
             return new FeatureAnswer(
                     feature.id().id(),
                     Unit.of(feature.id()),
-                    Numbers.of(feature.target()),
+                    Numbers.of(feature.asked()),
                     Numbers.of(feature.predicted()),
+                    Numbers.of(feature.right()),
                     PieceShape.point(feature.onPredicted().from()),
                     PieceShape.point(feature.onPredicted().to()));
         }

@@ -41,6 +41,11 @@ public record LayoutRequest(
         return new LayoutRequest(method, tapeDivisionIn, conduit, bender, other, multipliers, limits, obstacle, place);
     }
 
+    /** The same at another place. */
+    LayoutRequest with(@Nullable PlaceInput other) {
+        return new LayoutRequest(method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, obstacle, other);
+    }
+
     /** How marks are found; by the chart if it is not given. */
     public enum Method {
         @JsonProperty("chart")

@@ -45,7 +45,7 @@ final class DemoFloor {
     }
 
     /** A trainee who is not measured yet: one calls, one bends, one needs help, one works it out, one has not begun. */
-    void beforeMeasuring(Assignment assignment, Exercise exercise, Instant start, int place) {
+    void beforeMeasuring(Assignment assignment, Exercise exercise, Layout layout, Instant start, int place) {
         Step last = switch (place % 5) {
             case 4 -> Step.CALLED;
             case 0 -> Step.BENDING;
@@ -57,7 +57,7 @@ final class DemoFloor {
             return;
         }
         Instant begun = start.plus(Duration.ofMinutes(6));
-        Attempt attempt = new Attempt(ids.next(), assignment, exercise.tolerances(), exercise.readings(), null, begun);
+        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, begun);
         entities.persist(attempt);
         step(attempt, Step.WORKING_OUT, begun);
         if (last != Step.WORKING_OUT) {

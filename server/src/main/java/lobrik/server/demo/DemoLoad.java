@@ -154,7 +154,8 @@ class DemoLoad implements ApplicationRunner {
                     record.attempt(
                             instructor,
                             assignment,
-                            TolerancePreset.SITE,
+                            set.exercise(),
+                            layout,
                             now.minus(draw + 1L, ChronoUnit.DAYS),
                             bend.readings(layout, set.bender().inTruth()),
                             Integer.MAX_VALUE);
@@ -217,8 +218,10 @@ class DemoLoad implements ApplicationRunner {
                 upper(lpad(to_hex((n.n * ?odd + ?offset) % 281474976710656), 12, '0'))
               from new_assignment n join assignment a on a.id = n.seed_assignment""",
             """
-            insert into attempt (id, assignment_id, exercise_id, trainee_id, tolerances, started_by, started_at, readings)
-              select n.id, g.id, n.exercise_id, n.trainee_id, s.tolerances, s.started_by, s.started_at + n.shift, s.readings
+            insert into attempt (id, assignment_id, exercise_id, trainee_id, tolerances, started_by, started_at, readings, yardstick,
+                targets)
+              select n.id, g.id, n.exercise_id, n.trainee_id, s.tolerances, s.started_by, s.started_at + n.shift, s.readings, s.yardstick,
+                s.targets
               from new_attempt n
               join new_assignment g on g.trainee_id = n.trainee_id and g.seed_assignment = n.seed_assignment
               join seed_attempt s on s.id = n.seed""",

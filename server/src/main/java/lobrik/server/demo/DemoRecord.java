@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -82,6 +83,7 @@ final class DemoRecord {
                 null,
                 ToleranceFigures.of(preset),
                 ReadingsAsked.ALL,
+                false,
                 null);
         Exercise exercise = new Exercise(
                 ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
@@ -106,12 +108,12 @@ final class DemoRecord {
     Attempt attempt(
             UUID instructor,
             Assignment assignment,
-            TolerancePreset preset,
+            Exercise exercise,
+            Layout layout,
             Instant at,
             Map<FeatureId, Quantity> read,
             int howMany) {
-        Attempt attempt =
-                new Attempt(ids.next(), assignment, ToleranceFigures.of(preset), ReadingsAsked.ALL, instructor, at);
+        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, instructor, at);
         entities.persist(attempt);
         Instant taken = at;
         for (Map.Entry<FeatureId, Quantity> reading :

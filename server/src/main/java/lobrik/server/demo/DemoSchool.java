@@ -170,20 +170,27 @@ final class DemoSchool {
             entities.persist(assignment);
             Instant measuredAt = start.plus(12 + 4L * i, ChronoUnit.MINUTES);
             if (today && measuredAt.isAfter(now)) {
-                floor.beforeMeasuring(assignment, exercise, start, i);
+                floor.beforeMeasuring(assignment, exercise, layout, start, i);
                 continue;
             }
             DemoBend bend = new DemoBend(random, cohort.people().get(i), partOfTerm);
             int readings = today && measuredAt.plus(5, ChronoUnit.MINUTES).isAfter(now) ? 2 : Integer.MAX_VALUE;
             Map<FeatureId, Quantity> read = bend.readings(layout, bender.inTruth());
-            Attempt attempt = record.attempt(cohort.instructor(), assignment, preset, measuredAt, read, readings);
+            Attempt attempt =
+                    record.attempt(cohort.instructor(), assignment, exercise, layout, measuredAt, read, readings);
             if (today && readings > 2) {
                 floor.lookedOver(attempt, layout, read, cohort.instructor(), measuredAt, i);
             }
             if (!today && random.nextDouble() < ONCE_MORE) {
                 Map<FeatureId, Quantity> again = bend.readings(layout, bender.inTruth());
                 record.attempt(
-                        cohort.instructor(), assignment, preset, measuredAt.plus(UNTIL_ONCE_MORE), again, readings);
+                        cohort.instructor(),
+                        assignment,
+                        exercise,
+                        layout,
+                        measuredAt.plus(UNTIL_ONCE_MORE),
+                        again,
+                        readings);
             }
         }
     }

@@ -25,6 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
  * What an exercise says, checked as far as words and figures go; whether it can be laid out is the core's to say.
  *
  * @param tags without doubles, in the order in which they were given
+ * @param methodFree whether the trainee may find the marks in any way: then marks are not judged
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record Content(
@@ -37,6 +38,7 @@ public record Content(
         @Nullable Entered entered,
         ToleranceFigures tolerances,
         ReadingsAsked readings,
+        boolean methodFree,
         @Nullable VariationInput variation) {
 
     private static final JsonMapper JSON = JsonMapper.shared();
@@ -81,7 +83,22 @@ public record Content(
                 input.entered(),
                 tolerances,
                 input.readings() == null ? ReadingsAsked.ALL : input.readings(),
+                Boolean.TRUE.equals(input.methodFree()),
                 input.variation());
+    }
+
+    /**
+     * Checks a set of tolerances that was sent by itself.
+     *
+     * @throws TurnedDown with everything that is missing
+     */
+    public static ToleranceFigures tolerances(@Nullable ToleranceInput input) {
+        List<InputError> errors = new ArrayList<>();
+        ToleranceFigures figures = new Check(errors).tolerances(input);
+        if (!errors.isEmpty()) {
+            throw TurnedDown.badInputs(errors);
+        }
+        return figures;
     }
 
     /** The id of its kind of bend. */
@@ -91,7 +108,24 @@ public record Content(
 
     /** The same exercise with other sizes: nobody typed those. */
     public Content varied(LayoutRequest other) {
-        return new Content(title, level, tags, conduitLabel, benderLabel, other, null, tolerances, readings, null);
+        return new Content(
+                title, level, tags, conduitLabel, benderLabel, other, null, tolerances, readings, methodFree, null);
+    }
+
+    /** The same with its definition said otherwise, which lays out alike. */
+    Content laidOutAs(LayoutRequest said) {
+        return new Content(
+                title,
+                level,
+                tags,
+                conduitLabel,
+                benderLabel,
+                said,
+                entered,
+                tolerances,
+                readings,
+                methodFree,
+                variation);
     }
 
     /** The way it stands in a file. */
@@ -106,6 +140,7 @@ public record Content(
                 entered,
                 ToleranceInput.of(tolerances),
                 readings,
+                methodFree ? true : null,
                 variation);
     }
 

@@ -46,6 +46,7 @@ public class Exercise {
     private ToleranceFigures tolerances;
 
     private String readings;
+    private boolean methodFree;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable VariationInput variation;
@@ -89,6 +90,7 @@ public class Exercise {
         this.entered = content.entered();
         this.tolerances = content.tolerances();
         this.readings = content.readings().id();
+        this.methodFree = content.methodFree();
         this.variation = content.variation();
     }
 
@@ -104,6 +106,7 @@ public class Exercise {
                 entered,
                 tolerances,
                 readings(),
+                methodFree,
                 variation);
     }
 
@@ -149,6 +152,11 @@ public class Exercise {
 
     public ToleranceFigures tolerances() {
         return tolerances;
+    }
+
+    /** Whether it is left to the trainee how the marks are found: then they are not judged. */
+    public boolean isMethodFree() {
+        return methodFree;
     }
 
     public ReadingsAsked readings() {

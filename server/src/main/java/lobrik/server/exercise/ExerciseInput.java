@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param definition the bend with its conduit, bender, method and place
  * @param entered what was typed for its sizes
  * @param readings which features are read; all of them unless it is said
+ * @param methodFree whether the trainee may find the marks in any way: then marks are not judged, and finished sizes by what
+ *     is asked; not unless it is said
  * @param variation how variants of it differ, if there are to be any
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
@@ -31,6 +33,7 @@ public record ExerciseInput(
         @Nullable Entered entered,
         @Nullable ToleranceInput tolerances,
         @Nullable ReadingsAsked readings,
+        @Nullable Boolean methodFree,
         @Nullable VariationInput variation) {
 
     /**

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.calc.Calculations;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -60,10 +61,12 @@ class LibraryResource {
 
     private final Library library;
     private final ExerciseFile files;
+    private final Calculations calculations;
 
-    LibraryResource(Library library, ExerciseFile files) {
+    LibraryResource(Library library, ExerciseFile files, Calculations calculations) {
         this.library = library;
         this.files = files;
+        this.calculations = calculations;
     }
 
     @Operation(summary = "The exercises of the library, also those put away, by title")
@@ -78,11 +81,8 @@ class LibraryResource {
         return new EntryDetail(
                 view(library.shelved(who, id)),
                 library.versions(who, id).stream()
-                        .map(each -> new VersionView(
-                                each.id(),
-                                each.version(),
-                                each.createdAt(),
-                                each.content().toInput()))
+                        .map(each ->
+                                new VersionView(each.id(), each.version(), each.createdAt(), completed(each.content())))
                         .toList());
     }
 
@@ -98,7 +98,7 @@ class LibraryResource {
     }
 
     private static final ExerciseInput EMPTY =
-            new ExerciseInput(null, null, null, null, null, null, null, null, null, null);
+            new ExerciseInput(null, null, null, null, null, null, null, null, null, null, null);
 
     @Operation(summary = "Put an exercise away, or back on the shelf")
     @PutMapping("/api/library/{id}/retirement")
@@ -130,6 +130,11 @@ class LibraryResource {
         List<Content> contents = files.read(file);
         int added = library.saveAll(who, contents);
         return new Imported(added, contents.stream().map(Content::title).toList());
+    }
+
+    /** What was saved without a size that has a usual one is opened with it. */
+    private ExerciseInput completed(Content content) {
+        return content.laidOutAs(calculations.completed(content.definition())).toInput();
     }
 
     private static EntryView view(Library.Shelved shelved) {

@@ -12,6 +12,9 @@ import lobrik.server.calc.Calculations;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.VariationInput;
 import lobrik.server.cohort.Trainee;
+import lobrik.verdict.Foresight;
+import lobrik.verdict.MethodShare;
+import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -56,6 +59,12 @@ class Dealing {
                     new Dealt(trainees.get(i), definition.with(variant.bend()), variant.layout(), variant.hardness()));
         }
         return List.copyOf(dealt);
+    }
+
+    /** How much what the set method misses of a trainee's bend matters. */
+    MethodShare.Grade worst(Dealt dealt, Tolerances tolerances) {
+        return Foresight.worst(
+                dealt.layout(), calculations.question(dealt.definition()).obstacle(), tolerances);
     }
 
     /**

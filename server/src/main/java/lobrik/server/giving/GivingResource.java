@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import lobrik.exercise.ConduitPlan;
 import lobrik.layout.Mark;
@@ -17,7 +18,11 @@ import lobrik.server.calc.VariationInput;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
+import lobrik.server.exercise.ExerciseInput.ToleranceInput;
+import lobrik.server.exercise.ForesightView;
 import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.MethodShare;
+import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,16 +71,25 @@ class GivingResource {
     /** One trainee's part of it; the code stands on the sheet. */
     record SheetView(UUID assignmentId, String code, UUID traineeId, String fullName, int bench, UUID cohortId) {}
 
-    /** What would be given to whom. */
+    /**
+     * What would be given to whom.
+     *
+     * @param tolerances that it is judged by; without them nothing is said of what the method misses
+     */
     record PreviewRequest(
             @Nullable LayoutRequest definition,
             @Nullable VariationInput variation,
             Givings.@Nullable Receivers giveTo,
-            @Nullable Double stickIn) {}
+            @Nullable Double stickIn,
+            @Nullable ToleranceInput tolerances) {}
 
     record Preview(List<DealtView> dealt, SticksView conduit) {}
 
-    /** One trainee's bend with its marks, what is cut for it, and how hard it is. */
+    /**
+     * One trainee's bend with its marks, what is cut for it, and how hard it is.
+     *
+     * @param worst how much the set method misses of what is asked of this one
+     */
     record DealtView(
             UUID traineeId,
             String fullName,
@@ -83,7 +97,8 @@ class GivingResource {
             BendInput bend,
             List<Double> marksIn,
             double conduitIn,
-            double hardness) {}
+            double hardness,
+            ForesightView.@Nullable GradeName worst) {}
 
     /** The sticks that it uses up; cuts name the place of the trainee among the dealt. */
     record SticksView(
@@ -108,8 +123,16 @@ class GivingResource {
         List<Trainee> trainees = givings.receivers(who, require("/giveTo", request.giveTo()));
         LayoutRequest definition = require("/definition", request.definition());
         List<Dealing.Dealt> dealt = dealing.deal(definition, request.variation(), trainees);
+        Optional<Tolerances> judgedBy = Optional.ofNullable(request.tolerances())
+                .map(input -> Content.tolerances(input).toCore());
         return new Preview(
-                dealt.stream().map(GivingResource::view).toList(), view(Dealing.conduit(dealt, request.stickIn())));
+                dealt.stream()
+                        .map(each -> view(
+                                each,
+                                judgedBy.map(tolerances -> dealing.worst(each, tolerances))
+                                        .orElse(null)))
+                        .toList(),
+                view(Dealing.conduit(dealt, request.stickIn())));
     }
 
     @Operation(summary = "Save an exercise and give it out; repeating the request changes nothing")
@@ -187,7 +210,7 @@ class GivingResource {
                 sheet.trainee().cohortId());
     }
 
-    private static DealtView view(Dealing.Dealt dealt) {
+    private static DealtView view(Dealing.Dealt dealt, MethodShare.@Nullable Grade worst) {
         return new DealtView(
                 dealt.trainee().id(),
                 dealt.trainee().fullName(),
@@ -198,7 +221,8 @@ class GivingResource {
                         .map(Length::inches)
                         .toList(),
                 dealt.conduit().inches(),
-                dealt.hardness());
+                dealt.hardness(),
+                worst == null ? null : ForesightView.GradeName.of(worst));
     }
 
     private static SticksView view(ConduitPlan plan) {

@@ -132,6 +132,7 @@ record Judge(Measured measured, LengthUnit unit) {
         return Advice.of(new Advice.Piecework(
                 layout(),
                 verdict().readings(),
+                measured.attempt().yardstick(),
                 measured.attempt().tolerances().toCore(),
                 measured.faulty(),
                 measured.rebent()));

@@ -34,7 +34,7 @@ public record FaultAnswer(
             @Nullable Double value,
             @Nullable String option) {
 
-        static CureAnswer of(Cure cure) {
+        public static CureAnswer of(Cure cure) {
             String pointer = "/" + cure.input();
             return switch (cure) {
                 case Cure.Size size ->

@@ -126,7 +126,7 @@ class OutcomeRow {
                 .mapToLong(feature -> feature.judged().orElseThrow().deviation().count())
                 .toArray();
         this.planned = read.stream()
-                .mapToLong(feature -> planned(layout.features(), feature.id()))
+                .mapToLong(feature -> planned(layout.features(), feature))
                 .toArray();
         this.tolerances =
                 read.stream().mapToLong(feature -> feature.tolerance().count()).toArray();
@@ -137,11 +137,12 @@ class OutcomeRow {
         this.placesOff = off(DeviationKind.PLACES, outcome);
     }
 
-    private static long planned(List<PlannedFeature> features, FeatureId id) {
+    /** What the piece is off that is made just as planned. */
+    private static long planned(List<PlannedFeature> features, MeasuredFeature judged) {
         return features.stream()
-                .filter(plan -> plan.id() == id)
+                .filter(plan -> plan.id() == judged.id())
                 .findFirst()
-                .map(plan -> plan.predicted().minus(plan.target()).count())
+                .map(plan -> plan.predicted().minus(judged.target()).count())
                 .orElse(0L);
     }
 

@@ -288,7 +288,7 @@ final class SheetPage {
                     x + column * 0.54f,
                     base,
                     Canvas.Align.RIGHT,
-                    shown ? "asked " + sheet.onTape(feature.target()) : "your mark");
+                    shown ? "asked " + sheet.onTape(feature.asked()) : "your mark");
             canvas.box(x + column * 0.58f, base - 4, column * 0.36f, READING_ROW - 1.5f, 0.6f);
         }
         canvas.text(Typeface.BOLD, 10, left, tableTop + 5, "Measured");

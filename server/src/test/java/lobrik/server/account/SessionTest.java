@@ -6,13 +6,15 @@ import lobrik.server.Client;
 import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 
 @ExtendWith(RunningServer.class)
+@Isolated("An account's unit is what all that is said to it is said in.")
 class SessionTest {
 
     @Test
     void signingIn_opensASession_andSigningOutEndsIt(RunningServer.Address server) {
-        Client client = Client.signedIn(server, "runa");
+        Client client = Client.byPassword(server, "runa");
         assertThat(client.get("/api/me").at("/fullName").asString()).isEqualTo("Runa Tolvane");
         assertThat(client.delete("/api/session").status()).isEqualTo(204);
         assertThat(client.get("/api/me").status()).isEqualTo(401);

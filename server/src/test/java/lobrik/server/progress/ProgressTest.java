@@ -16,10 +16,12 @@ import lobrik.server.RunningServer;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import tools.jackson.databind.JsonNode;
 
 /** Progress follows the record: what pieces came to, where everybody stands, what comes next. */
 @ExtendWith(RunningServer.class)
+@Isolated("All outcomes are worked out anew here.")
 class ProgressTest {
 
     private Client runa;

@@ -13,9 +13,11 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** Signing off: proposed by the rule, signed by a person, withdrawn with a reason; evidence that stays. */
 @ExtendWith(RunningServer.class)
+@Isolated("The sign-off rules are the whole centre's.")
 class SignOffTest {
 
     private Client runa;

@@ -1,0 +1,181 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Page;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/**
+ * The whole demo school on foot, as each of its accounts: every exercise of the library, every page and every link on it, every
+ * trainee, verdicts, sheets and files open with their drawing and without an error. Of the verdicts it looks at the newest of
+ * each trainee's kinds of bend, in a full run at all of them.
+ */
+@ExtendWith(School.class)
+class DemoWalkTest {
+
+    private static final boolean FULL = Boolean.getBoolean("lobrik.full");
+
+    private final List<String> errors = new ArrayList<>();
+
+    /** Strings that an expression picks from what the server answers. */
+    @SuppressWarnings("unchecked") // JSON of the server.
+    private static List<String> strings(Page page, String address, String pick) {
+        return (List<String>) page.evaluate(
+                "async address => { const answer = await (await fetch(address)).json(); return " + pick + "; }",
+                address);
+    }
+
+    /** Addresses within the application that a page's links lead to. */
+    @SuppressWarnings("unchecked") // Strings of the page.
+    private static List<String> links(Page page) {
+        return (List<String>) page.evaluate("""
+                () => [...document.querySelectorAll('a[href]')]
+                  .filter(a => a.origin === location.origin && !a.pathname.startsWith('/api/'))
+                  .map(a => a.pathname + a.search)""");
+    }
+
+    /** Goes on within the application, as a link does: without loading it anew. */
+    private static void go(School.Room room, Page page, String place) {
+        page.evaluate("""
+                place => {
+                  history.pushState(null, '', place);
+                  dispatchEvent(new PopStateEvent('popstate', { state: null }));
+                }""", place);
+        page.waitForURL(room.lobrik().base() + place);
+    }
+
+    private void assertWhole(Page page, String place) {
+        page.locator("main").waitFor();
+        assertThat(page.getByText("Opening…")).hasCount(0);
+        assertThat(page.getByText("Something in this screen went wrong")).hasCount(0);
+        assertThat(page.locator("main")).not().hasText("");
+        assertThat(errors).as(place).isEmpty();
+    }
+
+    private static void assertDrawn(Page page, String place) {
+        page.getByTestId("elevation").locator("svg path").first().waitFor();
+        page.getByTestId("strip").getByLabel("Ring 1 at").first().waitFor();
+        assertThat((Integer) page.getByTestId("elevation").locator("svg path").count())
+                .as(place)
+                .isPositive();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    void everyExerciseOfTheLibrary_opensWithItsDrawing(String account, School.Room room) {
+        Page page = room.signedIn(account, errors);
+        List<String> entries = strings(page, "/api/library", "answer.map(entry => entry.id + ' ' + entry.title)");
+        assertThat(entries).hasSizeGreaterThan(20);
+        for (String entry : entries) {
+            String[] parts = entry.split(" ", 2);
+            go(room, page, "/set?exercise=" + parts[0]);
+            assertThat(page.getByLabel("Title")).hasValue(parts[1]);
+            assertDrawn(page, parts[1]);
+            assertThat(page.getByText("Cannot be laid out.")).hasCount(0);
+            assertThat(errors).as(parts[1]).isEmpty();
+        }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    void everyPage_andEveryLinkOnIt_opens(String account, School.Room room) {
+        Page page = room.signedIn(account, errors);
+        Set<String> known = new LinkedHashSet<>(List.of(
+                "/floor",
+                "/wall",
+                "/set",
+                "/set/library",
+                "/set/library?side=given",
+                "/set/library?side=tolerances",
+                "/measure",
+                "/progress?side=matrix",
+                "/progress?side=plan",
+                "/progress?side=benders",
+                "/progress?side=rules",
+                "/progress?side=files"));
+        List<String> waiting = new ArrayList<>(known);
+        int trainees = 0;
+        int verdicts = 0;
+        while (!waiting.isEmpty()) {
+            String place = waiting.removeFirst();
+            go(room, page, place);
+            assertWhole(page, place);
+            boolean verdict = place.startsWith("/verdict/");
+            if (verdict) {
+                verdicts++;
+                assertDrawn(page, place);
+                page.getByTestId("score").waitFor();
+            }
+            boolean trainee = place.matches("/progress/[^?]+.*");
+            if (trainee) {
+                trainees++;
+                page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
+                        .waitFor();
+            }
+            List<String> further = links(page);
+            // A trainee has a page for each kind of bend with all its pieces: the newest is enough for every build.
+            long verdictsHere = 0;
+            for (String link : further) {
+                boolean another = link.startsWith("/verdict/") && !link.endsWith("/show");
+                boolean library = link.startsWith("/set?exercise=");
+                if (library || (verdict && !FULL) || (another && trainee && !FULL && verdictsHere++ > 0)) {
+                    continue;
+                }
+                if (known.add(link)) {
+                    waiting.add(link);
+                }
+            }
+        }
+        assertThat(trainees).isGreaterThan(8);
+        assertThat(verdicts).isGreaterThan(8);
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    void everySheetAndEveryFile_opens(String account, School.Room room) {
+        Page page = room.signedIn(account, errors);
+        List<String> cohorts = strings(page, "/api/cohorts", "answer.map(cohort => cohort.id)");
+        List<String> files =
+                new ArrayList<>(List.of("/api/readings.csv", "/api/readings-columns.csv", "/api/library/file"));
+        for (String cohort : cohorts) {
+            for (String file : List.of("gradebook.csv", "gradebook.xlsx", "statements.json")) {
+                files.add("/api/cohorts/" + cohort + "/" + file);
+            }
+            List<String> trainees =
+                    strings(page, "/api/cohorts/" + cohort + "/matrix", "answer.rows.map(row => row.traineeId)");
+            for (String trainee : FULL ? trainees : trainees.subList(0, 2)) {
+                files.add("/api/trainees/" + trainee + "/record.pdf");
+                files.add("/api/trainees/" + trainee + "/everything.json");
+            }
+            for (String attempt : strings(
+                    page,
+                    "/api/floor/" + cohort,
+                    "answer.benches.flatMap(bench => bench.attempt == null ? [] : [bench.attempt.id]).slice(0, 3)")) {
+                files.add("/api/attempts/" + attempt + "/verdict.pdf");
+            }
+        }
+        for (String file : files) {
+            APIResponse answer = page.request().get(room.lobrik().base() + file);
+            assertThat(answer.status()).as(file).isEqualTo(200);
+            assertThat(answer.body().length).as(file).isGreaterThan(100);
+        }
+        List<String> codes = strings(
+                page,
+                "/api/givings",
+                "answer.slice(0, 3).flatMap(given => given.sheets.slice(0, 2)).map(sheet => sheet.code)");
+        Page phone = room.screen(390, 844, "film", errors);
+        for (String code : codes) {
+            phone.navigate(room.lobrik().base() + "/bench/" + code);
+            phone.getByText("Working it out").waitFor();
+        }
+        assertThat(errors).isEmpty();
+    }
+}

@@ -1,0 +1,109 @@
+package lobrik.server.judging;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.UUID;
+import lobrik.server.Bench;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Who does exactly what was set has full points; what the method misses is told before it is given out. */
+@ExtendWith(RunningServer.class)
+class FairVerdictTest {
+
+    /** By the chart it comes out at 8 3/16 (worked by hand in the core's RightPieceTest). */
+    private static final String KICK = """
+            {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+             "bender":{"takeUpIn":6,"radiusIn":5.125},
+             "bend":{"kind":"kick","riseIn":9,"angleDeg":30,"distanceIn":44,"layout":"beforeObstacle"}}""";
+
+    private static final String SITE =
+            "{\"preset\":\"site\",\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,\"passMark\":70}";
+
+    private Client runa;
+
+    @BeforeEach
+    void signIn(RunningServer.Address server) {
+        runa = Client.signedIn(server, "runa");
+    }
+
+    private Answer read(String attempt, String feature, String body) {
+        Answer kept = runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                "{\"feature\":\"" + feature + "\"," + body + "}");
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+        return kept;
+    }
+
+    private static JsonNode feature(Answer attempt, String id) {
+        return attempt.at("/features")
+                .valueStream()
+                .filter(feature -> feature.at("/id").asString().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<String> ids(Answer attempt) {
+        return attempt.at("/features")
+                .valueStream()
+                .map(feature -> feature.at("/id").asString())
+                .toList();
+    }
+
+    @Test
+    void kickBentByItsOwnChartMarks_hasAHundredPoints_andPasses() {
+        String attempt = Bench.of(runa, KICK, 1).open(0);
+        read(attempt, "mark1", "\"text\":\"28 1/4\"");
+        read(attempt, "angle1", "\"text\":\"30\"");
+        Answer done = read(attempt, "rise", "\"text\":\"8 3/16\"");
+        assertThat(feature(done, "rise").at("/asked").asDouble()).isEqualTo(9);
+        assertThat(feature(done, "rise").at("/target").asDouble()).isEqualTo(8.1875);
+        assertThat(done.at("/score/points").asDouble()).isEqualTo(100);
+        assertThat(done.at("/score/passed").asBoolean()).isTrue();
+        Answer judged = runa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(judged.at("/finding/headline").asString()).startsWith("Nothing went wrong");
+        assertThat(judged.at("/advice/outcome").asString()).isEqualTo("leave");
+    }
+
+    @Test
+    void whatWasAsked_isJudgedWhereTheMethodIsFree_andNoMarks() {
+        String attempt = Bench.of(runa, KICK, 1, "\"methodFree\":true,").open(0);
+        Answer opened = runa.get("/api/attempts/" + attempt);
+        assertThat(ids(opened)).containsExactly("rise", "angle1");
+        read(attempt, "angle1", "\"text\":\"30\"");
+        Answer done = read(attempt, "rise", "\"text\":\"9\"");
+        assertThat(done.at("/score/points").asDouble()).isEqualTo(100);
+        Answer again = read(
+                attempt,
+                "rise",
+                "\"text\":\"8 3/16\",\"corrects\":\""
+                        + feature(done, "rise").at("/reading/id").asString() + "\",\"reason\":\"misread\"");
+        assertThat(again.at("/score/passed").asBoolean()).isFalse();
+        assertThat(feature(again, "rise").at("/deviation").asDouble()).isCloseTo(-0.8125, within(1e-9));
+    }
+
+    @Test
+    void foresight_saysWhatTheChartMisses_andWhatToChange() {
+        Answer seen = runa.post("/api/library/foresight", "{\"definition\":" + KICK + ",\"tolerances\":" + SITE + "}");
+        assertThat(seen.at("/worst").asString()).isEqualTo("beyond");
+        assertThat(seen.at("/misses/0/feature").asString()).isEqualTo("rise");
+        assertThat(seen.at("/misses/0/miss").asDouble()).isCloseTo(-0.8125, within(1e-9));
+        assertThat(seen.at("/cures")
+                        .valueStream()
+                        .map(cure -> cure.at("/pointer").asString()))
+                .contains("/method");
+        Answer exact = runa.post(
+                "/api/library/foresight",
+                "{\"definition\":" + KICK.replace("chart", "exact") + ",\"tolerances\":" + SITE + "}");
+        assertThat(exact.at("/worst").asString()).isEqualTo("slight");
+        assertThat(exact.at("/misses").size()).isZero();
+        assertThat(runa.post("/api/library/foresight", "{}").status()).isEqualTo(400);
+    }
+}

@@ -1,0 +1,28 @@
+import type { Feature } from '../api/queries';
+import { useDisplayUnit } from '../frame/signedIn';
+import { Figure } from './Figure';
+import type { Fineness } from './figures';
+import { differsFromAsked } from './line';
+
+/** What a reading is held to; and what was asked, where the set method itself misses that. */
+export function Target({
+  feature,
+  shown,
+  className = '',
+}: {
+  feature: Pick<Feature, 'unit' | 'asked' | 'target'>;
+  shown?: Fineness | undefined;
+  className?: string;
+}) {
+  const differs = differsFromAsked(feature, useDisplayUnit());
+  return (
+    <>
+      <Figure value={feature.target} unit={feature.unit} shown={shown} className={className} />
+      {differs && (
+        <span className="block text-[0.8rem] leading-none whitespace-nowrap">
+          asked <Figure value={feature.asked} unit={feature.unit} />
+        </span>
+      )}
+    </>
+  );
+}
