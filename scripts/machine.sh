@@ -23,7 +23,7 @@ missing_packages() { # server | tests
   command -v npm >/dev/null || echo npm
   command -v setsid >/dev/null && command -v flock >/dev/null && command -v runuser >/dev/null || echo util-linux
   if [ "$1" = tests ]; then
-    command -v chromium >/dev/null || echo chromium
+    command -v chromium-headless-shell >/dev/null || echo chromium-headless-shell
     [ -d /usr/share/fonts/truetype/dejavu ] || echo fonts-dejavu-core
   fi
 }
@@ -46,7 +46,7 @@ need_packages() { # server | tests
 
 # Debian may have an older Node than the build needs; the npm registry ships newer ones as packages.
 need_node() {
-  [ -n "${LOBRIK_JAR:-}" ] && return
+  [ -n "${LOBRIK_APPLICATION:-}" ] && return
   local own=$ROOT/.build/node
   [ -x "$own/node_modules/node/bin/node" ] && PATH=$own/node_modules/node/bin:$PATH
   local version
@@ -91,6 +91,12 @@ fingerprint() {
   (cd "$ROOT" && find pom.xml */pom.xml core/src/main inbrowser/src/main gauges/src/main server/src/main web -type f \
     ! -path 'web/node_modules/*' ! -path 'web/dist/*' ! -path 'web/target/*' ! -path web/src/api/schema.d.ts -print0 |
     sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16)
+}
+
+# Sets APPLICATION to the folder of the unpacked application: the one that is given, as tests do, or the one built from these
+# sources.
+application_folder() {
+  if [ -n "${LOBRIK_APPLICATION:-}" ]; then APPLICATION=$LOBRIK_APPLICATION; else build_application; fi
 }
 
 # Builds the application unless this very state of the sources was built before. Sets APPLICATION to its folder.

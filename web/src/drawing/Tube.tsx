@@ -18,7 +18,7 @@ export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProp
   const outline = path([...left, ...right.reverse()], true);
   if (look === 'asked') {
     return (
-      <g>
+      <g data-tube={look}>
         <path
           d={outline}
           fill="var(--asked)"
@@ -46,7 +46,7 @@ export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProp
   const sheen = path(screen(beside(points, outsideDiameter * 0.16)));
   const made = look === 'made';
   return (
-    <g>
+    <g data-tube={look}>
       <path
         d={outline}
         fill={made ? 'var(--made-fill)' : 'var(--steel-fill)'}

@@ -96,8 +96,8 @@ export interface OneLine {
 const SAME = 1e-3;
 
 /**
- * How finely three values are shown so that they agree: target and deviation give the reading. At the lines of a tape only if
- * all of them are lines, else one place more, and one more, until they do.
+ * How finely three values are shown so that they agree: target and deviation give the reading. Lengths at the lines of a tape
+ * only if all of them are lines; else one place more, and one more, until they do.
  */
 export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', display: DisplayUnit): Fineness {
   const inches = unit === 'in' && display === 'in';
@@ -108,7 +108,7 @@ export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', dis
     Math.abs(Math.abs(value) * scale * step - Math.abs(round(value, step))) < SAME;
   const agrees = (step: number, i: number) =>
     round(read, step) - round(target, step) === round(off, step) &&
-    (i > 0 || [target, read, off].every((value) => isOn(value, step)));
+    (i > 0 || unit === 'deg' || [target, read, off].every((value) => isOn(value, step)));
   const step = steps.find(agrees) ?? steps.at(-1) ?? 16;
   return inches ? { lines: step } : { places: Math.round(Math.log10(step)) };
 }

@@ -12,6 +12,7 @@ import { DogLegSpan } from './DogLegSpan';
 import { LookOver } from './LookOver';
 import { OmitField } from './OmitField';
 import { OwnArithmetic } from './OwnArithmetic';
+import { Correction } from '../verdict/Correction';
 import type { Readings } from './useReadings';
 
 interface MeasurePanelProps {
@@ -51,6 +52,9 @@ export function MeasurePanel(props: MeasurePanelProps) {
 function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: MeasurePanelProps) {
   const bends = attempt.plan.marks.length;
   const { active, text } = readings;
+  const [correcting, setCorrecting] = useState<string>();
+  const wrong = attempt.features.find(({ id, reading }) => id === correcting && reading != null);
+  const locked = attempt.bench.seal?.sealed === true;
   return (
     <>
       <div className="min-h-[5.5rem] flex-1 overflow-y-auto max-sm:hidden">
@@ -71,15 +75,29 @@ function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: Measure
                 feature={feature}
                 bends={bends}
                 active={feature.id === active?.id}
+                correctable={feature.reading != null && feature.state !== 'disputed' && !locked}
                 onActivate={() => {
                   readings.activate(feature.id);
+                }}
+                onCorrect={() => {
+                  setCorrecting(feature.id);
                 }}
               />
             ))}
           </tbody>
         </table>
       </div>
-      {active?.state === 'open' ? (
+      {wrong !== undefined ? (
+        <Correction
+          key={wrong.reading?.id}
+          attempt={attempt}
+          feature={wrong}
+          bends={bends}
+          onDone={() => {
+            setCorrecting(undefined);
+          }}
+        />
+      ) : active?.state === 'open' ? (
         <>
           <div className="mt-auto flex flex-wrap items-center justify-between gap-x-2 max-sm:mt-0">
             <p className="min-w-0 flex-1 leading-tight" aria-live="polite">
@@ -119,12 +137,17 @@ function ReadingRow({
   feature,
   bends,
   active,
+  correctable,
   onActivate,
+  onCorrect,
 }: {
   feature: Feature;
   bends: number;
   active: boolean;
+  /** It is read, and may be read again. */
+  correctable: boolean;
   onActivate: () => void;
+  onCorrect: () => void;
 }) {
   const shown = useLine(feature);
   return (
@@ -138,7 +161,9 @@ function ReadingRow({
         <button
           type="button"
           className="min-h-[2.1rem] text-left text-lg leading-none underline-offset-4 hover:underline"
-          onClick={onActivate}
+          onClick={correctable ? onCorrect : onActivate}
+          aria-label={correctable ? `Correct ${featureName(feature.id, bends)}` : undefined}
+          title={correctable ? 'Correct it' : undefined}
         >
           {featureName(feature.id, bends)}
         </button>
@@ -171,7 +196,7 @@ function Done({ attempt, next }: { attempt: Attempt; next: ReactNode }) {
       <p className="text-lg leading-snug">
         {disputed.length > 0
           ? 'Two people read a feature differently. Decide in the verdict which reading counts.'
-          : 'Every reading is in. To change one, correct it in the verdict: the old one stays on record.'}
+          : 'Every reading is in. To change one, press its name: the old one stays on record.'}
       </p>
       <Link
         to={`/verdict/${attempt.id}`}

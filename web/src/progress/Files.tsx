@@ -5,11 +5,8 @@ import { Erase } from './Erase';
 import { RosterImport } from './RosterImport';
 
 /** Out and in: gradebook, readings, learning records, all about one person, a roster; and erasing a person. */
-export function Files({ cohort }: { cohort: Schemas['CohortView'] | undefined }) {
+export function Files({ cohort }: { cohort: Schemas['CohortView'] }) {
   const me = useSignedIn();
-  if (cohort === undefined) {
-    return <p className="p-4 text-lg">There is no cohort yet; take in a roster or start one on the floor.</p>;
-  }
   return (
     <div className="grid h-full gap-x-8 gap-y-6 overflow-y-auto p-4 xl:grid-cols-2">
       <section aria-label="Out">

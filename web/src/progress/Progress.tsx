@@ -5,6 +5,7 @@ import { Choice, Header } from '../frame/Header';
 import { Benders } from './Benders';
 import { Files } from './Files';
 import { Matrix } from './Matrix';
+import { NoCohort } from './NoCohort';
 import { Plan } from './Plan';
 import { Rules } from './Rules';
 
@@ -22,6 +23,7 @@ type Side = (typeof SIDES)[number]['value'];
 export default function Progress() {
   const room = useCohort();
   const [search, changeAddress] = useAddress();
+  const empty = room.cohorts?.length === 0;
   const side: Side = SIDES.find(({ value }) => value === search.get('side'))?.value ?? 'matrix';
   return (
     <div className="flex h-full flex-col">
@@ -43,11 +45,12 @@ export default function Progress() {
         {(side === 'matrix' || side === 'plan' || side === 'files') && <CohortChoice {...room} />}
       </Header>
       <div className="min-h-0 flex-1">
-        {side === 'matrix' && <Matrix cohortId={room.cohort?.id} />}
-        {side === 'plan' && <Plan cohortId={room.cohort?.id} />}
+        {empty && (side === 'matrix' || side === 'plan' || side === 'files') && <NoCohort />}
+        {!empty && side === 'matrix' && <Matrix cohortId={room.cohort?.id} />}
+        {!empty && side === 'plan' && <Plan cohortId={room.cohort?.id} />}
         {side === 'benders' && <Benders />}
         {side === 'rules' && <Rules />}
-        {side === 'files' && <Files cohort={room.cohort} />}
+        {room.cohort !== undefined && side === 'files' && <Files cohort={room.cohort} />}
       </div>
     </div>
   );

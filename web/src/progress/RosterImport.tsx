@@ -14,16 +14,17 @@ const FIELDS = [
 ] as const;
 
 /** Takes a roster in: a table is shown first with every row that is wrong; then all of it is added, or nothing. */
-export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] }) {
+export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] | undefined }) {
   const client = useQueryClient();
   const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [mapping, setMapping] = useState<Mapping | null>(null);
-  const [newCohorts, setNewCohorts] = useState(false);
+  // Where there is no cohort yet, those of the file are started.
+  const [newCohorts, setNewCohorts] = useState(cohort === undefined);
   const [key, setKey] = useState(() => crypto.randomUUID());
   const request = (now: { text: string; mapping: Mapping | null; newCohorts: boolean }) => ({
     ...now,
-    cohortId: cohort.id,
+    cohortId: cohort?.id ?? null,
   });
   const preview = useMutation<Preview, Problem, { text: string; mapping: Mapping | null; newCohorts: boolean }>({
     mutationFn: (now) => body(api.POST('/api/roster/preview', { body: request(now) })),
@@ -110,7 +111,9 @@ export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] }) {
                   }}
                   className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-base"
                 >
-                  <option value="">{name === 'name' ? 'choose' : name === 'cohort' ? cohort.name : 'none'}</option>
+                  <option value="">
+                    {name === 'name' ? 'choose' : name === 'cohort' ? (cohort?.name ?? 'choose') : 'none'}
+                  </option>
                   {preview.data.columns.map((column, i) => (
                     <option key={i} value={i}>
                       {column === '' ? `column ${String(i + 1)}` : column}

@@ -48,7 +48,7 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
       </ul>
       <h2 className="mt-4 text-xl leading-tight font-semibold">Not bent for two weeks</h2>
       <p className="leading-snug">
-        {resting.length === 0 ? 'Nobody: everybody was at it.' : resting.map(({ fullName }) => fullName).join(', ')}
+        {resting.length === 0 ? 'Nobody.' : resting.map(({ fullName }) => fullName).join(', ')}
       </p>
     </aside>
   );

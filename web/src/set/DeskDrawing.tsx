@@ -11,7 +11,8 @@ import { Choice } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import { cured, fieldsOf } from './deskFields';
-import { inputsOf, missingFrom, type Sizes } from './draft';
+import { inputsOf, missingFrom } from './draft';
+import { MissSign } from './MethodMisses';
 import { Notices } from './Notices';
 import type { FieldProps } from './SetPanel';
 import type { Desk } from './useDesk';
@@ -65,7 +66,7 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
           exaggeration={Number(larger)}
           footroom={noticed && !narrow ? NOTICE_ROOM_PX : 0}
           description={description}
-          at={places(plan, bend.inputs, fieldsOf(desk), desk.sizes, narrow)}
+          at={places(plan, bend.inputs, fieldsOf(desk), desk, narrow)}
           notes={(spots) => <Notices {...notices} spots={spots} />}
         />
       ) : (
@@ -126,7 +127,7 @@ function places(
   plan: Schemas['LayoutAnswer'],
   inputs: readonly InputField[],
   fields: ReadonlyMap<string, FieldProps>,
-  sizes: Sizes,
+  { sizes, foresight, draft }: Desk,
   narrow: boolean,
 ): Record<string, ReactNode> {
   const bends = plan.marks.length;
@@ -142,7 +143,10 @@ function places(
         {size === undefined ? field.label : <Figure value={size} unit={input.kind === 'angle' ? 'deg' : 'in'} />}
       </span>
     ) : (
-      <QuantityField {...field} place="drawing" />
+      <div className="relative">
+        <QuantityField {...field} place="drawing" />
+        {!draft.methodFree && <MissTag miss={foresight?.misses.find(({ feature }) => feature === input.at)} />}
+      </div>
     );
   }
   for (const { id, unit, predicted } of plan.features) {
@@ -167,6 +171,19 @@ function places(
     }
   }
   return places;
+}
+
+/** What the right marks give instead, at the dimension that they miss. */
+function MissTag({ miss }: { miss: Schemas['MissView'] | undefined }) {
+  return miss === undefined ? null : (
+    <span
+      data-miss={miss.grade}
+      className={`absolute top-full left-1/2 z-10 -translate-x-1/2 rounded-field bg-base-100 px-1.5 text-base leading-tight font-semibold whitespace-nowrap ${miss.grade === 'beyond' ? 'text-error' : ''}`}
+    >
+      <MissSign grade={miss.grade} />
+      gives <Figure value={miss.right} unit={miss.unit} />
+    </span>
+  );
 }
 
 /** Whether an input that may be left open has a size, and so a place. */

@@ -157,17 +157,13 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
         <Select
           label="Method"
           options={METHODS}
-          value={draft.method}
+          value={draft.methodFree ? 'free' : draft.method}
           onChange={(method) => {
-            change({ method: method === 'exact' ? 'exact' : 'chart' });
-          }}
-        />
-        <Select
-          label="Marks"
-          options={JUDGED}
-          value={draft.methodFree ? 'free' : 'set'}
-          onChange={(marks) => {
-            change({ methodFree: marks === 'free' });
+            change(
+              method === 'free'
+                ? { methodFree: true }
+                : { methodFree: false, method: method === 'exact' ? 'exact' : 'chart' },
+            );
           }}
         />
         <Select
@@ -270,15 +266,11 @@ function UsualClearance({
   );
 }
 
+/** Where the method is free, marks are not judged, and finished sizes by what is asked. */
 const METHODS = [
   { value: 'chart', name: 'By the chart' },
   { value: 'exact', name: 'Exact' },
-] as const;
-
-/** Whether the method is set, so that the right piece is the yardstick, or the trainee's to choose. */
-const JUDGED = [
-  { value: 'set', name: 'by this method' },
-  { value: 'free', name: 'any way: not judged' },
+  { value: 'free', name: 'Free: marks not judged' },
 ] as const;
 
 function Select({

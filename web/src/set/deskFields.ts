@@ -42,7 +42,7 @@ function sizeText(size: number, kind: 'length' | 'angle', unit: DisplayUnit): st
 export function cured(draft: Draft, cure: Schemas['CureAnswer']): Draft {
   const name = cure.pointer.split('/').at(-1) ?? '';
   if (cure.pointer === '/method') {
-    return { ...draft, method: cure.option === 'exact' ? 'exact' : 'chart' };
+    return { ...draft, methodFree: false, method: cure.option === 'exact' ? 'exact' : 'chart' };
   }
   if (cure.pointer === '/tolerances/preset') {
     return { ...draft, preset: cure.option ?? draft.preset };

@@ -10,6 +10,7 @@ import {
   firstDraft,
   inUnit,
   layoutRequest,
+  missingFrom,
   opened,
   withKind,
   withSituation,
@@ -201,5 +202,39 @@ describe('an exercise of the library', () => {
     expect(again.tolerances).toEqual(tolerances);
     const other = exerciseOf(shed, { ...back, preset: 'unknown' }, { tapeDivisionIn: 1 / 16 }, undefined);
     expect(other.tolerances).toBeNull();
+  });
+});
+
+describe('an exercise that was stored without all of its sizes', () => {
+  const stored = (place: { situation: string; insertionIn: number | null }): Schemas['ExerciseInput'] => ({
+    title: 'Up from the pump-room box',
+    conduitLabel: '3/4 EMT',
+    benderLabel: 'Bender 4',
+    definition: {
+      method: 'chart',
+      tapeDivisionIn: 1 / 16,
+      conduit: { outsideDiameterIn: 0.922 },
+      bender: { takeUpIn: 6, radiusIn: 5.125 },
+      bend: { kind: 'stub90', legIn: 14, otherLegIn: 20 },
+      place,
+    },
+  });
+  const entry = { id: 'e', version: 1 };
+
+  it('has the usual insertion where its place has a box', () => {
+    const draft = opened(shed, stored({ situation: 'upFromBox', insertionIn: null }), 'in', entry);
+    expect(draft.texts.insertionIn).toBe('5/8');
+    expect(missingFrom(draft)).toEqual([]);
+    expect(layoutRequest(shed, draft, { legIn: 14, otherLegIn: 20, insertionIn: 0.625 })).toBeDefined();
+  });
+
+  it('keeps the insertion that it has', () => {
+    const draft = opened(shed, stored({ situation: 'upFromBox', insertionIn: 1 }), 'in', entry);
+    expect(draft.texts.insertionIn).toBe('1');
+  });
+
+  it('says what is missing where there is nothing usual', () => {
+    const draft = { ...firstDraft(shed, 'in'), texts: { legIn: ' ', otherLegIn: '' } };
+    expect(missingFrom(draft).map(({ label }) => label)).toEqual(['Leg']);
   });
 });

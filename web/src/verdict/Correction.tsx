@@ -1,4 +1,4 @@
-import { type SyntheticEvent, useState } from 'react';
+import { type SyntheticEvent, useEffect, useRef, useState } from 'react';
 import type { Attempt, Feature } from '../api/queries';
 import { Problem } from '../api/client';
 import { useBenchCore } from '../benchcore/useBenchCore';
@@ -14,6 +14,9 @@ interface CorrectionProps {
   onDone: () => void;
 }
 
+/** What happens, in one press. */
+const REASONS = ['Tape tilted', 'Misread', 'Wrong feature', 'Typed wrong'] as const;
+
 /** Corrects a reading: the right figure and why. The old reading stays on record. */
 export function Correction({ attempt, feature, bends, onDone }: CorrectionProps) {
   const unit = useDisplayUnit();
@@ -22,6 +25,12 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
   const [text, setText] = useState('');
   const [reason, setReason] = useState('');
   const [problem, setProblem] = useState<Problem | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  // Whoever pressed Correct types at once.
+  useEffect(() => {
+    input.current?.focus();
+    input.current?.scrollIntoView({ block: 'nearest' });
+  }, []);
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     const said = core?.read(feature.id, text, unit);
@@ -65,11 +74,7 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
           setText(next);
         }}
         problem={problem}
-        inputRef={(input) => {
-          if (input !== null && document.activeElement === document.body) {
-            input.focus();
-          }
-        }}
+        inputRef={input}
         place="list"
       />
       <label className="grid gap-1">
@@ -83,6 +88,21 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
           className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
         />
       </label>
+      <div className="flex flex-wrap gap-1.5" role="group" aria-label="Usual reasons">
+        {REASONS.map((usual) => (
+          <button
+            key={usual}
+            type="button"
+            aria-pressed={reason === usual}
+            className={`min-h-11 rounded-field border-2 px-2 ${reason === usual ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'}`}
+            onClick={() => {
+              setReason(usual);
+            }}
+          >
+            {usual}
+          </button>
+        ))}
+      </div>
       <div className="flex gap-2">
         <button className="btn h-11 flex-1 btn-neutral" disabled={text.trim() === '' || reason.trim() === ''}>
           Keep the correction

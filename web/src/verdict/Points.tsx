@@ -68,6 +68,7 @@ export function Points({
           </p>
         )}
       </section>
+      <CarriedOn attempt={attempt} />
       <MethodShare attempt={attempt} />
       <Comparison attempt={attempt} />
       <p className="text-sm leading-snug">
@@ -81,10 +82,34 @@ export function Points({
   );
 }
 
+const CARRIED = {
+  ownFigure: 'ringed on the trainee’s own figure: right as a ring, and charged as arithmetic',
+  earlierMark: 'stands rightly to the mark before it: charged there',
+} as const;
+
+/** Marks that follow rightly from something wrong: one slip counts once. */
+function CarriedOn({ attempt }: { attempt: Attempt }) {
+  const carried = attempt.features.flatMap((feature) =>
+    feature.carried == null ? [] : [{ ...feature, carried: feature.carried }],
+  );
+  return carried.length === 0 ? null : (
+    <section aria-label="Carried on">
+      <h2 className="text-base font-semibold">Carried on: one slip counts once</h2>
+      <ul className="leading-snug">
+        {carried.map(({ id, target, unit, carried: why }) => (
+          <li key={id}>
+            {featureName(id, attempt.plan.marks.length)}, held to <Figure value={target} unit={unit} />: {CARRIED[why]}.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** What the set method itself misses of what was asked: shown, and charged to nobody. */
 function MethodShare({ attempt }: { attempt: Attempt }) {
   const display = useDisplayUnit();
-  const missed = attempt.features.filter((feature) => differsFromAsked(feature, display));
+  const missed = attempt.features.filter((feature) => feature.carried == null && differsFromAsked(feature, display));
   if (missed.length === 0) {
     return null;
   }

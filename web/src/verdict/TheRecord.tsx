@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
@@ -28,34 +28,37 @@ export function TheRecord({ attempt }: { attempt: Attempt }) {
         </thead>
         <tbody>
           {attempt.features.map((each) => (
-            <CreditRow
-              key={each.id}
-              feature={each}
-              bends={bends}
-              locked={attempt.bench.seal?.sealed === true}
-              onCorrect={() => {
-                setCorrecting(each.id);
-              }}
-            />
+            <Fragment key={each.id}>
+              <CreditRow
+                feature={each}
+                bends={bends}
+                locked={attempt.bench.seal?.sealed === true}
+                onCorrect={() => {
+                  setCorrecting(each.id);
+                }}
+              />
+              {each === feature && (
+                // Where the eye is: below the reading that is wrong.
+                <tr>
+                  <td colSpan={4} className="pb-3">
+                    <Correction
+                      key={each.reading?.id}
+                      attempt={attempt}
+                      feature={each}
+                      bends={bends}
+                      onDone={() => {
+                        setCorrecting(undefined);
+                      }}
+                    />
+                  </td>
+                </tr>
+              )}
+            </Fragment>
           ))}
         </tbody>
       </table>
-      {feature?.reading != null ? (
-        <Correction
-          key={feature.reading.id}
-          attempt={attempt}
-          feature={feature}
-          bends={bends}
-          onDone={() => {
-            setCorrecting(undefined);
-          }}
-        />
-      ) : (
-        <>
-          <LookedOver attempt={attempt} />
-          <History features={attempt.features} bends={bends} />
-        </>
-      )}
+      <LookedOver attempt={attempt} />
+      <History features={attempt.features} bends={bends} />
     </>
   );
 }

@@ -35,6 +35,14 @@ public record Curriculum(List<Step> steps) {
         return steps.stream().map(Step::kind).toList();
     }
 
+    /** What has to be steady before a kind. */
+    List<BendKind> before(BendKind kind) {
+        return steps.stream()
+                .filter(step -> step.kind() == kind)
+                .flatMap(step -> step.after().stream())
+                .toList();
+    }
+
     /**
      * The first kind that is not steady while all before it are. A kind that was never bent by whoever has begun one that builds on
      * it counts as shown: a second-year need not bend a stub for the record.

@@ -19,8 +19,12 @@ public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) 
     public enum Reason {
         /** A habit that has to go first. */
         HABIT,
-        /** It comes next, and was never bent. */
+        /** It was never bent, and nothing comes before it. */
+        FIRST,
+        /** It was never bent, and what it builds on is steady. */
         NEXT,
+        /** It was never bent; what it builds on was not either, but counts as shown by what was bent since. */
+        PASSED_OVER,
         /** It was begun and is not steady. */
         NOT_STEADY,
         /** Everything is steady; this was not bent for the longest time. */
@@ -46,13 +50,23 @@ public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) 
         }
         return curriculum
                 .next(standings)
-                .map(kind -> new NextExercise(
-                        kind,
-                        standings.getOrDefault(kind, Standing.NOT_TRIED) == Standing.NOT_TRIED
-                                ? Reason.NEXT
-                                : Reason.NOT_STEADY,
-                        Optional.empty()))
+                .map(kind -> new NextExercise(kind, reason(curriculum, kind, standings), Optional.empty()))
                 .orElseGet(() -> new NextExercise(longestAgo(curriculum, lastDay), Reason.REFRESH, Optional.empty()));
+    }
+
+    private static Reason reason(Curriculum curriculum, BendKind kind, Map<BendKind, Standing> standings) {
+        if (standings.getOrDefault(kind, Standing.NOT_TRIED) != Standing.NOT_TRIED) {
+            return Reason.NOT_STEADY;
+        }
+        List<BendKind> before = curriculum.before(kind);
+        if (before.isEmpty()) {
+            return Reason.FIRST;
+        }
+        return before.stream()
+                        .allMatch(each ->
+                                standings.getOrDefault(each, Standing.NOT_TRIED).isSteady())
+                ? Reason.NEXT
+                : Reason.PASSED_OVER;
     }
 
     private static boolean isInTheWay(Habit habit, Map<BendKind, Standing> standings) {

@@ -24,7 +24,7 @@ class NextExerciseTest {
 
     @Test
     void whoeverBeginsNew_bendsAStub() {
-        assertThat(next(Map.of())).isEqualTo(new NextExercise(BendKind.STUB_90, Reason.NEXT, Optional.empty()));
+        assertThat(next(Map.of())).isEqualTo(new NextExercise(BendKind.STUB_90, Reason.FIRST, Optional.empty()));
     }
 
     @Test

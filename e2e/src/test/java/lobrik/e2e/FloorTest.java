@@ -168,7 +168,7 @@ class FloorTest {
         try (Browser withCamera = room.playwright()
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setExecutablePath(School.CHROMIUM)
                         .setArgs(List.of(
                                 "--no-sandbox",
                                 "--disable-gpu",

@@ -25,7 +25,7 @@ final class Launched implements AutoCloseable {
 
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
-    /** The jar that was just built and tested; the launcher would otherwise build its own. */
+    /** The jar that was just built and tested. */
     static final Path JAR = ROOT.resolve("server/target/lobrik.jar");
 
     private static final Pattern PASSWORD = Pattern.compile("password(?: of all three is)?  ([a-z]+-[a-z]+-\\d{5})");
@@ -92,11 +92,12 @@ final class Launched implements AutoCloseable {
         return new Said(process.onExit().join().exitValue(), text);
     }
 
-    private static ProcessBuilder process(Map<String, String> environment, List<String> arguments) {
+    private static ProcessBuilder process(Map<String, String> environment, List<String> arguments) throws IOException {
         List<String> command = new ArrayList<>(List.of(ROOT.resolve("lobrik").toString()));
         command.addAll(arguments);
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-        builder.environment().put("LOBRIK_JAR", JAR.toString());
+        // The launcher would otherwise build its own.
+        builder.environment().put("LOBRIK_APPLICATION", PreparedSchool.application().toString());
         builder.environment().putAll(environment);
         return builder;
     }

@@ -50,7 +50,7 @@ class OfflineTest {
     void queue_survivesReloadAndRestart_andArrivesOnceInOrder(School.Room room) throws Exception {
         Launched first = Launched.school();
         Launched running = first;
-        try (Page page = room.browser().newContext().newPage()) {
+        try (Page page = room.keepingScreen()) {
             School.signIn(first, "dessa", page);
             Bench.giveSaddle(page, "Saddle without signal", "short", "Odile Farrant");
             page.navigate(first.base() + "/floor");
@@ -102,7 +102,7 @@ class OfflineTest {
 
     @Test
     void withoutSignal_theFloorIsShownAsLastKnown_andWhatIsLookedOverWaitsToo(School.Room room) {
-        Page page = room.signedIn("dessa", new ArrayList<>());
+        Page page = room.signedIn("dessa", room.keepingScreen());
         Bench.giveStub(page, "Stub in the corner", "Tamsin Gorrie");
         page.navigate(room.lobrik().base() + "/floor");
         assertThat(Bench.row(page, "Tamsin Gorrie")).containsText("Stub in the corner");
@@ -132,7 +132,7 @@ class OfflineTest {
 
     @Test
     void readingForAPieceThatWasVerifiedMeanwhile_isNotLost_butAskedAbout(School.Room room) {
-        Page page = room.signedIn("dessa", new ArrayList<>());
+        Page page = room.signedIn("dessa", room.keepingScreen());
         Bench.giveStub(page, "Stub verified meanwhile", "Wilf Okonde");
         Bench.measure(room, page, "Wilf Okonde");
         String attempt = page.url().replaceAll(".*/", "");

@@ -5,6 +5,7 @@ import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -24,28 +25,62 @@ final class PreparedSchool {
 
     /** A new copy, for one instance. */
     static Path copy() throws IOException {
+        Path school = made();
+        try (FileChannel lock = locked()) {
+            if (!Files.exists(school.resolve("done"))) {
+                Launched.startNew(school.resolve("data")).close();
+                Files.createFile(school.resolve("done"));
+            }
+        }
         Path copy = Launched.newFolder();
-        run("cp", "-a", made().resolve("data").toString(), copy.toString());
+        run("cp", "-a", school.resolve("data").toString(), copy.toString());
         return copy;
+    }
+
+    /** The application that was just built, unpacked; its first start makes its start cache there. */
+    static Path application() throws IOException {
+        return made().resolve("application");
     }
 
     /** Made by whoever comes first; the others wait. The school's days count from today, so it lasts for a day. */
     private static Path made() throws IOException {
-        Path school = FOLDERS.resolve(PREFIX
-                + Files.getLastModifiedTime(Launched.JAR).toMillis() + "-" + LocalDate.now(ZoneId.systemDefault()));
-        try (FileChannel lock = FileChannel.open(
-                FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
-            // Let go with its channel.
-            lock.lock();
-            if (!Files.exists(school.resolve("done"))) {
-                discardAll();
-                Files.createDirectory(school);
-                Files.setPosixFilePermissions(school, PosixFilePermissions.fromString("rwxr-xr-x"));
-                Launched.startNew(school.resolve("data")).close();
-                Files.createFile(school.resolve("done"));
+        Path school = FOLDERS.resolve(PREFIX + built() + "-" + LocalDate.now(ZoneId.systemDefault()));
+        if (!Files.exists(school.resolve("application"))) {
+            try (FileChannel lock = locked()) {
+                if (!Files.exists(school.resolve("application"))) {
+                    discardAll();
+                    Files.createDirectory(school);
+                    Files.setPosixFilePermissions(school, PosixFilePermissions.fromString("rwxr-xr-x"));
+                    unpack(school.resolve("unpacking"));
+                    Files.move(school.resolve("unpacking"), school.resolve("application"));
+                }
             }
-            return school;
         }
+        return school;
+    }
+
+    private static void unpack(Path to) throws IOException {
+        run(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-Djarmode=tools",
+                "-jar",
+                Launched.JAR.toString(),
+                "extract",
+                "--destination",
+                to.toString());
+    }
+
+    /** Waits for the other test processes of this machine; let go by closing it. */
+    private static FileChannel locked() throws IOException {
+        FileChannel lock = FileChannel.open(
+                FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
+        lock.lock();
+        return lock;
+    }
+
+    /** When the jar was written; what it says itself of that is the same for every build. */
+    private static long built() throws IOException {
+        return ((FileTime) Files.getAttribute(Launched.JAR, "unix:ctime")).toMillis();
     }
 
     private static void discardAll() throws IOException {
@@ -61,7 +96,8 @@ final class PreparedSchool {
 
     private static void run(String... command) throws IOException {
         int code =
-                new ProcessBuilder(command).inheritIO().start().onExit().join().exitValue();
+                new ProcessBuilder(command).redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD).start().onExit().join().exitValue();
         if (code != 0) {
             throw new IOException(String.join(" ", command) + " ended with " + code);
         }

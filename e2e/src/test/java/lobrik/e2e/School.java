@@ -10,12 +10,14 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.extension.AfterEachCallback;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -25,7 +27,10 @@ import org.junit.jupiter.api.extension.ParameterResolver;
  * The demo school with a browser in front of it, started once for all tests of this process. The processes in which the tests
  * run side by side have a school each, so that they share nothing.
  */
-final class School implements BeforeAllCallback, ParameterResolver {
+final class School implements BeforeAllCallback, AfterEachCallback, ParameterResolver {
+
+    /** Without windows: much lighter than the whole browser with its windows hidden. */
+    static final Path CHROMIUM = Path.of("/usr/bin/chromium-headless-shell");
 
     /** Opened by the first test; each class may come in a run of the test engine of its own, so none of them closes it. */
     private static Room room;
@@ -39,7 +44,20 @@ final class School implements BeforeAllCallback, ParameterResolver {
 
         /** A screen of this size, with nobody signed in. Errors in the page end up in the list. */
         Page screen(int width, int height, String theme, List<String> errors) {
-            BrowserContext context = browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height));
+            // Every context is a browser that was never here: each would fetch and keep the whole application for later.
+            return screen(width, height, theme, errors, ServiceWorkerPolicy.BLOCK);
+        }
+
+        /** A tablet that keeps the application for when there is no signal. */
+        Page keepingScreen() {
+            return screen(1280, 800, "film", new ArrayList<>(), ServiceWorkerPolicy.ALLOW);
+        }
+
+        private Page screen(
+                int width, int height, String theme, List<String> errors, ServiceWorkerPolicy serviceWorkers) {
+            BrowserContext context = browser.newContext(new Browser.NewContextOptions()
+                    .setViewportSize(width, height)
+                    .setServiceWorkers(serviceWorkers));
             context.setDefaultTimeout(20_000);
             context.addInitScript("localStorage.setItem('lobrik-theme', '" + theme + "')");
             Page page = context.newPage();
@@ -94,6 +112,12 @@ final class School implements BeforeAllCallback, ParameterResolver {
         room();
     }
 
+    /** A screen that is left open listens on, and asks for everything anew whenever somebody writes something down. */
+    @Override
+    public void afterEach(ExtensionContext context) {
+        List.copyOf(room().browser().contexts()).forEach(BrowserContext::close);
+    }
+
     @Override
     public boolean supportsParameter(ParameterContext parameter, ExtensionContext context) {
         return parameter.getParameter().getType() == Room.class;
@@ -132,7 +156,7 @@ final class School implements BeforeAllCallback, ParameterResolver {
             Browser browser = playwright
                     .chromium()
                     .launch(new BrowserType.LaunchOptions()
-                            .setExecutablePath(Path.of("/usr/bin/chromium"))
+                            .setExecutablePath(CHROMIUM)
                             .setArgs(List.of(
                                     "--no-sandbox",
                                     "--disable-gpu",

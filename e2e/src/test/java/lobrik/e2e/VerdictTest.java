@@ -61,10 +61,11 @@ class VerdictTest {
 
         tab(page, "Where from");
         Locator rings = page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Rings"));
-        assertThat(page.getByText("Landing is off by")).isVisible();
+        assertThat(page.getByText("Landing: from what was asked, off by")).isVisible();
         assertThat(rings).containsText("−1");
         tab(page, "Points");
-        assertThat(page.getByLabel("Lost points")).containsText("37.5 points lost");
+        assertThat(page.getByLabel("Lost points")).containsText("25 points lost");
+        assertThat(page.getByLabel("Carried on")).containsText("Mark 2");
         assertThat(page.getByLabel("Lost points")).containsText("12 times its tolerance");
         page.getByText("What would it have been under other tolerances?").click();
         for (String preset : new String[] {"learning", "site", "assessment"}) {
@@ -82,7 +83,7 @@ class VerdictTest {
                 room,
                 "Wilf Okonde",
                 "Heavy second bend",
-                Map.of("angle2", "33.5", "rise", "5 7/8", "landing", "36 1/16"));
+                Map.of("angle2", "33.5", "rise", "5 15/16", "landing", "36 1/16"));
         assertThat(cause(page, "angle-off")).containsText("Bend 2 over-bent");
         assertThat(page.getByTestId("score")).containsText("Fails the piece whatever its points: Angle 2 outside.");
         assertThat(page.getByLabel("This piece")).containsText("Ease bend 2 open by 3.5°");

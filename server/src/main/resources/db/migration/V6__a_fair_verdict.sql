@@ -13,5 +13,13 @@ where outcome.attempt_id = attempt.id
   and cardinality(outcome.features) > 0;
 alter table attempt alter column yardstick drop default, alter column targets drop default;
 
+-- Since when somebody is there: whoever came yesterday has not rested for two weeks.
+alter table trainee add column joined_at timestamptz;
+update trainee
+set joined_at = cohort.created_at
+from cohort
+where cohort.id = trainee.cohort_id;
+alter table trainee alter column joined_at set default now(), alter column joined_at set not null;
+
 -- An exercise may leave it to the trainee how the marks are found.
 alter table exercise add column method_free boolean not null default false;

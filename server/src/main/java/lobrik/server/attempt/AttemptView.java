@@ -53,6 +53,7 @@ public record AttemptView(
      *
      * @param asked by the exercise
      * @param target what the reading is judged against
+     * @param carried why that is not a mark's own right place; null where it is
      * @param signed whether a reading of it can be less than nothing
      * @param reading the one that counts, or the word that it was not measured
      * @param rivals readings that somebody has to decide between
@@ -67,12 +68,23 @@ public record AttemptView(
             boolean critical,
             boolean signed,
             FeatureState state,
+            @Nullable CarriedName carried,
             @Nullable ReadingView reading,
             @Nullable Double deviation,
             @Nullable Double credit,
             @Nullable Band band,
             List<ReadingView> rivals,
             List<ReadingView> history) {}
+
+    /** Why a mark is held to another place than its own right one. */
+    public enum CarriedName {
+        /** The ring stands on the trainee's own figure. */
+        @JsonProperty("ownFigure")
+        OWN_FIGURE,
+        /** It stands rightly to an earlier mark, which was charged. */
+        @JsonProperty("earlierMark")
+        EARLIER_MARK
+    }
 
     /** How far a feature is. */
     public enum FeatureState {
@@ -191,6 +203,9 @@ public record AttemptView(
                 feature.critical(),
                 feature.id().isSigned(),
                 FeatureState.valueOf(feature.state().name()),
+                feature.carried()
+                        .map(reason -> CarriedName.valueOf(reason.name()))
+                        .orElse(null),
                 counting.size() == 1 ? counting.getFirst() : null,
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : judged.credit(),

@@ -1,6 +1,8 @@
 package lobrik.server.attempt;
 
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -8,6 +10,7 @@ import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lobrik.bend.BendKind;
+import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Length;
@@ -17,6 +20,7 @@ import lobrik.server.calc.Calculations.Question;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
+import lobrik.verdict.CarriedOn;
 import lobrik.verdict.Difference;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
@@ -66,6 +70,7 @@ public record Verdict(
      *
      * @param asked by the exercise
      * @param target what it is judged against, by the yardstick
+     * @param carried why that is not a mark's own right place
      */
     public record MeasuredFeature(
             FeatureId id,
@@ -74,6 +79,7 @@ public record Verdict(
             Quantity tolerance,
             boolean critical,
             State state,
+            Optional<CarriedOn.Reason> carried,
             Optional<Judged> judged) {
 
         /** Whether it was read, and is not within its tolerance. */
@@ -88,6 +94,8 @@ public record Verdict(
         List<PlannedFeature> planned = question.layout().features();
         List<FeatureId> asked =
                 rules.list().of(kind, planned.stream().map(PlannedFeature::id).toList());
+        CarriedOn marks = marks(rules, question.layout());
+        Map<FeatureId, CarriedOn.Target> rings = rings(rules, marks, question.layout(), said);
         List<MeasuredFeature> features = new ArrayList<>();
         List<Reading> taken = new ArrayList<>();
         for (PlannedFeature plan : planned) {
@@ -95,7 +103,9 @@ public record Verdict(
             if (!asked.contains(id) || !rules.yardstick().judges(id)) {
                 continue;
             }
-            Quantity target = rules.target().apply(plan);
+            Optional<CarriedOn.Target> ring = Optional.ofNullable(rings.get(id));
+            Quantity target = ring.<Quantity>map(CarriedOn.Target::at)
+                    .orElseGet(() -> rules.target().apply(plan));
             Optional<Reading> reading = Optional.ofNullable(said.values().get(id))
                     .map(value -> Reading.of(kind, id, target, value, tolerances));
             reading.ifPresent(taken::add);
@@ -106,10 +116,11 @@ public record Verdict(
                     tolerances.of(kind, id),
                     tolerances.judging().isCritical(id),
                     state(id, said),
+                    ring.flatMap(CarriedOn.Target::reason),
                     reading.map(r -> r.judged(tolerances.judging().scheme()))));
         }
         Workmanship.Found found = tolerances.workmanship().found(said.faulty());
-        List<Reading> figures = figures(rules, question, said.ownFigures());
+        List<Reading> figures = figures(rules, marks, question, said.ownFigures());
         Optional<Marksheet> marksheet = isComplete(features, said) && !taken.isEmpty()
                 ? Optional.of(Marksheet.of(
                         taken, figures, tolerances, said.lookedOver() ? Optional.of(said.faulty()) : Optional.empty()))
@@ -145,17 +156,49 @@ public record Verdict(
     }
 
     /** Where the method is the trainee's own, nobody knows what their figures should be. */
-    private static List<Reading> figures(Rules rules, Question question, Map<Integer, Length> own) {
+    private static List<Reading> figures(Rules rules, CarriedOn marks, Question question, Map<Integer, Length> own) {
         BendKind kind = question.layout().job().bend().kind();
+        Map<Integer, CarriedOn.Target> held = countsOnce(rules) ? marks.figures(own) : Map.of();
         List<Reading> figures = new ArrayList<>();
         for (Mark mark : question.layout().marks()) {
             Length figure = own.get(mark.number());
             FeatureId feature = FeatureId.mark(mark.number());
             if (figure != null && rules.yardstick().judges(feature)) {
-                figures.add(Reading.of(kind, feature, mark.position(), figure, rules.tolerances()));
+                CarriedOn.Target target = held.get(mark.number());
+                figures.add(Reading.of(
+                        kind, feature, target == null ? mark.position() : target.at(), figure, rules.tolerances()));
             }
         }
         return List.copyOf(figures);
+    }
+
+    /** Whether one slip counts once: so it is since the right piece is the yardstick. */
+    private static boolean countsOnce(Rules rules) {
+        return rules.yardstick() == Yardstick.RIGHT_PIECE;
+    }
+
+    private static CarriedOn marks(Rules rules, Layout layout) {
+        Map<Integer, Length> right = new HashMap<>();
+        for (Mark mark : layout.marks()) {
+            layout.features().stream()
+                    .filter(feature -> feature.id() == FeatureId.mark(mark.number()))
+                    .forEach(feature ->
+                            right.put(mark.number(), (Length) rules.target().apply(feature)));
+        }
+        return new CarriedOn(right);
+    }
+
+    private static Map<FeatureId, CarriedOn.Target> rings(
+            Rules rules, CarriedOn marks, Layout layout, Ledger.Said said) {
+        Map<Integer, Length> rings = new HashMap<>();
+        for (Mark mark : layout.marks()) {
+            if (countsOnce(rules) && said.values().get(FeatureId.mark(mark.number())) instanceof Length ring) {
+                rings.put(mark.number(), ring);
+            }
+        }
+        Map<FeatureId, CarriedOn.Target> held = new EnumMap<>(FeatureId.class);
+        marks.rings(rings, said.ownFigures()).forEach((number, target) -> held.put(FeatureId.mark(number), target));
+        return held;
     }
 
     /** The score once every feature is settled; not passed where something critical was not measured. */

@@ -1,7 +1,9 @@
 package lobrik.server.cohort;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
+import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -16,6 +18,10 @@ public class Trainee {
     private String fullName;
     private int bench;
     private @Nullable String number;
+
+    /** Written by the database when somebody is added. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Instant joinedAt;
 
     @SuppressWarnings("NullAway.Init")
     protected Trainee() {}
@@ -47,6 +53,11 @@ public class Trainee {
 
     public int bench() {
         return bench;
+    }
+
+    /** Since when they are there; nothing before they are kept. */
+    public @Nullable Instant joinedAt() {
+        return joinedAt;
     }
 
     public @Nullable String number() {

@@ -22,6 +22,7 @@ import lobrik.server.progress.MatrixView.MatrixRow;
 import lobrik.server.progress.MatrixView.SlipView;
 import lobrik.server.progress.Outcomes.Dot;
 import lobrik.server.progress.Outcomes.Filter;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -113,10 +114,15 @@ class Matrix {
                 trainee.fullName(),
                 trainee.bench(),
                 lastAt,
-                lastAt == null || lastAt.isBefore(now.minus(RESTING)),
+                isResting(lastAt == null ? trainee.joinedAt() : lastAt, now),
                 Curriculum.USUAL.kinds().stream()
                         .map(kind -> cell(kind, shown, standings))
                         .toList());
+    }
+
+    /** @param since when somebody bent last, or came */
+    private static boolean isResting(@Nullable Instant since, Instant now) {
+        return since != null && since.isBefore(now.minus(RESTING));
     }
 
     private static MatrixCell cell(BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {

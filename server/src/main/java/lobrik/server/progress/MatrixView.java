@@ -25,7 +25,7 @@ record MatrixView(
      * A trainee.
      *
      * @param lastAt when something of theirs was measured last
-     * @param resting whether that is more than two weeks ago, or never was
+     * @param resting whether they have bent nothing for more than two weeks; nobody rests who only came since
      * @param cells by kind, in the same order
      */
     record MatrixRow(

@@ -228,7 +228,9 @@ public class TraineePages {
         String kind = next.kind().words();
         String sentence = switch (next.reason()) {
             case HABIT -> next.habit().map(words::sentence).orElse("");
+            case FIRST -> "Not bent yet: the order begins with it.";
             case NEXT -> "The next in the order: what a " + kind + " builds on is steady.";
+            case PASSED_OVER -> "Not bent yet; what it builds on counts as shown, since more than that was bent.";
             case NOT_STEADY -> "Begun, and not steady yet.";
             case REFRESH -> "Everything is steady; a " + kind + " was not bent for the longest time.";
         };

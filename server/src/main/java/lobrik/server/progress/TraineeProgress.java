@@ -51,8 +51,12 @@ record TraineeProgress(
     enum ReasonName {
         @JsonProperty("habit")
         HABIT,
+        @JsonProperty("first")
+        FIRST,
         @JsonProperty("next")
         NEXT,
+        @JsonProperty("passedOver")
+        PASSED_OVER,
         @JsonProperty("notSteady")
         NOT_STEADY,
         @JsonProperty("refresh")

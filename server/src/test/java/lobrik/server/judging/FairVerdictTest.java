@@ -89,6 +89,30 @@ class FairVerdictTest {
         assertThat(feature(again, "rise").at("/deviation").asDouble()).isCloseTo(-0.8125, within(1e-9));
     }
 
+    /** The shrink of 1 1/2 was forgotten on paper, and the rings stand where the paper says. */
+    @Test
+    void ringsOnTheOwnWrongFigures_loseForArithmetic_andNotAgainForLayout() {
+        String offset = """
+                {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                 "bender":{"takeUpIn":6,"radiusIn":5.125},
+                 "bend":{"kind":"offset","riseIn":6,"angleDeg":30,"distanceIn":36,"layout":"beforeObstacle"}}""";
+        String attempt = Bench.of(runa, offset, 1).open(0);
+        Answer kept = runa.put(
+                "/api/attempts/" + attempt + "/facts/" + UUID.randomUUID(),
+                "{\"fact\":{\"kind\":\"figures\",\"marks\":[{\"mark\":1,\"text\":\"24\"},{\"mark\":2,\"text\":\"36\"}]}}");
+        assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+        // Charged once on paper; the second figure follows rightly from the first.
+        assertThat(kept.at("/bench/own/points").asDouble()).isEqualTo(50);
+        read(attempt, "mark1", "\"text\":\"24\"");
+        Answer ringed = read(attempt, "mark2", "\"text\":\"36\"");
+        for (String mark : List.of("mark1", "mark2")) {
+            assertThat(feature(ringed, mark).at("/carried").asString()).isEqualTo("ownFigure");
+            assertThat(feature(ringed, mark).at("/credit").asDouble()).isEqualTo(1);
+            assertThat(feature(ringed, mark).at("/deviation").asDouble()).isZero();
+        }
+        assertThat(feature(ringed, "mark2").at("/asked").asDouble()).isEqualTo(37.5);
+    }
+
     @Test
     void foresight_saysWhatTheChartMisses_andWhatToChange() {
         Answer seen = runa.post("/api/library/foresight", "{\"definition\":" + KICK + ",\"tolerances\":" + SITE + "}");

@@ -167,7 +167,7 @@ class ProgressTest {
         assertThat(group.at("/kind").asString()).isEqualTo("stub90");
         assertThat(group.at("/trainees").size()).isEqualTo(2);
         assertThat(group.at("/trainees/0/next/reason").asString()).isEqualTo("notSteady");
-        assertThat(group.at("/trainees/1/next/reason").asString()).isEqualTo("next");
+        assertThat(group.at("/trainees/1/next/reason").asString()).isEqualTo("first");
         String entry = group.at("/entry/id").asString();
         String body = "{\"parts\":[{\"entryId\":\"" + entry + "\",\"traineeIds\":[\"" + taught.trainee(0) + "\",\""
                 + taught.trainee(1) + "\"]}]}";

@@ -1,0 +1,80 @@
+package lobrik.verdict;
+
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import lobrik.measure.Length;
+
+/**
+ * What a trainee's marks are held to, so that one slip counts once (handbook 7): a ring on the trainee's own figure is rightly
+ * ringed, whatever the figure is worth, and a mark that stands rightly to an earlier wrong one is right.
+ */
+public final class CarriedOn {
+
+    /** Why a mark is not held to its own right place. */
+    public enum Reason {
+        /** The ring stands where the trainee worked it out. */
+        OWN_FIGURE,
+        /** It stands as far from an earlier mark as it should, and that mark was charged. */
+        EARLIER_MARK
+    }
+
+    /**
+     * What a mark is held to.
+     *
+     * @param reason empty where that is its right place
+     */
+    public record Target(Length at, Optional<Reason> reason) {}
+
+    private final Map<Integer, Length> right;
+
+    /** @param right places of the marks, by number */
+    public CarriedOn(Map<Integer, Length> right) {
+        this.right = Map.copyOf(right);
+    }
+
+    /** What the trainee's own figures are held to, by number; of those that are known. */
+    public Map<Integer, Target> figures(Map<Integer, Length> own) {
+        return held(own, Map.of());
+    }
+
+    /**
+     * What rings are held to, by number; of those that are known.
+     *
+     * @param own figures of the trainee, as far as they are known
+     */
+    public Map<Integer, Target> rings(Map<Integer, Length> rings, Map<Integer, Length> own) {
+        return held(rings, own);
+    }
+
+    /** Goes from the datum end on: of marks that are off together, the first is charged and the others follow from it. */
+    private Map<Integer, Target> held(Map<Integer, Length> made, Map<Integer, Length> own) {
+        Map<Integer, Target> held = new TreeMap<>();
+        Map<Integer, Length> charged = new HashMap<>();
+        new TreeMap<>(made).forEach((number, at) -> {
+            Length place = right.get(number);
+            if (place == null) {
+                return;
+            }
+            Target target = new Target(place, Optional.empty());
+            Length figure = own.get(number);
+            if (figure != null) {
+                target = nearer(at, target, new Target(figure, Optional.of(Reason.OWN_FIGURE)));
+            }
+            for (Map.Entry<Integer, Length> earlier : charged.entrySet()) {
+                Length follows = earlier.getValue().plus(place).minus(right.getOrDefault(earlier.getKey(), place));
+                target = nearer(at, target, new Target(follows, Optional.of(Reason.EARLIER_MARK)));
+            }
+            held.put(number, target);
+            if (!at.equals(place)) {
+                charged.put(number, at);
+            }
+        });
+        return Map.copyOf(held);
+    }
+
+    private static Target nearer(Length at, Target one, Target other) {
+        return at.minus(other.at()).abs().isLessThan(at.minus(one.at()).abs()) ? other : one;
+    }
+}

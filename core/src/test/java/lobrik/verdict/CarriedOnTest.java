@@ -1,0 +1,68 @@
+package lobrik.verdict;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.Optional;
+import lobrik.measure.Length;
+import lobrik.verdict.CarriedOn.Reason;
+import lobrik.verdict.CarriedOn.Target;
+import org.junit.jupiter.api.Test;
+
+/** The offset of a class: rings belong at 25 1/2 and 37 1/2. */
+class CarriedOnTest {
+
+    private static final Length FIRST = Length.ofFraction(25, 1, 2);
+    private static final Length SECOND = Length.ofFraction(37, 1, 2);
+    private static final Length SHRINK = Length.ofFraction(1, 1, 2);
+    private static final CarriedOn MARKS = new CarriedOn(Map.of(1, FIRST, 2, SECOND));
+
+    private static Target right(Length at) {
+        return new Target(at, Optional.empty());
+    }
+
+    @Test
+    void marksWhereTheyBelong_areHeldToTheirPlaces() {
+        assertThat(MARKS.rings(Map.of(1, FIRST, 2, SECOND), Map.of())).containsValues(right(FIRST), right(SECOND));
+    }
+
+    @Test
+    void ringOnTheOwnWrongFigure_isRightlyRinged() {
+        Map<Integer, Length> own = Map.of(1, FIRST.minus(SHRINK));
+        assertThat(MARKS.rings(own, own))
+                .containsEntry(1, new Target(FIRST.minus(SHRINK), Optional.of(Reason.OWN_FIGURE)));
+        assertThat(MARKS.figures(own)).containsEntry(1, right(FIRST));
+    }
+
+    @Test
+    void ringInItsRightPlace_isRight_whateverTheFigureWas() {
+        assertThat(MARKS.rings(Map.of(1, FIRST), Map.of(1, FIRST.minus(SHRINK))))
+                .containsEntry(1, right(FIRST));
+    }
+
+    /** The shrink was forgotten in both: worked out wrong once, and carried on. */
+    @Test
+    void figureThatFollowsRightlyFromAWrongOne_isRight() {
+        Map<Integer, Length> own = Map.of(1, FIRST.minus(SHRINK), 2, SECOND.minus(SHRINK));
+        assertThat(MARKS.figures(own))
+                .containsEntry(1, right(FIRST))
+                .containsEntry(2, new Target(SECOND.minus(SHRINK), Optional.of(Reason.EARLIER_MARK)));
+    }
+
+    @Test
+    void secondSlip_isChargedToo() {
+        Length slipped = SECOND.minus(SHRINK).plus(Length.ofInches(3));
+        Map<Integer, Target> held = MARKS.figures(Map.of(1, FIRST.minus(SHRINK), 2, slipped));
+        assertThat(slipped.minus(held.get(2).at())).isNotEqualTo(Length.ZERO);
+    }
+
+    /** With the tape started at the 1 in line every ring is an inch off: that is one slip. */
+    @Test
+    void burnedInch_isChargedOnce() {
+        Length inch = Length.ofInches(1);
+        Map<Integer, Length> rings = Map.of(1, FIRST.minus(inch), 2, SECOND.minus(inch));
+        Map<Integer, Target> held = MARKS.rings(rings, Map.of(1, FIRST, 2, SECOND));
+        assertThat(held).containsEntry(1, right(FIRST));
+        assertThat(held.get(2)).isEqualTo(new Target(SECOND.minus(inch), Optional.of(Reason.EARLIER_MARK)));
+    }
+}
