@@ -67,7 +67,8 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   const [allTheSame, setAllTheSame] = useState<string>();
   // One deliberate press, for this very exercise: whoever changes it is asked anew.
   const thisOne = JSON.stringify([request, variation, varied, draft.preset]);
-  const agreed = missed.length === 0 || allTheSame === thisOne;
+  // Nothing is given before it is known what the method misses.
+  const agreed = preview.data !== undefined && (missed.length === 0 || allTheSame === thisOne);
   const mistake = problem ?? unread ?? preview.error ?? give.error ?? undefined;
   return (
     <div className="flex min-h-0 flex-1 max-lg:flex-col">

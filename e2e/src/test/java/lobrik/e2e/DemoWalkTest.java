@@ -72,6 +72,17 @@ class DemoWalkTest {
         return link.startsWith("/progress/") ? link.replaceAll("\\?.*", "") : link;
     }
 
+    /** Until what a page lists is there. */
+    private static void untilListed(Page page, String place) {
+        if (place.startsWith("/floor") || place.startsWith("/wall")) {
+            page.locator("main li").first().waitFor();
+        } else if (place.startsWith("/set/library")) {
+            page.locator("main li, main tr").first().waitFor();
+        } else if (place.startsWith("/progress?cohort") || place.endsWith("side=matrix")) {
+            page.locator("main td a").first().waitFor();
+        }
+    }
+
     private static void assertDrawn(Page page) {
         assertThat(page.getByTestId("elevation").locator("[data-tube]").first()).isVisible();
         assertThat(page.getByTestId("strip").getByLabel("Ring 1 at").first()).isVisible();
@@ -119,6 +130,7 @@ class DemoWalkTest {
             String place = waiting.removeFirst();
             go(room, page, place);
             assertWhole(page, place);
+            untilListed(page, place);
             boolean verdict = place.startsWith("/verdict/");
             if (verdict) {
                 verdicts++;

@@ -97,7 +97,12 @@ final class Launched implements AutoCloseable {
         command.addAll(arguments);
         ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
         // The launcher would otherwise build its own.
-        builder.environment().put("LOBRIK_APPLICATION", PreparedSchool.application().toString());
+        builder.environment()
+                .put("LOBRIK_APPLICATION", PreparedSchool.application().toString());
+        // These servers live for some minutes: the slow, good machine code would cost more than it saves. Their start
+        // cache is
+        // made with the same option.
+        builder.environment().put("JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1");
         builder.environment().putAll(environment);
         return builder;
     }

@@ -32,17 +32,26 @@ class OfflineTest {
     /** Until the browser keeps the application, and this exercise is on disk with the floor's kit. */
     private static void untilKept(Page page, String title) {
         page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
-        page.waitForFunction("""
+        page.evaluate("""
                 async title => {
-                  const open = indexedDB.open('lobrik');
-                  const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
-                  const request = database.transaction('known').objectStore('known').get('screens');
-                  const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
-                  database.close();
-                  const about = name => JSON.stringify(
-                    known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
-                  return about('kit').includes(title) && about('floor').includes(title);
-                }""", title, new Page.WaitForFunctionOptions().setPollingInterval(100));
+                  const kept = async () => {
+                    const open = indexedDB.open('lobrik');
+                    const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
+                    const request = database.transaction('known').objectStore('known').get('screens');
+                    const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
+                    database.close();
+                    const about = name => JSON.stringify(
+                      known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
+                    return about('kit').includes(title) && about('floor').includes(title);
+                  };
+                  const end = Date.now() + 20_000;
+                  while (!(await kept())) {
+                    if (Date.now() > end) {
+                      throw new Error(title + ' is not kept on the device');
+                    }
+                    await new Promise(done => setTimeout(done, 100));
+                  }
+                }""", title);
     }
 
     /** A school of its own, since its server is stopped. */

@@ -26,12 +26,12 @@ final class PreparedSchool {
     /** A new copy, for one instance. */
     static Path copy() throws IOException {
         Path school = made();
-        try (FileChannel lock = locked()) {
+        alone(() -> {
             if (!Files.exists(school.resolve("done"))) {
                 Launched.startNew(school.resolve("data")).close();
                 Files.createFile(school.resolve("done"));
             }
-        }
+        });
         Path copy = Launched.newFolder();
         run("cp", "-a", school.resolve("data").toString(), copy.toString());
         return copy;
@@ -46,7 +46,7 @@ final class PreparedSchool {
     private static Path made() throws IOException {
         Path school = FOLDERS.resolve(PREFIX + built() + "-" + LocalDate.now(ZoneId.systemDefault()));
         if (!Files.exists(school.resolve("application"))) {
-            try (FileChannel lock = locked()) {
+            alone(() -> {
                 if (!Files.exists(school.resolve("application"))) {
                     discardAll();
                     Files.createDirectory(school);
@@ -54,7 +54,7 @@ final class PreparedSchool {
                     unpack(school.resolve("unpacking"));
                     Files.move(school.resolve("unpacking"), school.resolve("application"));
                 }
-            }
+            });
         }
         return school;
     }
@@ -70,12 +70,18 @@ final class PreparedSchool {
                 to.toString());
     }
 
-    /** Waits for the other test processes of this machine; let go by closing it. */
-    private static FileChannel locked() throws IOException {
-        FileChannel lock = FileChannel.open(
-                FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE);
-        lock.lock();
-        return lock;
+    /** What only one test process of this machine does at a time. */
+    private interface Work {
+        void run() throws IOException;
+    }
+
+    private static void alone(Work work) throws IOException {
+        try (FileChannel lock = FileChannel.open(
+                FOLDERS.resolve("lobrik-prepared.lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            // Let go with its channel.
+            lock.lock();
+            work.run();
+        }
     }
 
     /** When the jar was written; what it says itself of that is the same for every build. */
@@ -95,9 +101,13 @@ final class PreparedSchool {
     }
 
     private static void run(String... command) throws IOException {
-        int code =
-                new ProcessBuilder(command).redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD).start().onExit().join().exitValue();
+        int code = new ProcessBuilder(command)
+                .redirectErrorStream(true)
+                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+                .start()
+                .onExit()
+                .join()
+                .exitValue();
         if (code != 0) {
             throw new IOException(String.join(" ", command) + " ended with " + code);
         }

@@ -44,7 +44,8 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
         /** A screen of this size, with nobody signed in. Errors in the page end up in the list. */
         Page screen(int width, int height, String theme, List<String> errors) {
-            // Every context is a browser that was never here: each would fetch and keep the whole application for later.
+            // Every context is a browser that was never here: each would fetch and keep the whole application for
+            // later.
             return screen(width, height, theme, errors, ServiceWorkerPolicy.BLOCK);
         }
 
