@@ -54,9 +54,12 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   );
   const give = useMutation<Schemas['GivenView'], Problem, Schemas['NewGiving']>({
     mutationFn: (giving) => body(api.PUT('/api/givings/{id}', { params: { path: { id } }, body: giving })),
-    onSuccess: (given) => {
+    onError: () => {
+      setGiven(undefined);
+    },
+    onSuccess: (done) => {
       setId(crypto.randomUUID());
-      saved({ id: given.libraryId, version: given.version });
+      saved({ id: done.libraryId, version: done.version });
       for (const queryKey of [['floor'], ['givings'], ['library']]) {
         void client.invalidateQueries({ queryKey });
       }
@@ -69,6 +72,9 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   const thisOne = JSON.stringify([request, variation, varied, draft.preset]);
   // Nothing is given before it is known what the method misses.
   const agreed = preview.data !== undefined && (missed.length === 0 || allTheSame === thisOne);
+  // Pressed twice, it is given once: the same to the same is given again only after something was changed.
+  const what = JSON.stringify([thisOne, receiver, dueOn, tries, draft.title]);
+  const [given, setGiven] = useState<string>();
   const mistake = problem ?? unread ?? preview.error ?? give.error ?? undefined;
   return (
     <div className="flex min-h-0 flex-1 max-lg:flex-col">
@@ -165,9 +171,12 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
         <button
           type="button"
           className="btn sticky bottom-0 z-10 h-12 shrink-0 text-lg btn-neutral"
-          disabled={!ready || give.isPending || !agreed || draft.title.trim() === '' || preview.error !== null}
+          disabled={
+            !ready || give.isPending || given === what || !agreed || draft.title.trim() === '' || preview.error !== null
+          }
           onClick={() => {
             if (request !== undefined && giveTo !== undefined) {
+              setGiven(what);
               give.mutate({
                 libraryId: draft.entry.id,
                 basedOn: draft.entry.version ?? null,

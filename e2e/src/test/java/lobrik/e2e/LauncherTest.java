@@ -5,11 +5,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowable;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -34,10 +36,21 @@ class LauncherTest {
             page.getByLabel("Name").fill("lead");
             page.getByLabel("Password").fill(second.password());
             page.keyboard().press("Enter");
+            page.getByLabel("Name of the cohort").waitFor();
+            for (String side : List.of("matrix", "plan", "files")) {
+                page.navigate(second.base() + "/progress?side=" + side);
+                assertThat(page.getByText("There is nobody here yet")).isVisible();
+            }
+            page.getByText("Start a cohort on the floor").click();
             page.getByLabel("Name of the cohort").fill("Autumn intake");
             page.getByLabel("Trainees, one name").fill("Ada Finch\nBo Rill");
             page.getByText("Start with 2 trainees").click();
             assertThat(page.getByText("Bo Rill")).isVisible();
+            page.navigate(second.base() + "/progress?side=plan");
+            assertThat(page.getByText("the order begins with it").first()).isVisible();
+            page.navigate(second.base() + "/progress?side=matrix");
+            assertThat(page.getByText("never measured").first()).isVisible();
+            assertThat(page.getByRole(AriaRole.COMPLEMENTARY)).not().containsText("Ada Finch");
             assertThat(Launched.run(Map.of(), "status", "--data", second.data().toString())
                             .text())
                     .contains("running at " + second.base());
