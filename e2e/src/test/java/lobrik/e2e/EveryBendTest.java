@@ -106,7 +106,7 @@ class EveryBendTest {
         Page page = setDesk(room, errors, "saddle3");
         field(page, "Outer angle").fill("15");
         page.getByText("the notch is the middle of a 45° bend").waitFor();
-        page.getByText("Lay it out exactly").click();
+        page.getByText("Lay it out exactly").first().click();
         assertThat(page.getByText("the notch is the middle of a 45° bend")).isHidden();
         assertThat(page.getByLabel("Method")).hasValue("exact");
         page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
