@@ -4,13 +4,13 @@ import { Figure } from './Figure';
 import type { Fineness } from './figures';
 import { differsFromAsked } from './line';
 
-/** What a reading is held to; and what was asked, where the set method itself misses that. */
+/** What a reading is held to; and what was asked, where the set method itself misses that or a slip is carried on. */
 export function Target({
   feature,
   shown,
   className = '',
 }: {
-  feature: Pick<Feature, 'unit' | 'asked' | 'target'>;
+  feature: Pick<Feature, 'unit' | 'asked' | 'target' | 'carried'>;
   shown?: Fineness | undefined;
   className?: string;
 }) {
@@ -20,7 +20,8 @@ export function Target({
       <Figure value={feature.target} unit={feature.unit} shown={shown} className={className} />
       {differs && (
         <span className="block text-[0.8rem] leading-none whitespace-nowrap">
-          asked <Figure value={feature.asked} unit={feature.unit} />
+          {feature.carried == null ? 'asked ' : 'carried on; right is '}
+          <Figure value={feature.asked} unit={feature.unit} />
         </span>
       )}
     </>

@@ -54,12 +54,13 @@ describe('values on one line', () => {
 });
 
 test('what was asked stands beside what is right only where the method misses it', () => {
-  const shown = (asked: number, target: number) => {
-    drawnIn('in', <Target feature={{ unit: 'in', asked, target }} />);
-    const text = screen.queryByText(/asked/)?.textContent;
+  const shown = (asked: number, target: number, carried: 'ownFigure' | null = null) => {
+    drawnIn('in', <Target feature={{ unit: 'in', asked, target, carried }} />);
+    const text = screen.queryByText(/asked|carried/)?.textContent;
     cleanup();
     return text;
   };
   expect(shown(9, 8.1875)).toBe('asked 9');
   expect(shown(9, 9)).toBeUndefined();
+  expect(shown(6, 12, 'ownFigure')).toBe('carried on; right is 6');
 });
