@@ -28,10 +28,17 @@ public final class CarriedOn {
     public record Target(Length at, Optional<Reason> reason) {}
 
     private final Map<Integer, Length> right;
+    private final Length tolerance;
 
-    /** @param right places of the marks, by number */
-    public CarriedOn(Map<Integer, Length> right) {
+    /**
+     * For the marks of a piece.
+     *
+     * @param right places of the marks, by number
+     * @param tolerance within which a mark stands on a figure, or follows from another mark
+     */
+    public CarriedOn(Map<Integer, Length> right, Length tolerance) {
         this.right = Map.copyOf(right);
+        this.tolerance = tolerance;
     }
 
     /** What the trainee's own figures are held to, by number; of those that are known. */
@@ -74,7 +81,9 @@ public final class CarriedOn {
         return Map.copyOf(held);
     }
 
-    private static Target nearer(Length at, Target one, Target other) {
-        return at.minus(other.at()).abs().isLessThan(at.minus(one.at()).abs()) ? other : one;
+    /** The other only where the mark follows it: a second slip is not carried on, it is charged by itself. */
+    private Target nearer(Length at, Target one, Target other) {
+        Length off = at.minus(other.at()).abs();
+        return !off.isMoreThan(tolerance) && off.isLessThan(at.minus(one.at()).abs()) ? other : one;
     }
 }

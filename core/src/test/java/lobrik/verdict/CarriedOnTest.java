@@ -15,7 +15,7 @@ class CarriedOnTest {
     private static final Length FIRST = Length.ofFraction(25, 1, 2);
     private static final Length SECOND = Length.ofFraction(37, 1, 2);
     private static final Length SHRINK = Length.ofFraction(1, 1, 2);
-    private static final CarriedOn MARKS = new CarriedOn(Map.of(1, FIRST, 2, SECOND));
+    private static final CarriedOn MARKS = new CarriedOn(Map.of(1, FIRST, 2, SECOND), Length.ofFraction(0, 1, 8));
 
     private static Target right(Length at) {
         return new Target(at, Optional.empty());
@@ -49,11 +49,20 @@ class CarriedOnTest {
                 .containsEntry(2, new Target(SECOND.minus(SHRINK), Optional.of(Reason.EARLIER_MARK)));
     }
 
+    /** Half an inch beside where it would follow the first: nearer to that than to its own place, and yet a slip of its own. */
     @Test
-    void secondSlip_isChargedToo() {
-        Length slipped = SECOND.minus(SHRINK).plus(Length.ofInches(3));
-        Map<Integer, Target> held = MARKS.figures(Map.of(1, FIRST.minus(SHRINK), 2, slipped));
-        assertThat(slipped.minus(held.get(2).at())).isNotEqualTo(Length.ZERO);
+    void secondSlip_isHeldToItsOwnPlace() {
+        Length slipped = SECOND.minus(SHRINK).minus(Length.ofFraction(0, 1, 2));
+        Map<Integer, Length> marks = Map.of(1, FIRST.minus(SHRINK), 2, slipped);
+        assertThat(MARKS.figures(marks)).containsEntry(2, right(SECOND));
+        assertThat(MARKS.rings(marks, Map.of(1, FIRST, 2, SECOND))).containsEntry(2, right(SECOND));
+    }
+
+    @Test
+    void markThatFollowsWithinItsTolerance_isCarriedOn_andItsOwnDeviationStays() {
+        Length nearly = SECOND.minus(SHRINK).plus(Length.ofFraction(0, 1, 16));
+        Map<Integer, Target> held = MARKS.figures(Map.of(1, FIRST.minus(SHRINK), 2, nearly));
+        assertThat(held).containsEntry(2, new Target(SECOND.minus(SHRINK), Optional.of(Reason.EARLIER_MARK)));
     }
 
     /** With the tape started at the 1 in line every ring is an inch off: that is one slip. */

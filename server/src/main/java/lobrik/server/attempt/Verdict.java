@@ -185,7 +185,7 @@ public record Verdict(
                     .forEach(feature ->
                             right.put(mark.number(), (Length) rules.target().apply(feature)));
         }
-        return new CarriedOn(right);
+        return new CarriedOn(right, rules.tolerances().length());
     }
 
     private static Map<FeatureId, CarriedOn.Target> rings(
