@@ -74,7 +74,8 @@ public final class CarriedOn {
                 target = nearer(at, target, new Target(follows, Optional.of(Reason.EARLIER_MARK)));
             }
             held.put(number, target);
-            if (!at.equals(place)) {
+            // What lies within its tolerance is no slip that others could follow from.
+            if (at.minus(place).abs().isMoreThan(tolerance)) {
                 charged.put(number, at);
             }
         });

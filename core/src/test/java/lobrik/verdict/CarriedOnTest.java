@@ -59,6 +59,13 @@ class CarriedOnTest {
     }
 
     @Test
+    void marksThatAreOffWithinTheirTolerance_areHeldToTheirOwnPlaces() {
+        Length line = Length.ofFraction(0, 1, 16);
+        Map<Integer, Target> held = MARKS.rings(Map.of(1, FIRST.plus(line), 2, SECOND.plus(line)), Map.of());
+        assertThat(held).containsEntry(1, right(FIRST)).containsEntry(2, right(SECOND));
+    }
+
+    @Test
     void markThatFollowsWithinItsTolerance_isCarriedOn_andItsOwnDeviationStays() {
         Length nearly = SECOND.minus(SHRINK).plus(Length.ofFraction(0, 1, 16));
         Map<Integer, Target> held = MARKS.figures(Map.of(1, FIRST.minus(SHRINK), 2, nearly));
