@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 
@@ -33,6 +34,8 @@ export default defineConfig({
         cleanupOutdatedCaches: true,
       },
     }),
+    // Once for all who fetch them; the server hands them out as they are.
+    compression({ algorithms: ['gzip'], include: /assets\/.*\.(js|css|svg)$/ }),
   ],
   // The core, compiled from Java by the module inbrowser.
   resolve: {

@@ -6,6 +6,7 @@ import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
+import { refreshSoon } from './live/refresh';
 import { SheetLink } from './measure/SheetLink';
 import { keepForOffline } from './queue/offline';
 import { rememberQueries } from './queue/known';
@@ -58,8 +59,7 @@ const router = createBrowserRouter([
 const outbox = new Outbox({
   onAttempt: (attempt) => {
     client.setQueryData(['attempt', attempt.id], attempt);
-    void client.invalidateQueries({ queryKey: ['floor'] });
-    void client.invalidateQueries({ queryKey: ['progress'] });
+    refreshSoon(client, ['floor'], ['progress']);
   },
   onMoved: (from, to) => {
     client.setQueryData(['moved', from], to);

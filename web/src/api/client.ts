@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { screenId } from '../live/screen';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -28,18 +29,22 @@ export class Problem extends Error {
   }
 }
 
-const csrf: Middleware = {
+const sender: Middleware = {
   onRequest({ request }) {
     const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
     if (token && request.method !== 'GET') {
       request.headers.set('X-XSRF-TOKEN', token);
+    }
+    if (request.method !== 'GET') {
+      // So that the server's word of this change is known here as our own.
+      request.headers.set('X-Lobrik-Screen', screenId());
     }
     return request;
   },
 };
 
 export const api = createClient<paths>({ baseUrl: '/' });
-api.use(csrf);
+api.use(sender);
 
 interface Answer<T> {
   data?: T;

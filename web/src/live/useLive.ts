@@ -1,12 +1,14 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQueryClient, type QueryKey } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useOutbox } from '../queue/outboxContext';
-import { SCREEN_ID } from './screen';
+import { refreshSoon } from './refresh';
+import { screenId } from './screen';
 
 interface Changed {
   cohortId: string;
   attemptId: string | null;
+  screenId: string | null;
 }
 
 /**
@@ -24,13 +26,12 @@ export function useLive(cohortId: string | undefined, onGauge?: (gauge: Schemas[
       return undefined;
     }
     let source: EventSource | undefined;
-    const refresh = () => {
-      void client.invalidateQueries({ queryKey: ['floor', cohortId] });
-      void client.invalidateQueries({ queryKey: ['kit', cohortId] });
+    const refresh = (...others: QueryKey[]) => {
+      refreshSoon(client, ['floor', cohortId], ['kit', cohortId], ...others);
     };
     const open = () => {
       source?.close();
-      source = new EventSource(`/api/live?screen=${SCREEN_ID}&cohort=${cohortId}`);
+      source = new EventSource(`/api/live?screen=${screenId()}&cohort=${cohortId}`);
       source.addEventListener('hello', () => {
         setConnected(true);
         refresh();
@@ -38,11 +39,9 @@ export function useLive(cohortId: string | undefined, onGauge?: (gauge: Schemas[
         outbox.hurry();
       });
       source.addEventListener('changed', (event: MessageEvent<string>) => {
-        const { attemptId } = JSON.parse(event.data) as Changed;
-        refresh();
-        if (attemptId !== null) {
-          void client.invalidateQueries({ queryKey: ['attempt', attemptId] });
-        }
+        const { attemptId, screenId: writer } = JSON.parse(event.data) as Changed;
+        // What this window wrote itself came back with the answer.
+        refresh(...(attemptId === null || writer === screenId() ? [] : [['attempt', attemptId]]));
       });
       source.addEventListener('gauge', (event: MessageEvent<string>) => {
         onGauge?.(JSON.parse(event.data) as Schemas['GaugeView']);

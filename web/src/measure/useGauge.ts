@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import type { Feature } from '../api/queries';
-import { SCREEN_ID } from '../live/screen';
+import { screenId } from '../live/screen';
 
 export type Gauge = Schemas['GaugeView'];
 
@@ -14,7 +14,7 @@ export function useGauges() {
   const [live, setLive] = useState<Record<string, Gauge>>({});
   const gauges = useQuery<Gauge[], Problem>({
     queryKey: ['gauges'],
-    queryFn: () => body(api.GET('/api/gauges', { params: { query: { screen: SCREEN_ID } } })),
+    queryFn: () => body(api.GET('/api/gauges', { params: { query: { screen: screenId() } } })),
     retry: false,
   });
   const onGauge = useCallback((gauge: Gauge) => {
@@ -22,13 +22,13 @@ export function useGauges() {
   }, []);
   const claim = useMutation<Gauge, Problem, { id: string; takeOver: boolean }>({
     mutationFn: ({ id, takeOver }) =>
-      body(api.PUT('/api/gauges/{id}/claim', { params: { path: { id } }, body: { screen: SCREEN_ID, takeOver } })),
+      body(api.PUT('/api/gauges/{id}/claim', { params: { path: { id } }, body: { screen: screenId(), takeOver } })),
     onSuccess: onGauge,
     onSettled: () => client.invalidateQueries({ queryKey: ['gauges'] }),
   });
   const release = useMutation<unknown, Problem, string>({
     mutationFn: (id) =>
-      body(api.DELETE('/api/gauges/{id}/claim', { params: { path: { id }, query: { screen: SCREEN_ID } } })),
+      body(api.DELETE('/api/gauges/{id}/claim', { params: { path: { id }, query: { screen: screenId() } } })),
     onSuccess: (_, id) => {
       setLive((before) => Object.fromEntries(Object.entries(before).filter(([key]) => key !== id)));
     },

@@ -29,51 +29,32 @@ class FeaturesTest {
     private static final int CASES = 60;
     private static final double ROD = 0.002;
 
-    /** The centreline as points about {@code ROD} apart, with where each stood on the straight conduit. */
-    private record Rods(List<double[]> points, List<Double> positions) {
+    /** The centreline as points {@code rod} apart. */
+    private record Rods(List<double[]> points, double rod) {
 
         static Rods of(Piece piece) {
-            double radius = piece.tooling().bender().radius().inches();
-            double lead = piece.tooling().bender().takeUp().inches()
-                    - radius
-                    - piece.tooling().conduit().outsideDiameter().inches() / 2;
             int count = (int) Math.ceil(piece.length().inches() / ROD);
             double rod = piece.length().inches() / count;
+            List<Bent> arcs =
+                    piece.bends().stream().map(bend -> Bent.of(piece, bend)).toList();
             double[] point = {0, 0, 0};
             // Rows are the conduit's own axes in the room: along, up, across.
             double[][] axes = {{1, 0, 0}, {0, 1, 0}, {0, 0, 1}};
-            List<double[]> points = new ArrayList<>(List.of(point));
-            List<Double> positions = new ArrayList<>(List.of(0.0));
+            List<double[]> points = new ArrayList<>(count + 1);
+            points.add(point);
             for (int i = 0; i < count; i++) {
-                double middle = (i + 0.5) * rod;
-                for (BendMade bend : piece.bends()) {
-                    double theta = bend.angle().radians();
-                    double arrow = arrow(piece, bend);
-                    double start = bend.hookTowards() == HookSide.DATUM ? arrow + lead : arrow - lead - radius * theta;
-                    double bent = Math.min((i + 1) * rod, start + radius * theta) - Math.max(i * rod, start);
+                for (Bent arc : arcs) {
+                    double bent = Math.min((i + 1) * rod, arc.end()) - Math.max(i * rod, arc.start());
                     if (bent > 0) {
-                        axes = turned(axes, bend.roll().radians(), bent / radius);
+                        axes = turned(axes, arc.roll(), bent / arc.radius());
                     }
                 }
                 point = new double[] {
                     point[0] + rod * axes[0][0], point[1] + rod * axes[0][1], point[2] + rod * axes[0][2]
                 };
                 points.add(point);
-                positions.add(middle + rod / 2);
             }
-            return new Rods(points, positions);
-        }
-
-        private static double arrow(Piece piece, BendMade bend) {
-            double t = piece.tooling().bender().takeUp().inches();
-            double r = piece.tooling().bender().radius().inches();
-            double d = piece.tooling().conduit().outsideDiameter().inches();
-            double shift = switch (bend.reference()) {
-                case ARROW -> 0;
-                case STAR -> t - (2 * r + d - Math.PI * r / 2);
-                case NOTCH -> t - r - d / 2 + Math.PI * r / 8;
-            };
-            return bend.position().inches() + (bend.hookTowards() == HookSide.DATUM ? -shift : shift);
+            return new Rods(points, rod);
         }
 
         /** Turns by a small angle in the plane of "along" and the direction at this roll, by a rotation matrix. */
@@ -97,12 +78,39 @@ class FeaturesTest {
         }
 
         double[] at(double position) {
-            int i = (int) Math.round(position / positions.getLast() * (points.size() - 1));
+            int i = (int) Math.round(position / rod);
             return points.get(Math.clamp(i, 0, points.size() - 1));
         }
 
         double[] end() {
             return points.getLast();
+        }
+    }
+
+    /** Where on the straight conduit a bend lies, worked out from the shoe's own figures; inches and radians. */
+    private record Bent(double start, double end, double radius, double roll) {
+
+        static Bent of(Piece piece, BendMade bend) {
+            double radius = piece.tooling().bender().radius().inches();
+            double lead = piece.tooling().bender().takeUp().inches()
+                    - radius
+                    - piece.tooling().conduit().outsideDiameter().inches() / 2;
+            double arc = radius * bend.angle().radians();
+            double arrow = arrow(piece, bend);
+            double start = bend.hookTowards() == HookSide.DATUM ? arrow + lead : arrow - lead - arc;
+            return new Bent(start, start + arc, radius, bend.roll().radians());
+        }
+
+        private static double arrow(Piece piece, BendMade bend) {
+            double t = piece.tooling().bender().takeUp().inches();
+            double r = piece.tooling().bender().radius().inches();
+            double d = piece.tooling().conduit().outsideDiameter().inches();
+            double shift = switch (bend.reference()) {
+                case ARROW -> 0;
+                case STAR -> t - (2 * r + d - Math.PI * r / 2);
+                case NOTCH -> t - r - d / 2 + Math.PI * r / 8;
+            };
+            return bend.position().inches() + (bend.hookTowards() == HookSide.DATUM ? -shift : shift);
         }
     }
 

@@ -1,8 +1,8 @@
 package lobrik.e2e;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
-import com.deque.html.axecore.results.AxeResults;
 import com.deque.html.axecore.results.Rule;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
+import java.net.URI;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -38,30 +39,38 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
     /**
      * A running Lobrik and a headless Chromium.
      *
+     * @param usual the device that most tests use, one after the other
      * @param tickets by name, the cookies of those who signed in once
      */
-    record Room(Launched lobrik, Playwright playwright, Browser browser, Map<String, List<Cookie>> tickets) {
+    record Room(
+            Launched lobrik,
+            Playwright playwright,
+            Browser browser,
+            BrowserContext usual,
+            Map<String, List<Cookie>> tickets) {
 
         /** A screen of this size, with nobody signed in. Errors in the page end up in the list. */
         Page screen(int width, int height, String theme, List<String> errors) {
-            // Every context is a browser that was never here: each would fetch and keep the whole application for
-            // later.
-            return screen(width, height, theme, errors, ServiceWorkerPolicy.BLOCK);
+            // A second screen at the same time is another device.
+            BrowserContext context =
+                    usual.pages().isEmpty() ? usual : browser.newContext(options(ServiceWorkerPolicy.BLOCK));
+            return screen(context, width, height, theme, errors);
         }
 
         /** A tablet that keeps the application for when there is no signal. */
         Page keepingScreen() {
-            return screen(1280, 800, "film", new ArrayList<>(), ServiceWorkerPolicy.ALLOW);
+            return screen(browser.newContext(options(ServiceWorkerPolicy.ALLOW)), 1280, 800, "film", new ArrayList<>());
         }
 
-        private Page screen(
-                int width, int height, String theme, List<String> errors, ServiceWorkerPolicy serviceWorkers) {
-            BrowserContext context = browser.newContext(new Browser.NewContextOptions()
-                    .setViewportSize(width, height)
-                    .setServiceWorkers(serviceWorkers));
+        private static Browser.NewContextOptions options(ServiceWorkerPolicy serviceWorkers) {
+            return new Browser.NewContextOptions().setServiceWorkers(serviceWorkers);
+        }
+
+        private static Page screen(BrowserContext context, int width, int height, String theme, List<String> errors) {
             context.setDefaultTimeout(20_000);
-            context.addInitScript("localStorage.setItem('lobrik-theme', '" + theme + "')");
             Page page = context.newPage();
+            page.setViewportSize(width, height);
+            page.addInitScript("localStorage.setItem('lobrik-theme', '" + theme + "')");
             page.onPageError(errors::add);
             page.onConsoleMessage(message -> {
                 // The browser itself notes every answer that is not 200, such as the one to half a figure.
@@ -113,10 +122,37 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         room();
     }
 
-    /** A screen that is left open listens on, and asks for everything anew whenever somebody writes something down. */
+    /**
+     * Closes all screens: one that is left open listens on, and asks for everything anew whenever somebody writes something
+     * down. The usual device forgets what a test left on it, and keeps only what its browser has fetched and compiled of the
+     * application.
+     */
     @Override
     public void afterEach(ExtensionContext context) {
-        List.copyOf(room().browser().contexts()).forEach(BrowserContext::close);
+        Room now = room();
+        for (BrowserContext device : List.copyOf(now.browser().contexts())) {
+            if (device.equals(now.usual())) {
+                forget(device);
+            } else {
+                device.close();
+            }
+        }
+    }
+
+    private static void forget(BrowserContext device) {
+        List<Page> pages = List.copyOf(device.pages());
+        if (pages.isEmpty()) {
+            return;
+        }
+        device.setOffline(false);
+        Page last = pages.getLast();
+        JsonObject everything = new JsonObject();
+        everything.addProperty("origin", URI.create(last.url()).resolve("/").toString());
+        everything.addProperty("storageTypes", "local_storage,indexeddb,cache_storage,service_workers");
+        last.navigate("about:blank");
+        device.newCDPSession(last).send("Storage.clearDataForOrigin", everything);
+        device.clearCookies();
+        pages.forEach(Page::close);
     }
 
     @Override
@@ -166,7 +202,8 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                                     "--disable-background-networking",
                                     "--disable-component-update",
                                     "--disable-sync")));
-            return new Room(lobrik, playwright, browser, new HashMap<>());
+            BrowserContext usual = browser.newContext(Room.options(ServiceWorkerPolicy.BLOCK));
+            return new Room(lobrik, playwright, browser, usual, new HashMap<>());
         } catch (IOException e) {
             throw new IllegalStateException("The school did not open", e);
         }
@@ -174,13 +211,22 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     /** What is against WCAG 2.2 AA on a page, a line each. */
     static List<String> barriers(Page page) {
+        return barriers(axe(page).withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa")));
+    }
+
+    /** What is too faint on a page: all that a change of colours can change. */
+    static List<String> faintness(Page page) {
+        return barriers(axe(page).withRules(List.of("color-contrast", "link-in-text-block")));
+    }
+
+    private static AxeBuilder axe(Page page) {
         // No page of ours has frames, so that nothing has to be put together on a page of its own ("legacy").
-        AxeResults results = new AxeBuilder(page)
-                .withTags(List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"))
-                .setLegacyMode(true)
-                .analyze();
+        return new AxeBuilder(page).setLegacyMode(true);
+    }
+
+    private static List<String> barriers(AxeBuilder axe) {
         List<String> barriers = new ArrayList<>();
-        for (Rule rule : results.getViolations()) {
+        for (Rule rule : axe.analyze().getViolations()) {
             rule.getNodes().forEach(node -> barriers.add(rule.getId() + ": " + node.getHtml()));
         }
         return barriers;

@@ -81,6 +81,11 @@ public final class Client {
         return send(request(path).PUT(BodyPublishers.ofString(body)));
     }
 
+    /** The same from a window that says which it is. */
+    public Answer put(String path, String body, String screen) {
+        return send(request(path).header("X-Lobrik-Screen", screen).PUT(BodyPublishers.ofString(body)));
+    }
+
     public Answer delete(String path) {
         return send(request(path).DELETE());
     }

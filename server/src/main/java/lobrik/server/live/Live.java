@@ -9,6 +9,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionSynchronization;
 import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -18,8 +20,18 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 @Component
 public class Live {
 
-    /** Something of a cohort changed; the attempt is named if it was one. */
-    public record Changed(UUID cohortId, @Nullable UUID attemptId) {}
+    private static final String WRITER = "X-Lobrik-Screen";
+
+    /**
+     * Something of a cohort changed.
+     *
+     * @param attemptId if it was one
+     * @param screenId of the window that changed it, where it said so: it knows the change from its answer
+     */
+    public record Changed(
+            UUID cohortId,
+            @Nullable UUID attemptId,
+            @Nullable String screenId) {}
 
     private final Map<UUID, Screen> screens = new ConcurrentHashMap<>();
 
@@ -40,7 +52,7 @@ public class Live {
 
     /** Tells the screens of a cohort, once what changed is on disk. */
     public void changed(UUID cohortId, @Nullable UUID attemptId) {
-        Changed change = new Changed(cohortId, attemptId);
+        Changed change = new Changed(cohortId, attemptId, writer());
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
             tell(change);
             return;
@@ -51,6 +63,13 @@ public class Live {
                 tell(change);
             }
         });
+    }
+
+    /** Only ever handed back, to be compared. */
+    private static @Nullable String writer() {
+        return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+                ? request.getRequest().getHeader(WRITER)
+                : null;
     }
 
     private void tell(Changed change) {

@@ -43,6 +43,22 @@ class LiveTest {
     }
 
     @Test
+    void changeSaysWhichWindowMadeIt_soThatThatOneNeedNotAskForIt(RunningServer.Address server) throws Exception {
+        Client runa = Client.signedIn(server, "runa");
+        Bench bench = Bench.of(runa, Bench.STUB, 1);
+        String attempt = bench.open(0);
+        String screen = UUID.randomUUID().toString();
+        try (EventStream stream = EventStream.open(runa, UUID.randomUUID(), bench.cohort())) {
+            assertThat(stream.next("hello", 5, TimeUnit.SECONDS)).isNotNull();
+            String reading = "/api/attempts/" + attempt + "/readings/";
+            runa.put(reading + UUID.randomUUID(), "{\"feature\":\"leg\",\"text\":\"17\"}", screen);
+            assertThat(stream.next("changed", 1, TimeUnit.SECONDS)).contains("\"screenId\":\"" + screen + "\"");
+            runa.put(reading + UUID.randomUUID(), "{\"feature\":\"leg\",\"text\":\"17 1/8\"}");
+            assertThat(stream.next("changed", 1, TimeUnit.SECONDS)).contains("\"screenId\":null");
+        }
+    }
+
+    @Test
     void screenThatOpensItsStreamAgain_isNotServedTwice(RunningServer.Address server) throws Exception {
         Client runa = Client.signedIn(server, "runa");
         Bench bench = Bench.of(runa, Bench.STUB, 1);
