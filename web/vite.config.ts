@@ -46,6 +46,8 @@ export default defineConfig({
   test: {
     // A page is made only for tests of what is drawn: it takes longer than most tests.
     environment: 'node',
+    // A world of its own for each file at half of what a process of its own costs.
+    pool: 'vmThreads',
     projects: [
       { extends: true, test: { name: 'rules', include: ['src/**/*.test.ts'] } },
       { extends: true, test: { name: 'screens', include: ['src/**/*.test.tsx'], environment: 'jsdom' } },

@@ -21,8 +21,7 @@ class EveryBendTest {
     private final List<String> errors = new ArrayList<>();
 
     private static Page setDesk(School.Room room, List<String> errors, String kind) {
-        Page page = room.signedIn("dessa", errors);
-        page.navigate(room.lobrik().base() + "/set");
+        Page page = room.signedInAt("/set", "dessa", errors);
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption(kind);
         return page;
     }

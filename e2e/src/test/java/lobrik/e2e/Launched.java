@@ -30,7 +30,7 @@ final class Launched implements AutoCloseable {
 
     private static final Pattern PASSWORD = Pattern.compile("password(?: of all three is)?  ([a-z]+-[a-z]+-\\d{5})");
 
-    private final Process launcher;
+    private Process launcher;
     private final Path data;
     private final int port;
     private final String password;
@@ -47,7 +47,7 @@ final class Launched implements AutoCloseable {
 
     /** A demo school of its own, as it is after its first start. */
     static Launched school() throws IOException {
-        return again(PreparedSchool.copy());
+        return start(PreparedSchool.copy(), freePort());
     }
 
     /** Starts for the first time: makes the database and what is in it. */
@@ -55,21 +55,33 @@ final class Launched implements AutoCloseable {
         return start(data, freePort(), options);
     }
 
-    /** Starts on data that an instance has left. */
-    static Launched again(Path data) throws IOException {
-        return start(data, freePort());
+    /** The same with another copy of the application. */
+    static Launched startNew(Path data, Path application, String... options) throws IOException {
+        return start(data, freePort(), Map.of("LOBRIK_APPLICATION", application.toString()), options);
     }
 
-    /** Starts again where it was before it was stopped. */
-    Launched again() throws IOException {
-        return start(data, port);
+    /** Starts again where it was before it was stopped or killed. */
+    void again() throws IOException {
+        launcher = start(data, port).launcher;
+    }
+
+    /** The process of its server. */
+    ProcessHandle server() throws IOException {
+        return ProcessHandle.of(Long.parseLong(
+                        Files.readString(data.resolve("server.pid")).strip()))
+                .orElseThrow();
     }
 
     private static Launched start(Path data, int port, String... options) throws IOException {
+        return start(data, port, Map.of(), options);
+    }
+
+    private static Launched start(Path data, int port, Map<String, String> environment, String... options)
+            throws IOException {
         List<String> arguments =
                 new ArrayList<>(List.of("start", "--port", String.valueOf(port), "--data", data.toString()));
         arguments.addAll(List.of(options));
-        Process launcher = process(Map.of(), arguments).start();
+        Process launcher = process(environment, arguments).start();
         StringBuilder said = new StringBuilder();
         BufferedReader output = launcher.inputReader(StandardCharsets.UTF_8);
         for (String line = output.readLine(); line != null; line = output.readLine()) {
@@ -156,8 +168,7 @@ final class Launched implements AutoCloseable {
 
     /** Kills the server, and only the server, without a warning; waits for the launcher to notice. */
     void killServer() throws IOException {
-        long pid = Long.parseLong(Files.readString(data.resolve("server.pid")).strip());
-        ProcessHandle.of(pid).orElseThrow().destroyForcibly();
+        server().destroyForcibly();
         launcher.onExit().join();
     }
 

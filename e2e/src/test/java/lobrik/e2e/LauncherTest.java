@@ -2,7 +2,6 @@ package lobrik.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.catchThrowable;
 
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -63,42 +62,34 @@ class LauncherTest {
 
     @Test
     void reading_thatWasAcknowledged_survivesTheServerBeingKilled(School.Room room) throws Exception {
-        Page page = room.screen(1280, 800, "film", new ArrayList<>());
-        Path data;
-        String attempt;
-        try (Launched lobrik = Launched.school()) {
-            data = lobrik.data();
-            School.signIn(lobrik, "runa", page);
-            page.navigate(lobrik.base() + "/measure");
-            page.locator("main li button").last().click();
-            page.locator("[data-place=mark1] input:focus").waitFor();
-            attempt = page.url().substring(lobrik.base().length());
-            page.keyboard().type("6 1/16");
-            page.waitForResponse(
-                    answer -> answer.url().contains("/readings") && answer.ok(),
-                    () -> page.keyboard().press("Enter"));
-            lobrik.killServer();
-        }
-        try (Launched again = Launched.again(data)) {
-            // Nor is anybody signed out: the session is in the database too.
-            page.navigate(again.base() + attempt);
-            assertThat(page.getByTestId("elevation").locator("[data-place=mark1]"))
-                    .containsText("6 1/16");
-        }
+        Launched school = room.lobrik();
+        Page page = room.signedInAt("/measure", "runa", new ArrayList<>());
+        page.locator("main li button").last().click();
+        page.locator("[data-place=mark1] input:focus").waitFor();
+        page.keyboard().type("6 1/16");
+        page.waitForResponse(
+                answer -> answer.url().contains("/readings") && answer.ok(),
+                () -> page.keyboard().press("Enter"));
+        school.killServer();
+        school.again();
+        // Nor is anybody signed out: the session is in the database too.
+        page.reload();
+        assertThat(page.getByTestId("elevation").locator("[data-place=mark1]")).containsText("6 1/16");
     }
 
     @Test
-    void whatAKilledLauncherLeavesRunning_isPutRightByTheNextStart() throws Exception {
-        Launched first = Launched.school();
-        Path data = first.data();
-        first.killLauncher();
-        assertThat(first.get("/api/status")).isEqualTo(200);
-        assertThat(Launched.run(Map.of(), "status", "--data", data.toString()).text())
+    void whatAKilledLauncherLeavesRunning_isPutRightByTheNextStart(School.Room room) throws Exception {
+        Launched school = room.lobrik();
+        ProcessHandle left = school.server();
+        school.killLauncher();
+        assertThat(school.get("/api/status")).isEqualTo(200);
+        assertThat(Launched.run(Map.of(), "status", "--data", school.data().toString())
+                        .text())
                 .contains("launcher", "was killed");
-        try (Launched second = Launched.again(data)) {
-            assertThat(second.get("/api/status")).isEqualTo(200);
-            assertThat(catchThrowable(() -> first.get("/api/status"))).isInstanceOf(IOException.class);
-        }
+        school.again();
+        assertThat(school.get("/api/status")).isEqualTo(200);
+        assertThat(left.isAlive()).isFalse();
+        assertThat(school.server()).isNotEqualTo(left);
     }
 
     @Test

@@ -54,15 +54,12 @@ class OfflineTest {
                 }""", title);
     }
 
-    /** A school of its own, since its server is stopped. */
     @Test
     void queue_survivesReloadAndRestart_andArrivesOnceInOrder(School.Room room) throws Exception {
-        Launched first = Launched.school();
-        Launched running = first;
-        try (Page page = room.keepingScreen()) {
-            School.signIn(first, "dessa", page);
+        Launched school = room.lobrik();
+        try (Page page = room.signedIn("dessa", room.keepingScreen())) {
             Bench.giveSaddle(page, "Saddle without signal", "short", "Odile Farrant");
-            page.navigate(first.base() + "/floor");
+            page.navigate(school.base() + "/floor");
             assertThat(Bench.row(page, "Odile Farrant")).containsText("Saddle without signal");
             page.reload();
             assertThat(Bench.row(page, "Odile Farrant")).containsText("Saddle without signal");
@@ -83,8 +80,8 @@ class OfflineTest {
             type(page, "Tail lift", "1/16");
             Bench.untilReady(page, "Dog leg");
 
-            first.close();
-            running = first.again();
+            school.close();
+            school.again();
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "5");
             type(page, "Dog leg", "1");
             Bench.untilReady(page, "Overall");
@@ -104,8 +101,6 @@ class OfflineTest {
             Bench.record(page);
             assertThat(page.getByLabel("Readings as taken").getByRole(AriaRole.LISTITEM))
                     .hasCount(6);
-        } finally {
-            running.close();
         }
     }
 

@@ -38,8 +38,7 @@ class SettingDeskTest {
     private final List<String> errors = new ArrayList<>();
 
     private static Page desk(School.Room room, List<String> errors) {
-        Page page = room.signedIn("dessa", errors);
-        page.navigate(room.lobrik().base() + "/set");
+        Page page = room.signedInAt("/set", "dessa", errors);
         page.getByLabel("Ring 1 at").waitFor();
         return page;
     }

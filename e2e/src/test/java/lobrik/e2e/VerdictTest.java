@@ -136,8 +136,7 @@ class VerdictTest {
 
     @Test
     void ownSetOfTolerances_isMade_andOfferedWhenAnExerciseIsSet(School.Room room) {
-        Page page = room.signedIn("dessa", errors);
-        page.navigate(room.lobrik().base() + "/set/library?side=tolerances");
+        Page page = room.signedInAt("/set/library?side=tolerances", "dessa", errors);
         Bench.button(page, "Make one like it: site").click();
         page.getByLabel("Name").fill("Trade test");
         page.getByLabel("Lengths ±").fill("3/32");

@@ -22,6 +22,9 @@ import tools.jackson.databind.json.JsonMapper;
 @ExtendWith(RunningServer.class)
 class EarlierRecordTest {
 
+    /** Every build looks at one attempt of this many, a full run at all. */
+    private static final int EACH = Boolean.getBoolean("lobrik.full") ? 1 : 4;
+
     private static final Path RECORDS = Path.of("src", "test", "resources", "records");
 
     private static JsonNode said() throws IOException {
@@ -52,7 +55,8 @@ class EarlierRecordTest {
                 "earlier", RECORDS.resolve("demo-school-v5.sql.gz").toAbsolutePath());
         try {
             Client oskar = Client.signedIn(earlier, "oskar");
-            for (JsonNode attempt : before.at("/attempts")) {
+            for (int i = 0; i < before.at("/attempts").size(); i += EACH) {
+                JsonNode attempt = before.at("/attempts").get(i);
                 String id = attempt.at("/id").asString();
                 assertSame(id, attempt, oskar.get("/api/attempts/" + id).body());
             }
