@@ -7,12 +7,13 @@ declare module 'bench-core' {
     bare: 'in' | 'mm',
   ): { value: number } | { problem: string; suggestion: string };
 
-  /** How far a reading is off, and what that is worth. */
+  /** How far a reading is off, and what that is worth; with how much it may be over and under. */
   export function judge(
     feature: string,
     value: number,
     target: number,
-    tolerance: number,
+    over: number,
+    under: number,
   ): { deviation: number; credit: number; band: 'close' | 'within' | 'outside' };
 
   /** Whether a text looks like a slip of the finger; `meant` is empty if nobody knows. */

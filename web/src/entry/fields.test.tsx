@@ -127,6 +127,7 @@ describe('a deviation', () => {
     asked: 17.625,
     target: 17.625,
     tolerance: 0.125,
+    under: 0.125,
     critical: true,
     signed: false,
     history: [],

@@ -2,10 +2,11 @@ import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useQuantities } from '../api/queries';
-import { featureName } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { exactText } from '../set/draft';
+import { limitsOf, type LimitTexts, limitTexts, SIDES } from './limitTexts';
+import { WEIGHED } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
 type Scheme = NonNullable<Figures['scheme']>;
@@ -22,17 +23,6 @@ const LIMITS = [
   { name: 'angle', label: 'Angles ±', kind: 'angle' },
   { name: 'dogLeg', label: 'Dog leg', kind: 'angle' },
 ] as const;
-
-/** Features that a school may weigh, each with what belongs to it. */
-const WEIGHED: readonly { name: string; ids: readonly string[] }[] = [
-  { name: 'Marks', ids: ['mark1', 'mark2', 'mark3', 'mark4'] },
-  { name: 'Angles', ids: ['angle1', 'angle2', 'angle3', 'angle4'] },
-  ...['leg', 'otherLeg', 'between', 'secondLeg', 'rise', 'roll', 'height', 'centre', 'flat', 'landing'].map((id) => ({
-    name: featureName(id),
-    ids: [id],
-  })),
-  ...['tailLift', 'dogLeg', 'overall'].map((id) => ({ name: featureName(id), ids: [id] })),
-];
 
 interface ToleranceFormProps {
   id: string;
@@ -53,8 +43,14 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
     angle: String(start.angleDeg),
     dogLeg: String(start.dogLegDeg),
   });
+  const [limits, setLimits] = useState(() => limitTexts(WEIGHED, start.limits ?? {}, unit));
   const read = useQuantities(LIMITS.map(({ name, kind }) => ({ kind, text: texts[name], bare: unit })));
   const [length, angle, dogLeg] = read;
+  const typed = WEIGHED.flatMap((row) => SIDES.map((side) => ({ row, side, text: limits[row.name]?.[side] ?? '' })));
+  const readLimits = useQuantities(typed.map(({ row, text }) => ({ kind: row.kind, text, bare: unit })));
+  const limit = (name: string, side: string) =>
+    readLimits[typed.findIndex((each) => each.row.name === name && each.side === side)];
+  const open = typed.some(({ text }, i) => text.trim() !== '' && readLimits[i]?.data === undefined);
   const keep = useMutation<Schemas['Presets'], Problem>({
     mutationFn: () =>
       body(
@@ -65,6 +61,12 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
             lengthIn: length?.data?.value ?? null,
             angleDeg: angle?.data?.value ?? null,
             dogLegDeg: dogLeg?.data?.value ?? null,
+            limits: limitsOf(
+              WEIGHED,
+              limits,
+              (row, side) => limit(row.name, side)?.data?.value,
+              (row) => (row.kind === 'length' ? length : row.ids[0] === 'dogLeg' ? dogLeg : angle)?.data?.value ?? 0,
+            ),
           },
         }),
       ),
@@ -136,8 +138,16 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         </select>
       </label>
       <Rebending figures={figures} change={change} />
-      <div className="grid gap-6 lg:grid-cols-2">
-        <Weights figures={figures} change={change} />
+      <div className="grid gap-6 xl:grid-cols-[3fr_2fr]">
+        <Weights
+          figures={figures}
+          change={change}
+          limits={limits}
+          problem={(name, side) => limit(name, side)?.error?.message}
+          onLimit={(name, side, text) => {
+            setLimits((before) => ({ ...before, [name]: { over: '', under: '', ...before[name], [side]: text } }));
+          }}
+        />
         <Deductions figures={figures} change={change} faults={faults} />
       </div>
       {keep.error !== null && (
@@ -148,7 +158,9 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
       <div className="flex gap-2">
         <button
           className="btn h-11 btn-neutral text-lg"
-          disabled={keep.isPending || read.some(({ data }) => data === undefined) || Number.isNaN(figures.passMark)}
+          disabled={
+            keep.isPending || open || read.some(({ data }) => data === undefined) || Number.isNaN(figures.passMark)
+          }
         >
           Keep it
         </button>
@@ -208,19 +220,29 @@ function Rebending({ figures, change }: PartProps) {
   );
 }
 
-/** How much each feature counts, and whether the piece fails with it. */
-function Weights({ figures, change }: PartProps) {
+interface WeightsProps extends PartProps {
+  limits: LimitTexts;
+  problem: (name: string, side: string) => string | undefined;
+  onLimit: (name: string, side: string, text: string) => void;
+}
+
+/** How far each feature may be off where it has limits of its own, how much it counts, and whether the piece fails with it. */
+function Weights({ figures, change, limits, problem, onLimit }: WeightsProps) {
   const weight = (id: string) => figures.weights?.[id] ?? 1;
   const critical = (id: string) => figures.critical?.[id] === true;
   const all = <T,>(ids: readonly string[], value: T) => Object.fromEntries(ids.map((id) => [id, value]));
   return (
-    <table className="w-full">
-      <caption className="text-left text-base font-semibold">Readings</caption>
+    <table className="w-full self-start">
+      <caption className="text-left text-base font-semibold">
+        Readings; a limit that is left empty is the set’s own
+      </caption>
       <thead className="text-left text-sm">
         <tr>
           <th className="font-normal">Feature</th>
+          <th className="w-24 text-right font-normal">over, at most</th>
+          <th className="w-24 text-right font-normal">under, at most</th>
           <th className="w-24 text-right font-normal">counts</th>
-          <th className="w-28 text-right font-normal">fails the piece</th>
+          <th className="w-24 text-right font-normal">fails the piece</th>
         </tr>
       </thead>
       <tbody>
@@ -229,6 +251,25 @@ function Weights({ figures, change }: PartProps) {
             <th scope="row" className="text-left font-normal">
               {name}
             </th>
+            {SIDES.map((side) => {
+              const text = limits[name]?.[side] ?? '';
+              const wrong = text.trim() === '' ? undefined : problem(name, side);
+              return (
+                <td key={side} className="py-0.5 text-right">
+                  <input
+                    aria-label={`${name}, ${side} at most`}
+                    aria-invalid={wrong !== undefined}
+                    title={wrong}
+                    value={text}
+                    placeholder="–"
+                    onChange={(event) => {
+                      onLimit(name, side, event.target.value);
+                    }}
+                    className={`${NUMBER} ${wrong === undefined ? '' : 'border-error'}`}
+                  />
+                </td>
+              );
+            })}
             <td className="py-0.5 text-right">
               <input
                 type="number"

@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
 import { SCHEMES, ToleranceForm } from './ToleranceForm';
+import { WEIGHED } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
 
@@ -121,6 +122,14 @@ function Button({ name, about, onClick }: { name: string; about: string; onClick
   );
 }
 
+/** The features that have limits of their own. */
+function ownLimits(figures: Figures) {
+  return WEIGHED.flatMap(({ name, ids, kind }) => {
+    const limit = figures.limits?.[ids[0] ?? ''];
+    return limit === undefined ? [] : [{ name, unit: kind === 'angle' ? ('deg' as const) : ('in' as const), limit }];
+  });
+}
+
 function Card({ figures, note, children }: { figures: Figures; note: string; children: React.ReactNode }) {
   return (
     <li className="grid content-between gap-2 rounded-box border-2 border-base-content/60 p-3">
@@ -140,6 +149,14 @@ function Card({ figures, note, children }: { figures: Figures; note: string; chi
           <dd>
             <Figure value={figures.dogLegDeg} unit="deg" />
           </dd>
+          {ownLimits(figures).map(({ name, unit, limit }) => (
+            <Fragment key={name}>
+              <dt>{name}</dt>
+              <dd>
+                +<Figure value={limit.over} unit={unit} fine /> −<Figure value={limit.under} unit={unit} fine />
+              </dd>
+            </Fragment>
+          ))}
           <dt>To pass</dt>
           <dd>
             <span className="figures">{figures.passMark}</span>, {SCHEMES[figures.scheme ?? 'graded'].short}

@@ -93,7 +93,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
       setQuery({ kind: 'problem', message: said.problem, suggestion: said.suggestion });
       return;
     }
-    const slip = rules.slip(read.id, typed, unit, read.target, read.tolerance);
+    const slip = rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
       return;
@@ -155,5 +155,7 @@ export type Readings = ReturnType<typeof useReadings>;
 
 function judged(core: BenchCore, feature: Feature, text: string, unit: 'in' | 'mm') {
   const said = core.read(feature.id, text, unit);
-  return 'value' in said ? core.judge(feature.id, said.value, feature.target, feature.tolerance) : undefined;
+  return 'value' in said
+    ? core.judge(feature.id, said.value, feature.target, feature.tolerance, feature.under)
+    : undefined;
 }

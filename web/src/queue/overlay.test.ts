@@ -8,8 +8,8 @@ const attempt = {
   id: 'attempt-1',
   score: { points: 100 },
   features: [
-    { id: 'leg', unit: 'in', target: 14.375, tolerance: 0.125, state: 'open', rivals: [], history: [] },
-    { id: 'angle1', unit: 'deg', target: 90, tolerance: 2, state: 'open', rivals: [], history: [] },
+    { id: 'leg', unit: 'in', target: 14.375, tolerance: 0.125, under: 0.125, state: 'open', rivals: [], history: [] },
+    { id: 'angle1', unit: 'deg', target: 90, tolerance: 2, under: 2, state: 'open', rivals: [], history: [] },
   ],
   bench: {
     points: [{ point: 'kink', good: 'No kink', deduction: 20, critical: true, finding: null, rivals: [] }],
@@ -78,7 +78,8 @@ describe('the core in the browser', () => {
   it('reads, judges and asks as the core in the server does', () => {
     expect(core.read('leg', '14 3/8', 'in')).toEqual({ value: 14.375 });
     expect(core.read('leg', '14 9/8', 'in')).toMatchObject({ suggestion: '15 1/8' });
-    expect(core.judge('leg', 14.5, 14.375, 0.125)).toMatchObject({ credit: 0.7, band: 'within' });
+    expect(core.judge('leg', 14.5, 14.375, 0.125, 0.25)).toMatchObject({ credit: 0.7, band: 'within' });
+    expect(core.judge('leg', 14.125, 14.375, 0.125, 0.25)).toMatchObject({ credit: 0.7, band: 'within' });
     expect(core.slip('leg', '41 3/8', 'in', 14.375, 0.125)).toEqual({ off: 27, meant: '14 3/8' });
     expect(core.slip('leg', '14', 'in', 14.375, 0.125)).toBeNull();
     expect(core.nudge('leg', '', 'in', 14.375, 0.0625, 1)).toBe('14 7/16');

@@ -72,7 +72,8 @@ function withReading(
   if (feature.history.some(({ id }) => id === entry.key)) {
     return feature;
   }
-  const judged = read === undefined ? undefined : core?.judge(feature.id, read, feature.target, feature.tolerance);
+  const judged =
+    read === undefined ? undefined : core?.judge(feature.id, read, feature.target, feature.tolerance, feature.under);
   return {
     ...feature,
     state: body.omitted != null ? 'omitted' : 'read',

@@ -16,11 +16,17 @@ const STAGES: Record<Schemas['PartView']['stage'], string> = {
   rest: 'Left over',
 };
 
+interface Limits {
+  over: number;
+  under: number;
+}
+
 /** Where the deviation of each finished dimension came in, stage by stage; the parts add up to the whole. */
 export function Waterfall({ attempt, budgets }: { attempt: Attempt; budgets: readonly Schemas['BudgetView'][] }) {
   const features = new Map(attempt.features.map((feature) => [feature.id, feature]));
-  const inTolerances = (budget: Schemas['BudgetView']) =>
-    Math.abs(budget.deviation) / (features.get(budget.feature)?.tolerance ?? 1);
+  const limits = (id: string) => ({ over: features.get(id)?.tolerance ?? 1, under: features.get(id)?.under ?? 1 });
+  const inTolerances = ({ feature, deviation }: Schemas['BudgetView']) =>
+    deviation < 0 ? -deviation / limits(feature).under : deviation / limits(feature).over;
   const worst = [...budgets].sort((one, other) => inTolerances(other) - inTolerances(one))[0];
   const [chosen, setChosen] = useState(worst?.feature);
   const budget = budgets.find(({ feature }) => feature === chosen) ?? worst;
@@ -57,7 +63,7 @@ export function Waterfall({ attempt, budgets }: { attempt: Attempt; budgets: rea
           );
         })}
       </div>
-      <Bars budget={budget} tolerance={features.get(budget.feature)?.tolerance ?? 0} bends={bends} />
+      <Bars budget={budget} tolerance={limits(budget.feature)} bends={bends} />
       <p className="text-sm leading-snug">
         The method’s share is what the set method itself misses: it costs nobody a point. Then each stage is put in the
         place of the plan, in the order of the work, and simulated. What was not read at a stage lies in the next one;
@@ -67,7 +73,7 @@ export function Waterfall({ attempt, budgets }: { attempt: Attempt; budgets: rea
   );
 }
 
-function Bars({ budget, tolerance, bends }: { budget: Schemas['BudgetView']; tolerance: number; bends: number }) {
+function Bars({ budget, tolerance, bends }: { budget: Schemas['BudgetView']; tolerance: Limits; bends: number }) {
   const unit = useDisplayUnit();
   const bars = barsOf(budget);
   const span = spanOf(budget, tolerance);
@@ -126,8 +132,8 @@ function Bars({ budget, tolerance, bends }: { budget: Schemas['BudgetView']; tol
           <td colSpan={2} />
           <td className="pt-0.5 text-sm">
             <span className="mr-1 inline-block h-3 w-6 bg-success/30 align-middle" aria-hidden="true" />
-            tolerance {quantityText(-tolerance, budget.unit, unit, { signed: true })} to{' '}
-            {quantityText(tolerance, budget.unit, unit, { signed: true })}
+            tolerance {quantityText(-tolerance.under, budget.unit, unit, { signed: true })} to{' '}
+            {quantityText(tolerance.over, budget.unit, unit, { signed: true })}
           </td>
         </tr>
       </tfoot>
@@ -141,14 +147,17 @@ function Track({
   children,
 }: {
   at: (value: number) => number;
-  tolerance: number;
+  tolerance: Limits;
   children: React.ReactNode;
 }) {
   return (
     <span className="relative block h-8 border border-base-300 bg-base-100" aria-hidden="true">
       <span
         className="absolute inset-y-0 bg-success/30"
-        style={{ left: `${String(at(-tolerance))}%`, width: `${String(at(tolerance) - at(-tolerance))}%` }}
+        style={{
+          left: `${String(at(-tolerance.under))}%`,
+          width: `${String(at(tolerance.over) - at(-tolerance.under))}%`,
+        }}
       />
       <span className="absolute inset-y-0 w-px bg-base-content" style={{ left: `${String(at(0))}%` }} />
       {children}

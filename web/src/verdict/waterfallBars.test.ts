@@ -18,7 +18,7 @@ describe('the waterfall of a deviation', () => {
   });
 
   it('has room for every bar and for the tolerance on both sides', () => {
-    const { from, to } = spanOf({ ...BUDGET, parts: [...BUDGET.parts] }, 0.125);
+    const { from, to } = spanOf({ ...BUDGET, parts: [...BUDGET.parts] }, { over: 0.125, under: 0.125 });
     expect(from).toBeLessThan(-0.21875);
     expect(to).toBeGreaterThan(0.125);
   });

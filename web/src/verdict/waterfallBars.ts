@@ -22,11 +22,11 @@ export function barsOf(budget: Pick<Schemas['BudgetView'], 'parts'>): Bar[] {
 /** What the bars are drawn over: all of them, the tolerance on both sides, and a little air. */
 export function spanOf(
   budget: Pick<Schemas['BudgetView'], 'parts' | 'deviation'>,
-  tolerance: number,
+  { over, under }: { over: number; under: number },
 ): { from: number; to: number } {
   const ends = barsOf(budget).flatMap(({ from, to }) => [from, to]);
-  const least = Math.min(0, -tolerance, budget.deviation, ...ends);
-  const most = Math.max(0, tolerance, budget.deviation, ...ends);
+  const least = Math.min(0, -under, budget.deviation, ...ends);
+  const most = Math.max(0, over, budget.deviation, ...ends);
   const air = (most - least) * 0.06;
   return { from: least - air, to: most + air };
 }

@@ -40,7 +40,7 @@ public record Outcome(
      *
      * @param deviation reading less target
      * @param planned how far the marks as planned would have been off: the method's share, and no one's habit
-     * @param tolerance that it was judged by
+     * @param tolerance that it was judged by, on the side of the deviation
      */
     public record Missed(FeatureId feature, Quantity deviation, Quantity planned, Quantity tolerance) {
 

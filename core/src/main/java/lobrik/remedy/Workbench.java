@@ -21,6 +21,7 @@ import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Reading;
+import lobrik.verdict.Tolerance;
 
 /**
  * Tries out what can be done with a piece: every choice of bends to open or close, of ends to cut, with a dog leg taken out
@@ -149,14 +150,14 @@ final class Workbench {
 
     private double ratio(PlannedFeature feature, Map<FeatureId, Quantity> values) {
         Quantity off = values.getOrDefault(feature.id(), target(feature)).minus(target(feature));
-        return (double) off.count() / tolerance(feature.id()).count();
+        return (double) off.count() / tolerance(feature.id()).on(off).count();
     }
 
     private Quantity target(PlannedFeature feature) {
         return work.yardstick().target(feature);
     }
 
-    private Quantity tolerance(FeatureId feature) {
+    private Tolerance tolerance(FeatureId feature) {
         return work.tolerances().of(kind(), feature);
     }
 

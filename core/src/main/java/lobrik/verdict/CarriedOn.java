@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.IntFunction;
 import lobrik.measure.Length;
 
 /**
@@ -28,15 +29,15 @@ public final class CarriedOn {
     public record Target(Length at, Optional<Reason> reason) {}
 
     private final Map<Integer, Length> right;
-    private final Length tolerance;
+    private final IntFunction<Tolerance> tolerance;
 
     /**
      * For the marks of a piece.
      *
      * @param right places of the marks, by number
-     * @param tolerance within which a mark stands on a figure, or follows from another mark
+     * @param tolerance of a mark by its number, within which it stands on a figure, or follows from another mark
      */
-    public CarriedOn(Map<Integer, Length> right, Length tolerance) {
+    public CarriedOn(Map<Integer, Length> right, IntFunction<Tolerance> tolerance) {
         this.right = Map.copyOf(right);
         this.tolerance = tolerance;
     }
@@ -67,15 +68,15 @@ public final class CarriedOn {
             Target target = new Target(place, Optional.empty());
             Length figure = own.get(number);
             if (figure != null) {
-                target = nearer(at, target, new Target(figure, Optional.of(Reason.OWN_FIGURE)));
+                target = nearer(number, at, target, new Target(figure, Optional.of(Reason.OWN_FIGURE)));
             }
             for (Map.Entry<Integer, Length> earlier : charged.entrySet()) {
                 Length follows = earlier.getValue().plus(place).minus(right.getOrDefault(earlier.getKey(), place));
-                target = nearer(at, target, new Target(follows, Optional.of(Reason.EARLIER_MARK)));
+                target = nearer(number, at, target, new Target(follows, Optional.of(Reason.EARLIER_MARK)));
             }
             held.put(number, target);
             // What lies within its tolerance is no slip that others could follow from.
-            if (at.minus(place).abs().isMoreThan(tolerance)) {
+            if (!tolerance.apply(number).holds(at.minus(place))) {
                 charged.put(number, at);
             }
         });
@@ -83,8 +84,11 @@ public final class CarriedOn {
     }
 
     /** The other only where the mark follows it: a second slip is not carried on, it is charged by itself. */
-    private Target nearer(Length at, Target one, Target other) {
-        Length off = at.minus(other.at()).abs();
-        return !off.isMoreThan(tolerance) && off.isLessThan(at.minus(one.at()).abs()) ? other : one;
+    private Target nearer(int number, Length at, Target one, Target other) {
+        Length off = at.minus(other.at());
+        return tolerance.apply(number).holds(off)
+                        && off.abs().isLessThan(at.minus(one.at()).abs())
+                ? other
+                : one;
     }
 }

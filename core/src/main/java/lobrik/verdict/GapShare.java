@@ -34,6 +34,6 @@ public record GapShare(Length asked, Length right, Length tolerance) {
 
     /** A gap that is larger than asked is nobody's concern. */
     public Grade grade() {
-        return MethodShare.grade(lacking(), tolerance);
+        return MethodShare.grade(lacking(), Tolerance.even(tolerance));
     }
 }

@@ -21,12 +21,12 @@ public record Judged(FeatureId feature, Quantity deviation, double credit, Band 
         /** Beyond the tolerance. */
         OUTSIDE;
 
-        static Band of(Quantity deviation, Quantity tolerance) {
+        static Band of(Quantity deviation, Tolerance tolerance) {
             long size = Math.abs(deviation.count());
-            if (2 * size <= tolerance.count()) {
+            if (2 * size <= tolerance.on(deviation).count()) {
                 return CLOSE;
             }
-            return size <= tolerance.count() ? WITHIN : OUTSIDE;
+            return tolerance.holds(deviation) ? WITHIN : OUTSIDE;
         }
     }
 }

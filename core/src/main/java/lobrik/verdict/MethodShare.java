@@ -10,9 +10,9 @@ import lobrik.shape.FeatureId;
  * How far the set method itself misses what is asked of a dimension: the right piece less what is asked (handbook 7). It is
  * nobody's fault, so it is pointed out before anything is given out.
  *
- * @param tolerance that a reading of it has, towards the side on which the right piece lies
+ * @param tolerance that a reading of it has
  */
-public record MethodShare(FeatureId feature, Quantity asked, Quantity right, Quantity tolerance) {
+public record MethodShare(FeatureId feature, Quantity asked, Quantity right, Tolerance tolerance) {
 
     /** How much that matters. */
     public enum Grade {
@@ -49,7 +49,7 @@ public record MethodShare(FeatureId feature, Quantity asked, Quantity right, Qua
         return grade(miss(), tolerance);
     }
 
-    static Grade grade(Quantity miss, Quantity tolerance) {
+    static Grade grade(Quantity miss, Tolerance tolerance) {
         return switch (Judged.Band.of(miss, tolerance)) {
             case CLOSE -> Grade.SLIGHT;
             case WITHIN -> Grade.NOTICEABLE;

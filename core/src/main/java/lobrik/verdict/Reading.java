@@ -9,22 +9,18 @@ import lobrik.shape.FeatureId;
 /**
  * What was read of a feature and what it is judged against.
  *
- * @param tolerance more than zero
+ * @param tolerance to both sides
  * @param weight in the score, 0 or more
  * @param critical whether the piece fails when this is outside its tolerance
  */
 public record Reading(
-        FeatureId feature, Quantity target, Quantity reading, Quantity tolerance, double weight, boolean critical) {
+        FeatureId feature, Quantity target, Quantity reading, Tolerance tolerance, double weight, boolean critical) {
 
     private static final double LARGEST_WEIGHT = 1e6;
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
     public Reading {
         Faults faults = new Faults();
-        if (tolerance.count() <= 0) {
-            faults.add(
-                    FaultCode.NOT_POSITIVE, "tolerance", "the tolerance is " + tolerance + "; it must be more than 0");
-        }
         if (!(weight >= 0 && weight <= LARGEST_WEIGHT)) {
             faults.add(
                     FaultCode.OUT_OF_RANGE, "weight", "the weight is " + weight + "; it must be from 0 to 1,000,000");
@@ -45,9 +41,14 @@ public record Reading(
                 judging.isCritical(feature));
     }
 
+    /** Reading less target. */
+    public Quantity deviation() {
+        return reading.minus(target);
+    }
+
     /** Judges this reading alone. */
     public Judged judged(Scheme scheme) {
-        Quantity deviation = reading.minus(target);
+        Quantity deviation = deviation();
         return new Judged(
                 feature, deviation, scheme.creditOf(deviation, tolerance), Judged.Band.of(deviation, tolerance));
     }

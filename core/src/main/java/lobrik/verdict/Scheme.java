@@ -43,7 +43,7 @@ public enum Scheme {
     abstract double credit(long deviation, long tolerance);
 
     /** Credit of a deviation, 0 to 1. */
-    public double creditOf(Quantity deviation, Quantity tolerance) {
-        return credit(Math.abs(deviation.count()), tolerance.count());
+    public double creditOf(Quantity deviation, Tolerance tolerance) {
+        return credit(Math.abs(deviation.count()), tolerance.on(deviation).count());
     }
 }

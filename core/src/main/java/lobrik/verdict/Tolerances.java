@@ -1,5 +1,7 @@
 package lobrik.verdict;
 
+import java.util.Map;
+import java.util.Objects;
 import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
@@ -11,13 +13,14 @@ import lobrik.shape.FeatureId;
 /**
  * How far readings may be off, and the mark to pass. A set that a recorded attempt used is frozen with it.
  *
- * @param length for every length, more than 0 and at most 12 in
- * @param angle for every angle, more than 0° and at most 45°
+ * @param length for every length without limits of its own, to both sides, more than 0 and at most 12 in
+ * @param angle for every angle without limits of its own, more than 0° and at most 45°
  * @param dogLeg for the angle between bend planes, like angle
  * @param passMark least score to pass, 0 to 100
  * @param workmanship what faults of workmanship cost
  * @param judging how credit falls, what counts more, and what fails a piece
  * @param rebending how much a piece may be bent again
+ * @param limits of features that have their own, in the same ranges
  */
 public record Tolerances(
         Length length,
@@ -26,7 +29,8 @@ public record Tolerances(
         double passMark,
         Workmanship workmanship,
         Judging judging,
-        Rebending rebending) {
+        Rebending rebending,
+        Map<FeatureId, Tolerance> limits) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -44,7 +48,45 @@ public record Tolerances(
             faults.add(
                     FaultCode.OUT_OF_RANGE, "passMark", "the pass mark is " + passMark + "; it must be from 0 to 100");
         }
+        limits.forEach((feature, own) -> {
+            requireLimit(faults, feature, "over", own.over());
+            requireLimit(faults, feature, "under", own.under());
+        });
         faults.refuseIfAny();
+        limits = Map.copyOf(limits);
+    }
+
+    private static void requireLimit(Faults faults, FeatureId feature, String side, Quantity limit) {
+        String input = "limits/" + feature.id() + "/" + side;
+        String name = "what a reading of " + feature.id() + " may be " + side;
+        switch (feature.kind()) {
+            case LENGTH -> {
+                if (limit instanceof Length length) {
+                    faults.requirePositive(input, name, length, LARGEST_LENGTH);
+                } else {
+                    faults.add(FaultCode.OUT_OF_RANGE, input, name + " is " + limit + "; it must be a length");
+                }
+            }
+            case ANGLE -> {
+                if (limit instanceof Angle angle) {
+                    faults.requireWithin(input, name, angle, SMALLEST_ANGLE, LARGEST_ANGLE);
+                } else {
+                    faults.add(FaultCode.OUT_OF_RANGE, input, name + " is " + limit + "; it must be an angle");
+                }
+            }
+        }
+    }
+
+    /** With the same limits for every length and for every angle. */
+    public Tolerances(
+            Length length,
+            Angle angle,
+            Angle dogLeg,
+            double passMark,
+            Workmanship workmanship,
+            Judging judging,
+            Rebending rebending) {
+        this(length, angle, dogLeg, passMark, workmanship, judging, rebending, Map.of());
     }
 
     /** With the usual rules for workmanship on site. */
@@ -53,7 +95,11 @@ public record Tolerances(
     }
 
     /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */
-    public Quantity of(BendKind bend, FeatureId feature) {
+    public Tolerance of(BendKind bend, FeatureId feature) {
+        return Objects.requireNonNullElseGet(limits.get(feature), () -> Tolerance.even(usual(bend, feature)));
+    }
+
+    private Quantity usual(BendKind bend, FeatureId feature) {
         return switch (feature.kind()) {
             case LENGTH -> bend == BendKind.BOX_OFFSET && feature == FeatureId.RISE ? length.times(0.5) : length;
             case ANGLE -> feature == FeatureId.DOG_LEG ? dogLeg : angle;

@@ -15,7 +15,8 @@ class CarriedOnTest {
     private static final Length FIRST = Length.ofFraction(25, 1, 2);
     private static final Length SECOND = Length.ofFraction(37, 1, 2);
     private static final Length SHRINK = Length.ofFraction(1, 1, 2);
-    private static final CarriedOn MARKS = new CarriedOn(Map.of(1, FIRST, 2, SECOND), Length.ofFraction(0, 1, 8));
+    private static final CarriedOn MARKS =
+            new CarriedOn(Map.of(1, FIRST, 2, SECOND), _ -> Tolerance.even(Length.ofFraction(0, 1, 8)));
 
     private static Target right(Length at) {
         return new Target(at, Optional.empty());

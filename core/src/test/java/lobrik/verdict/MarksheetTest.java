@@ -45,7 +45,7 @@ class MarksheetTest {
     private static List<Reading> random(Random random, Tolerances tolerances) {
         List<Reading> readings = new ArrayList<>();
         for (PlannedFeature feature : Pieces.saddle().features()) {
-            Quantity tolerance = tolerances.of(BendKind.SADDLE_4, feature.id());
+            Quantity tolerance = tolerances.of(BendKind.SADDLE_4, feature.id()).over();
             long off = Math.round(tolerance.count() * 8 * (random.nextDouble() - 0.5));
             readings.add(reading(feature.id(), tolerance.withCount(off), tolerances));
         }

@@ -53,7 +53,7 @@ class RightPieceTest {
         boolean allows(Length off) {
             return layout.features().stream()
                     .map(feature -> tolerances.of(layout.job().bend().kind(), feature.id()))
-                    .noneMatch(tolerance -> tolerance instanceof Length length && length.isLessThan(off));
+                    .noneMatch(tolerance -> tolerance.over() instanceof Length length && length.isLessThan(off));
         }
     }
 

@@ -25,12 +25,17 @@ class ScoreTest {
     private static final Length EIGHTH = Length.ofFraction(0, 1, 8);
 
     private static Reading leg(Length deviation) {
-        return new Reading(FeatureId.LEG, TARGET, TARGET.plus(deviation), EIGHTH, 1, true);
+        return new Reading(FeatureId.LEG, TARGET, TARGET.plus(deviation), Tolerance.even(EIGHTH), 1, true);
     }
 
     private static Reading angle(double degrees, double weight, boolean critical) {
         return new Reading(
-                FeatureId.ANGLE_1, Angle.RIGHT, Angle.ofDegrees(degrees), Angle.ofDegrees(2), weight, critical);
+                FeatureId.ANGLE_1,
+                Angle.RIGHT,
+                Angle.ofDegrees(degrees),
+                Tolerance.even(Angle.ofDegrees(2)),
+                weight,
+                critical);
     }
 
     /** Handbook 7, in units of the tolerance. */
@@ -42,8 +47,8 @@ class ScoreTest {
     })
     void credit_followsTheScheme(Scheme scheme, double tolerances, double credit) {
         Length deviation = EIGHTH.times(tolerances);
-        assertThat(scheme.creditOf(deviation, EIGHTH)).isCloseTo(credit, within(1e-9));
-        assertThat(scheme.creditOf(deviation.times(-1), EIGHTH)).isCloseTo(credit, within(1e-9));
+        assertThat(scheme.creditOf(deviation, Tolerance.even(EIGHTH))).isCloseTo(credit, within(1e-9));
+        assertThat(scheme.creditOf(deviation.times(-1), Tolerance.even(EIGHTH))).isCloseTo(credit, within(1e-9));
     }
 
     @ParameterizedTest
@@ -51,7 +56,7 @@ class ScoreTest {
     void credit_neverGrowsWithTheDeviation(Scheme scheme) {
         double before = 1;
         for (int i = 0; i <= 400; i++) {
-            double credit = scheme.creditOf(EIGHTH.times(i / 100.0), EIGHTH);
+            double credit = scheme.creditOf(EIGHTH.times(i / 100.0), Tolerance.even(EIGHTH));
             assertThat(credit).isBetween(0.0, before);
             before = credit;
         }
@@ -63,7 +68,8 @@ class ScoreTest {
         for (int i = 0; i < 1000; i++) {
             Length target = Length.ofInches(50 * random.nextDouble());
             Length tolerance = Length.ofInches(random.nextDouble()).plus(Length.ofInches(0.001));
-            Reading onTheLimit = new Reading(FeatureId.LEG, target, target.plus(tolerance), tolerance, 1, true);
+            Reading onTheLimit =
+                    new Reading(FeatureId.LEG, target, target.plus(tolerance), Tolerance.even(tolerance), 1, true);
             assertThat(onTheLimit.judged(Scheme.GRADED).band()).isEqualTo(Band.WITHIN);
             assertThat(onTheLimit.judged(Scheme.BANDS).credit()).isEqualTo(0.85);
         }
@@ -98,11 +104,11 @@ class ScoreTest {
     @Test
     void presets_areThoseOfTheHandbook() {
         Tolerances site = TolerancePreset.SITE.tolerances();
-        assertThat(site.of(BendKind.STUB_90, FeatureId.LEG)).isEqualTo(EIGHTH);
-        assertThat(site.of(BendKind.STUB_90, FeatureId.ANGLE_1)).isEqualTo(Angle.ofDegrees(2));
-        assertThat(site.of(BendKind.BOX_OFFSET, FeatureId.RISE)).isEqualTo(Length.ofFraction(0, 1, 16));
+        assertThat(site.of(BendKind.STUB_90, FeatureId.LEG)).isEqualTo(Tolerance.even(EIGHTH));
+        assertThat(site.of(BendKind.STUB_90, FeatureId.ANGLE_1)).isEqualTo(Tolerance.even(Angle.ofDegrees(2)));
+        assertThat(site.of(BendKind.BOX_OFFSET, FeatureId.RISE)).isEqualTo(Tolerance.even(Length.ofFraction(0, 1, 16)));
         assertThat(TolerancePreset.LEARNING.tolerances().of(BendKind.SADDLE_4, FeatureId.DOG_LEG))
-                .isEqualTo(Angle.ofDegrees(3));
+                .isEqualTo(Tolerance.even(Angle.ofDegrees(3)));
         assertThat(TolerancePreset.ASSESSMENT.tolerances().length()).isEqualTo(Length.ofFraction(0, 1, 16));
         assertThat(TolerancePreset.LEARNING.tolerances().dogLeg()).isEqualTo(Angle.ofDegrees(3));
     }
@@ -121,9 +127,10 @@ class ScoreTest {
     }
 
     @Test
-    void toleranceOfNothing_isRefused() {
+    void weightThatIsNone_isRefused() {
         Refused refused = catchThrowableOfType(
-                Refused.class, () -> new Reading(FeatureId.LEG, TARGET, TARGET, Length.ZERO, Double.NaN, true));
-        assertThat(refused.faults()).extracting(Fault::input).containsExactly("tolerance", "weight");
+                Refused.class,
+                () -> new Reading(FeatureId.LEG, TARGET, TARGET, Tolerance.even(EIGHTH), Double.NaN, true));
+        assertThat(refused.faults()).extracting(Fault::input).containsExactly("weight");
     }
 }

@@ -15,6 +15,7 @@ import lobrik.shape.FeatureId;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Scheme;
+import lobrik.verdict.Tolerance;
 import org.teavm.jso.JSBody;
 import org.teavm.jso.JSExport;
 import org.teavm.jso.JSObject;
@@ -41,10 +42,11 @@ public final class BenchCore {
 
     /** How far a reading is off, and what that is worth. */
     @JSExport
-    public static JSObject judge(String feature, double value, double target, double tolerance) {
+    public static JSObject judge(String feature, double value, double target, double over, double under) {
         FeatureId id = id(feature);
-        Judged judged = new Reading(id, quantity(id, target), quantity(id, value), quantity(id, tolerance), 1, false)
-                .judged(Scheme.GRADED);
+        Tolerance tolerance = new Tolerance(quantity(id, over), quantity(id, under));
+        Judged judged =
+                new Reading(id, quantity(id, target), quantity(id, value), tolerance, 1, false).judged(Scheme.GRADED);
         return judgement(
                 inUnits(judged.deviation()),
                 judged.credit(),

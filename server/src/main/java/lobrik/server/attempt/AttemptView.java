@@ -53,6 +53,8 @@ public record AttemptView(
      *
      * @param asked by the exercise
      * @param target what the reading is judged against
+     * @param tolerance how much more a reading may be
+     * @param under how much less it may be
      * @param carried why that is not a mark's own right place; null where it is
      * @param signed whether a reading of it can be less than nothing
      * @param reading the one that counts, or the word that it was not measured
@@ -65,6 +67,7 @@ public record AttemptView(
             double asked,
             double target,
             double tolerance,
+            double under,
             boolean critical,
             boolean signed,
             FeatureState state,
@@ -199,7 +202,8 @@ public record AttemptView(
                 Unit.of(feature.id()),
                 Numbers.of(feature.asked()),
                 Numbers.of(feature.target()),
-                Numbers.of(feature.tolerance()),
+                Numbers.of(feature.tolerance().over()),
+                Numbers.of(feature.tolerance().under()),
                 feature.critical(),
                 feature.id().isSigned(),
                 FeatureState.valueOf(feature.state().name()),

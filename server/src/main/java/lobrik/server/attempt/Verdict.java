@@ -27,6 +27,7 @@ import lobrik.verdict.Judged;
 import lobrik.verdict.Marksheet;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Score;
+import lobrik.verdict.Tolerance;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Workmanship;
 import lobrik.verdict.Yardstick;
@@ -76,7 +77,7 @@ public record Verdict(
             FeatureId id,
             Quantity asked,
             Quantity target,
-            Quantity tolerance,
+            Tolerance tolerance,
             boolean critical,
             State state,
             Optional<CarriedOn.Reason> carried,
@@ -185,7 +186,8 @@ public record Verdict(
                     .forEach(feature ->
                             right.put(mark.number(), (Length) rules.target().apply(feature)));
         }
-        return new CarriedOn(right, rules.tolerances().length());
+        BendKind kind = layout.job().bend().kind();
+        return new CarriedOn(right, number -> rules.tolerances().of(kind, FeatureId.mark(number)));
     }
 
     private static Map<FeatureId, CarriedOn.Target> rings(

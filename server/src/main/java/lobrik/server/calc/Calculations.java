@@ -18,6 +18,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Review;
 import lobrik.layout.Why;
 import lobrik.measure.Length;
+import lobrik.measure.Quantity;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
 import lobrik.shape.FeatureId;
@@ -29,6 +30,7 @@ import lobrik.shop.Tooling;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Scheme;
 import lobrik.verdict.Score;
+import lobrik.verdict.Tolerance;
 import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -225,8 +227,18 @@ public final class Calculations {
                         .quantity(at + "/reading", () -> Numbers.of(id, reading.get()))
                         .flatMap(r -> translation
                                 .quantity(at + "/tolerance", () -> Numbers.of(id, tolerance.get()))
-                                .flatMap(tau ->
-                                        translation.built(at, () -> new Reading(id, t, r, tau, weight, critical)))));
+                                .flatMap(over -> under(translation, at, id, item)
+                                        .or(() -> Optional.of(over))
+                                        .flatMap(under -> translation.built(
+                                                at,
+                                                () -> new Reading(
+                                                        id, t, r, new Tolerance(over, under), weight, critical))))));
+    }
+
+    private static Optional<Quantity> under(
+            Translation translation, String at, FeatureId id, ScoreRequest.ReadingToScore item) {
+        Double under = item.under();
+        return under == null ? Optional.empty() : translation.quantity(at + "/under", () -> Numbers.of(id, under));
     }
 
     static Optional<FeatureId> feature(Translation translation, String input, String id) {

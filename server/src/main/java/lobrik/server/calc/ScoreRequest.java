@@ -16,12 +16,18 @@ public record ScoreRequest(
     /** A bend of which only the kind matters. */
     public record BendKind(@Nullable String kind) {}
 
-    /** One reading with what it is judged against, in inches or degrees as its feature has it. */
+    /**
+     * One reading with what it is judged against, in inches or degrees as its feature has it.
+     *
+     * @param tolerance how far it may be off
+     * @param under how much less than its target it may be, where that is not the same
+     */
     public record ReadingToScore(
             @Nullable String feature,
             @Nullable Double target,
             @Nullable Double reading,
             @Nullable Double tolerance,
+            @Nullable Double under,
             @Schema(defaultValue = "1") @Nullable Double weight,
             @Schema(defaultValue = "true") @Nullable Boolean critical) {}
 

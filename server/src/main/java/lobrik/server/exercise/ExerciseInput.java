@@ -6,6 +6,7 @@ import java.util.Map;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.calc.VariationInput;
+import lobrik.server.shed.LimitFigures;
 import lobrik.server.shed.RebendingFigures;
 import lobrik.server.shed.RuleFigures;
 import lobrik.server.shed.ToleranceFigures;
@@ -44,6 +45,7 @@ public record ExerciseInput(
      * @param weights of features that do not count as 1
      * @param critical for features of which it is not the usual: whether the piece fails with them
      * @param rebending how much a piece may be bent again; the usual if it is not said
+     * @param limits of features that have their own, by id
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ToleranceInput(
@@ -56,7 +58,8 @@ public record ExerciseInput(
             @Nullable SchemeName scheme,
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
-            @Nullable RebendingFigures rebending) {
+            @Nullable RebendingFigures rebending,
+            @Nullable Map<String, LimitFigures> limits) {
 
         static ToleranceInput of(ToleranceFigures figures) {
             return new ToleranceInput(
@@ -69,7 +72,8 @@ public record ExerciseInput(
                     figures.scheme(),
                     figures.weights(),
                     figures.critical(),
-                    figures.rebending());
+                    figures.rebending(),
+                    figures.limits());
         }
     }
 }

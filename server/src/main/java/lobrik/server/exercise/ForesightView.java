@@ -46,7 +46,7 @@ public record ForesightView(
                     Numbers.of(share.asked()),
                     Numbers.of(share.right()),
                     Numbers.of(share.miss()),
-                    Numbers.of(share.tolerance()),
+                    Numbers.of(share.tolerance().on(share.miss())),
                     GradeName.of(share.grade()));
         }
     }

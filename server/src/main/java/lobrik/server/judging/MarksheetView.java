@@ -70,7 +70,8 @@ public record MarksheetView(
             return switch (lost) {
                 case Marksheet.Lost.At at -> {
                     double deviation = Numbers.of(at.judged().deviation());
-                    double tolerance = Numbers.of(at.reading().tolerance());
+                    double tolerance =
+                            Numbers.of(at.reading().tolerance().on(at.reading().deviation()));
                     yield new LostPoints(
                             at.points(),
                             at.judged().feature().id(),

@@ -89,7 +89,13 @@ class OutcomeRow {
         var attempt = measured.attempt();
         var exercise = measured.exercise();
         var layout = measured.verdict().question().layout();
-        Strictness limits = Strictness.of(attempt.tolerances().toCore());
+        Strictness limits = Strictness.of(
+                attempt.tolerances().toCore(),
+                layout.job().bend().kind(),
+                measured.verdict().features().stream()
+                        .filter(feature -> feature.judged().isPresent())
+                        .map(MeasuredFeature::id)
+                        .toList());
         this.attemptId = attempt.id();
         this.centreId = exercise.centreId();
         this.cohortId = cohortId;
@@ -128,8 +134,11 @@ class OutcomeRow {
         this.planned = read.stream()
                 .mapToLong(feature -> planned(layout.features(), feature))
                 .toArray();
-        this.tolerances =
-                read.stream().mapToLong(feature -> feature.tolerance().count()).toArray();
+        this.tolerances = read.stream()
+                .mapToLong(feature -> feature.tolerance()
+                        .on(feature.judged().orElseThrow().deviation())
+                        .count())
+                .toArray();
         Outcome outcome = toCore(ZoneId.systemDefault());
         this.anglesOff = off(DeviationKind.ANGLES, outcome);
         this.legsOff = off(DeviationKind.LEGS, outcome);

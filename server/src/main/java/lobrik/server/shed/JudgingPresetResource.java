@@ -51,7 +51,8 @@ class JudgingPresetResource {
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
             @Nullable Map<String, RuleFigures> workmanship,
-            @Nullable RebendingFigures rebending) {
+            @Nullable RebendingFigures rebending,
+            @Nullable Map<String, LimitFigures> limits) {
 
         ToleranceFigures figures() {
             requireAll();
@@ -65,7 +66,8 @@ class JudgingPresetResource {
                     scheme == null ? SchemeName.GRADED : scheme,
                     weights == null ? Map.of() : weights,
                     critical == null ? Map.of() : critical,
-                    rebending);
+                    rebending,
+                    limits);
         }
 
         private void requireAll() {

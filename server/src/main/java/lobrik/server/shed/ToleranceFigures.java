@@ -15,6 +15,7 @@ import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judging;
 import lobrik.verdict.Rebending;
 import lobrik.verdict.Scheme;
+import lobrik.verdict.Tolerance;
 import lobrik.verdict.TolerancePreset;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Workmanship;
@@ -29,6 +30,7 @@ import org.jspecify.annotations.Nullable;
  * @param weights of features that do not count as 1, by the feature's id
  * @param critical for features of which it is not the usual, by id: whether the piece fails with them
  * @param rebending how much a piece may be bent again; the usual where it is not said
+ * @param limits of features that have their own, to both sides, by id
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record ToleranceFigures(
@@ -41,7 +43,8 @@ public record ToleranceFigures(
         @Nullable SchemeName scheme,
         @Nullable Map<String, Double> weights,
         @Nullable Map<String, Boolean> critical,
-        @Nullable RebendingFigures rebending) {
+        @Nullable RebendingFigures rebending,
+        @Nullable Map<String, LimitFigures> limits) {
 
     /** A preset as it stands. */
     public static ToleranceFigures of(TolerancePreset preset) {
@@ -56,7 +59,8 @@ public record ToleranceFigures(
                 SchemeName.GRADED,
                 Map.of(),
                 Map.of(),
-                RebendingFigures.of(figures.rebending()));
+                RebendingFigures.of(figures.rebending()),
+                Map.of());
     }
 
     /** The same with everything written out that is left to what is usual. */
@@ -78,13 +82,24 @@ public record ToleranceFigures(
                 scheme == null ? SchemeName.GRADED : scheme,
                 counts,
                 fails,
-                rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending);
+                rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending,
+                limits == null ? Map.of() : limits);
     }
 
     /** The same figures under another name. */
     ToleranceFigures named(String name) {
         return new ToleranceFigures(
-                name, lengthIn, angleDeg, dogLegDeg, passMark, workmanship, scheme, weights, critical, rebending);
+                name,
+                lengthIn,
+                angleDeg,
+                dogLegDeg,
+                passMark,
+                workmanship,
+                scheme,
+                weights,
+                critical,
+                rebending,
+                limits);
     }
 
     /** The usual rules of the preset with this name; those of the site for any other name. */
@@ -121,6 +136,13 @@ public record ToleranceFigures(
                 byFeature("/tolerances/critical", critical));
     }
 
+    private Map<FeatureId, Tolerance> ownLimits() {
+        Map<FeatureId, Tolerance> own = new EnumMap<>(FeatureId.class);
+        byFeature("/tolerances/limits", limits)
+                .forEach((feature, figures) -> own.put(feature, figures.toCore(feature)));
+        return own;
+    }
+
     private static <T> Map<FeatureId, T> byFeature(String pointer, @Nullable Map<String, T> byId) {
         Map<FeatureId, T> byFeature = new EnumMap<>(FeatureId.class);
         if (byId != null) {
@@ -148,7 +170,8 @@ public record ToleranceFigures(
                     passMark,
                     rules(),
                     judging(),
-                    rebending == null ? Rebending.USUAL : rebending.toCore());
+                    rebending == null ? Rebending.USUAL : rebending.toCore(),
+                    ownLimits());
         } catch (IllegalArgumentException e) {
             throw TurnedDown.badInput("/tolerances", "out-of-range", String.valueOf(e.getMessage()));
         }

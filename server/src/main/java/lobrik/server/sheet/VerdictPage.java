@@ -24,6 +24,7 @@ import lobrik.server.judging.MarksheetView;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.Judged;
+import lobrik.verdict.Tolerance;
 import org.openpdf.text.Document;
 import org.openpdf.text.pdf.PdfName;
 import org.openpdf.text.pdf.PdfString;
@@ -141,7 +142,7 @@ final class VerdictPage {
     }
 
     private void readings() {
-        List<String> heads = List.of("", "asked", "read", "off by", "tolerance ±", "points lost");
+        List<String> heads = List.of("", "asked", "read", "off by", "tolerance", "points lost");
         for (int i = 0; i < heads.size(); i++) {
             cell(Typeface.TEXT, 9, i, heads.get(i));
         }
@@ -203,6 +204,12 @@ final class VerdictPage {
                 .toPlainString();
     }
 
+    private String say(Tolerance tolerance) {
+        return tolerance.isEven()
+                ? "±" + say(tolerance.over())
+                : "+" + say(tolerance.over()) + " −" + say(tolerance.under());
+    }
+
     private String say(Quantity quantity) {
         return switch (quantity) {
             case Length length -> length.inWords(judged.unit());
@@ -249,7 +256,11 @@ final class VerdictPage {
         return verdict().features().stream()
                 .filter(feature -> feature.id().id().equals(budget.feature()))
                 .findFirst()
-                .map(feature -> Math.abs(budget.deviation()) / Numbers.of(feature.tolerance()))
+                .map(feature -> {
+                    double over = Numbers.of(feature.tolerance().over());
+                    double under = Numbers.of(feature.tolerance().under());
+                    return Math.abs(budget.deviation()) / (budget.deviation() < 0 ? under : over);
+                })
                 .orElse(0.0);
     }
 

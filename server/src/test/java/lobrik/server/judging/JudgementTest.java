@@ -128,6 +128,35 @@ class JudgementTest {
         assertThat(dessa.get("/api/shed").at("/tolerances").toString()).doesNotContain(name);
     }
 
+    /** The short piece lands short of its place: a set that lets it do so, and only to that side, passes it. */
+    @Test
+    void limitsOfADimension_holdEachSideByItself() {
+        String attempt = shortPiece();
+        double off = dessa.get("/api/attempts/" + attempt)
+                .at("/features")
+                .valueStream()
+                .filter(feature -> feature.at("/id").asString().equals("landing"))
+                .findFirst()
+                .orElseThrow()
+                .at("/deviation")
+                .asDouble();
+        assertThat(off).isNegative();
+        String id = UUID.randomUUID().toString();
+        String name = "Sides " + id.substring(0, 8);
+        String limits = "\"limits\":{\"mark1\":{\"over\":0.1,\"under\":4},\"mark2\":{\"over\":0.1,\"under\":4},"
+                + "\"landing\":{\"over\":%s,\"under\":%s}},";
+        assertThat(keep(id, name, 0.125, limits.formatted(0.0625, -off)).status())
+                .isEqualTo(200);
+        assertThat(compared(attempt, name).at("/passed").asBoolean()).isTrue();
+        assertThat(keep(id, name, 0.125, limits.formatted(-off, 0.0625)).status())
+                .isEqualTo(200);
+        assertThat(compared(attempt, name).at("/passed").asBoolean()).isFalse();
+        Answer refused = keep(id, name, 0.125, limits.formatted(13, 0));
+        assertThat(refused.status()).isEqualTo(400);
+        assertThat(refused.body().toString()).contains("landing");
+        dessa.delete("/api/judging-presets/" + id);
+    }
+
     private Answer keep(String id, String name, double lengthIn, String more) {
         return dessa.put(
                 "/api/judging-presets/" + id,

@@ -1,0 +1,38 @@
+package lobrik.server.shed;
+
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.shape.FeatureId;
+import lobrik.verdict.Tolerance;
+
+/** How much more and how much less a reading of one feature may be: inches for a length, degrees for an angle. */
+public record LimitFigures(double over, double under) {
+
+    static LimitFigures of(Tolerance limits) {
+        return new LimitFigures(inUnits(limits.over()), inUnits(limits.under()));
+    }
+
+    private static double inUnits(Quantity size) {
+        return switch (size) {
+            case Length length -> length.inches();
+            case Angle angle -> angle.degrees();
+        };
+    }
+
+    /**
+     * The limits as the core has them.
+     *
+     * @throws IllegalArgumentException if a figure is no length or angle at all
+     */
+    Tolerance toCore(FeatureId feature) {
+        return new Tolerance(size(feature, over), size(feature, under));
+    }
+
+    private static Quantity size(FeatureId feature, double figure) {
+        return switch (feature.kind()) {
+            case LENGTH -> Length.ofInches(figure);
+            case ANGLE -> Angle.ofDegrees(figure);
+        };
+    }
+}
