@@ -9,7 +9,7 @@ import lobrik.shape.FeatureId;
 /**
  * What was read of a feature and what it is judged against.
  *
- * @param tolerance to both sides
+ * @param tolerance to both sides more than zero
  * @param weight in the score, 0 or more
  * @param critical whether the piece fails when this is outside its tolerance
  */
@@ -21,11 +21,21 @@ public record Reading(
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
     public Reading {
         Faults faults = new Faults();
+        requirePositive(faults, tolerance.over());
+        if (!tolerance.isEven()) {
+            requirePositive(faults, tolerance.under());
+        }
         if (!(weight >= 0 && weight <= LARGEST_WEIGHT)) {
             faults.add(
                     FaultCode.OUT_OF_RANGE, "weight", "the weight is " + weight + "; it must be from 0 to 1,000,000");
         }
         faults.refuseIfAny();
+    }
+
+    private static void requirePositive(Faults faults, Quantity size) {
+        if (size.count() <= 0) {
+            faults.add(FaultCode.NOT_POSITIVE, "tolerance", "the tolerance is " + size + "; it must be more than 0");
+        }
     }
 
     /** A reading judged by a set of tolerances. */

@@ -1,32 +1,15 @@
 package lobrik.verdict;
 
-import lobrik.fault.FaultCode;
-import lobrik.fault.Faults;
 import lobrik.measure.Quantity;
 
 /**
- * How far a reading may be off: to the long or open side, and to the other. Both are sizes, of the same kind of quantity.
+ * How far a reading may be off: to the long or open side, and to the other. Both are sizes, of the same kind of quantity; who
+ * judges by them sees to it that they are more than zero.
  *
- * @param over how much more than its target a reading may be, more than zero
- * @param under how much less it may be, more than zero
+ * @param over how much more than its target a reading may be
+ * @param under how much less it may be
  */
 public record Tolerance(Quantity over, Quantity under) {
-
-    /** @throws lobrik.fault.Refused if either is not more than zero */
-    public Tolerance {
-        Faults faults = new Faults();
-        requirePositive(faults, over);
-        if (!over.equals(under)) {
-            requirePositive(faults, under);
-        }
-        faults.refuseIfAny();
-    }
-
-    private static void requirePositive(Faults faults, Quantity size) {
-        if (size.count() <= 0) {
-            faults.add(FaultCode.NOT_POSITIVE, "tolerance", "the tolerance is " + size + "; it must be more than 0");
-        }
-    }
 
     /** The same to both sides. */
     public static Tolerance even(Quantity size) {

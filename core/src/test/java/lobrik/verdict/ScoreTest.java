@@ -127,10 +127,10 @@ class ScoreTest {
     }
 
     @Test
-    void weightThatIsNone_isRefused() {
+    void toleranceOfNothing_isRefused() {
         Refused refused = catchThrowableOfType(
                 Refused.class,
-                () -> new Reading(FeatureId.LEG, TARGET, TARGET, Tolerance.even(EIGHTH), Double.NaN, true));
-        assertThat(refused.faults()).extracting(Fault::input).containsExactly("weight");
+                () -> new Reading(FeatureId.LEG, TARGET, TARGET, Tolerance.even(Length.ZERO), Double.NaN, true));
+        assertThat(refused.faults()).extracting(Fault::input).containsExactly("tolerance", "weight");
     }
 }

@@ -92,8 +92,9 @@ class ToleranceTest {
         assertThat(wrongSort.faults())
                 .extracting(Fault::input)
                 .containsExactlyInAnyOrder("limits/angle1/over", "limits/angle1/under");
-        Refused nothing = catchThrowableOfType(Refused.class, () -> Tolerance.even(Length.ZERO));
-        assertThat(nothing.faults()).hasSize(1);
+        Refused nothing =
+                catchThrowableOfType(Refused.class, () -> with(Map.of(FeatureId.LEG, Tolerance.even(Length.ZERO))));
+        assertThat(nothing.faults()).extracting(Fault::input).containsExactly("limits/leg/over", "limits/leg/under");
     }
 
     /** A set that is wider for a dimension that was read is not as strict as one that is not. */
