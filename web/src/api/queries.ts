@@ -14,7 +14,8 @@ import { api, body, Problem, type Schemas } from './client';
 export type LayoutRequest = Schemas['LayoutRequest'];
 export type LayoutAnswer = Schemas['LayoutAnswer'];
 export type Attempt = Schemas['AttemptView'];
-export type Feature = Schemas['FeatureView'];
+/** With where a mark's figures are measured from, where there are two ways. */
+export type Feature = Schemas['FeatureView'] & { taken?: { bend: number; from: 'end' | 'back' } };
 export type BareUnit = 'in' | 'mm';
 
 /** What is needed without signal stays in memory, and so on disk, for a week. */

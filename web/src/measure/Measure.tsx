@@ -14,6 +14,7 @@ import { useStanding } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { movedTo } from '../queue/store';
 import { kindOfAttempt, ringsRead } from './attempts';
+import { asTaken, type Datum } from './datum';
 import { GaugeDialog } from './GaugeDialog';
 import { GaugeStrip } from './GaugeStrip';
 import { MeasurePanel } from './MeasurePanel';
@@ -64,8 +65,11 @@ function useMoved(attemptId: string | undefined): string | undefined {
   return moved.data ?? undefined;
 }
 
-function Bench({ attempt }: { attempt: Attempt }) {
+/** @param straight with all marks measured from the end of the straight conduit, as the drawings have them */
+function Bench({ attempt: straight }: { attempt: Attempt }) {
   const narrow = useNarrow();
+  const [datums, setDatums] = useState<Readonly<Record<string, Datum>>>({});
+  const attempt = useMemo(() => asTaken(straight, datums), [straight, datums]);
   const core = useBenchCore();
   const readings = useReadings(attempt, core);
   const gauges = useGauges();
@@ -95,7 +99,7 @@ function Bench({ attempt }: { attempt: Attempt }) {
       ),
     [attempt.features, bends, kind],
   );
-  const rings = useMemo(() => ringsRead(attempt), [attempt]);
+  const rings = useMemo(() => ringsRead(straight), [straight]);
   return (
     <ReadingsContext value={{ readings, onEnter, recall }}>
       <div className="flex h-full sm:min-h-[38rem] flex-col">
@@ -139,6 +143,9 @@ function Bench({ attempt }: { attempt: Attempt }) {
             attempt={attempt}
             readings={readings}
             onEnter={onEnter}
+            onDatum={(id, from) => {
+              setDatums((before) => ({ ...before, [id]: from }));
+            }}
             next={<NextTrainee {...next} />}
             gauge={
               gauge === undefined || active === undefined ? null : (

@@ -8,6 +8,8 @@ import { useLine } from '../entry/line';
 import { Pad } from '../entry/Pad';
 import { Target } from '../entry/Target';
 import { Choice } from '../frame/Header';
+import { type Datum, takenWords } from './datum';
+import { DatumChoice } from './DatumChoice';
 import { DogLegSpan } from './DogLegSpan';
 import { LookOver } from './LookOver';
 import { OmitField } from './OmitField';
@@ -19,6 +21,8 @@ interface MeasurePanelProps {
   attempt: Attempt;
   readings: Readings;
   onEnter: () => void;
+  /** A mark is measured from elsewhere. */
+  onDatum: (feature: string, from: Datum) => void;
   /** On a phone the field of the reading in hand stands here, not on the drawing. */
   field: ReactNode;
   /** What a claimed gauge shows. */
@@ -49,7 +53,7 @@ export function MeasurePanel(props: MeasurePanelProps) {
   );
 }
 
-function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: MeasurePanelProps) {
+function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }: MeasurePanelProps) {
   const bends = attempt.plan.marks.length;
   const { active, text } = readings;
   const [correcting, setCorrecting] = useState<string>();
@@ -105,6 +109,16 @@ function ReadingsTab({ attempt, readings, onEnter, field, gauge, next }: Measure
             </p>
             <OmitField key={active.id} name={featureName(active.id, bends)} onOmit={readings.omit} />
           </div>
+          {active.taken !== undefined && (
+            <DatumChoice
+              name={featureName(active.id, bends)}
+              bend={active.taken.bend}
+              from={active.taken.from}
+              onFrom={(from) => {
+                onDatum(active.id, from);
+              }}
+            />
+          )}
           {field}
           {gauge}
           {active.id === 'dogLeg' && (
@@ -167,6 +181,7 @@ function ReadingRow({
         >
           {featureName(feature.id, bends)}
         </button>
+        {feature.taken !== undefined && <span className="block text-sm">{takenWords(feature.taken)}</span>}
       </th>
       <td className="text-right text-xl">
         <Target feature={feature} shown={shown} />

@@ -3,6 +3,8 @@ import type { Attempt } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
+import { type Datum, datumWords } from './datum';
+import { DatumChoice } from './DatumChoice';
 import { useLengthProblem } from './useLengthProblem';
 
 /** The trainee's own figures for the marks: from the phone, or read off the sheet. They are scored apart. */
@@ -12,8 +14,10 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
   const { own } = attempt.bench;
   const [texts, setTexts] = useState<string[]>(() => attempt.plan.marks.map(() => ''));
   const [editing, setEditing] = useState(false);
+  const [datums, setDatums] = useState<Datum[]>(() => attempt.plan.marks.map(() => 'back'));
   const lengthProblem = useLengthProblem();
   const [problem, setProblem] = useState<string>();
+  const backs = attempt.plan.marks.map(({ back }) => back?.bend);
   if (own != null && !editing) {
     return (
       <section aria-label="Own arithmetic" className="grid gap-1">
@@ -27,10 +31,13 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
         <table className="w-full">
           <caption className="sr-only">Own figures for the marks</caption>
           <tbody>
-            {own.marks.map(({ mark, text, deviationIn, band }) => (
+            {own.marks.map(({ mark, text, from, deviationIn, band }) => (
               <tr key={mark} className="border-t border-base-300">
                 <th scope="row" className="py-1 text-left font-normal">
                   Mark {mark}
+                  {backs[mark - 1] != null && (
+                    <span className="block text-sm">{datumWords(from ?? 'end', backs[mark - 1] ?? 1)}</span>
+                  )}
                 </th>
                 <td className="figures text-right text-xl">{text}</td>
                 <td className="text-right">
@@ -45,6 +52,7 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
           className="min-h-9 self-start text-left text-base underline underline-offset-4"
           onClick={() => {
             setTexts(own.marks.map(({ text }) => text));
+            setDatums(own.marks.map(({ from }) => from ?? 'end'));
             setEditing(true);
           }}
         >
@@ -68,7 +76,11 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
             body: {
               fact: {
                 kind: 'figures',
-                marks: attempt.plan.marks.map(({ number }, i) => ({ mark: number, text: texts[i]?.trim() ?? '' })),
+                marks: attempt.plan.marks.map(({ number, back }, i) => ({
+                  mark: number,
+                  text: texts[i]?.trim() ?? '',
+                  ...(back == null ? {} : { from: datums[i] ?? 'back' }),
+                })),
               },
               bare: unit,
               takenAt: new Date().toISOString(),
@@ -82,18 +94,30 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
       }}
     >
       <p className="leading-tight">The trainee’s own figures for the marks, as they stand on the sheet.</p>
-      {attempt.plan.marks.map(({ number }, i) => (
-        <label key={number} className="flex items-center gap-2">
-          <span className="w-20">Mark {number}</span>
-          <input
-            aria-label={`Own figure for mark ${String(number)}`}
-            value={texts[i] ?? ''}
-            onChange={(event) => {
-              setTexts(texts.map((text, k) => (k === i ? event.target.value : text)));
-            }}
-            className="figures h-11 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl"
-          />
-        </label>
+      {attempt.plan.marks.map(({ number, back }, i) => (
+        <div key={number}>
+          <label className="flex items-center gap-2">
+            <span className="w-20">Mark {number}</span>
+            <input
+              aria-label={`Own figure for mark ${String(number)}`}
+              value={texts[i] ?? ''}
+              onChange={(event) => {
+                setTexts(texts.map((text, k) => (k === i ? event.target.value : text)));
+              }}
+              className="figures h-11 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl"
+            />
+          </label>
+          {back != null && (
+            <DatumChoice
+              name={`mark ${String(number)}`}
+              bend={back.bend}
+              from={datums[i] ?? 'back'}
+              onFrom={(from) => {
+                setDatums(datums.map((datum, k) => (k === i ? from : datum)));
+              }}
+            />
+          )}
+        </div>
       ))}
       {problem !== undefined && (
         <p role="alert" className="text-error">

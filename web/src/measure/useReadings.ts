@@ -31,7 +31,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   const [pace] = useState(() => new Pace());
   const [tapped, setTapped] = useState(false);
   const coming = useRef(false);
-  const feature = attempt.features.find(({ id }) => id === active);
+  const feature: Feature | undefined = attempt.features.find(({ id }) => id === active);
   const text = active === undefined ? '' : (texts[active] ?? '');
   const division = attempt.exercise.definition.tapeDivisionIn ?? 1 / 16;
 
@@ -55,7 +55,14 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   ) => {
     const task = {
       kind: 'reading' as const,
-      body: { ...body, feature: read.id, bare: unit, takenWith: by, takenAt: new Date().toISOString() },
+      body: {
+        ...body,
+        feature: read.id,
+        bare: unit,
+        takenWith: by,
+        takenAt: new Date().toISOString(),
+        ...(read.taken === undefined || body.omitted !== undefined ? {} : { from: read.taken.from }),
+      },
     };
     const features = attempt.features.map((each) => (each.id === read.id ? { ...each, state: 'read' as const } : each));
     void keep(task).then(() => {

@@ -7,6 +7,7 @@ import { withWaiting } from './overlay';
 const attempt = {
   id: 'attempt-1',
   score: { points: 100 },
+  plan: { marks: [] },
   features: [
     { id: 'leg', unit: 'in', target: 14.375, tolerance: 0.125, under: 0.125, state: 'open', rivals: [], history: [] },
     { id: 'angle1', unit: 'deg', target: 90, tolerance: 2, under: 2, state: 'open', rivals: [], history: [] },

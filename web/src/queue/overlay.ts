@@ -21,7 +21,9 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
         // What a reading changes of the score is for the server to say.
         score: null,
         features: attempt.features.map((feature) =>
-          feature.id === task.body.feature ? withReading(feature, entry, task.body, core) : feature,
+          feature.id === task.body.feature
+            ? withReading(feature, entry, task.body, core, backOf(attempt, feature.id))
+            : feature,
         ),
       };
     case 'fact':
@@ -41,6 +43,12 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
   }
 }
 
+/** How far the back that a mark may be measured from lies from the end of the straight conduit. */
+function backOf(attempt: Attempt, feature: string): number {
+  const mark = attempt.plan.marks.find(({ number }) => feature === `mark${String(number)}`);
+  return mark?.back == null ? 0 : mark.positionIn - mark.back.figureIn;
+}
+
 /** The finding that is left counts. */
 function withoutRival(point: Schemas['PointView'], recordId: string): Schemas['PointView'] {
   const rivals = point.rivals.filter(({ id }) => id !== recordId);
@@ -54,12 +62,14 @@ function withReading(
   entry: Entry,
   body: Schemas['NewReading'],
   core: BenchCore | undefined,
+  back: number,
 ): Feature {
-  const read = body.omitted != null ? undefined : valueOf(feature, body, core);
+  const read = body.omitted != null ? undefined : valueOf(feature, body, core, back);
   const reading: Schemas['ReadingView'] = {
     id: entry.key,
     value: read ?? null,
     typed: body.asAsked === true ? 'as asked' : (body.text ?? ''),
+    from: body.from ?? null,
     takenBy: entry.accountName,
     takenAt: entry.at,
     receivedAt: entry.at,
@@ -86,12 +96,17 @@ function withReading(
   };
 }
 
-function valueOf(feature: Feature, body: Schemas['NewReading'], core: BenchCore | undefined): number | undefined {
+function valueOf(
+  feature: Feature,
+  body: Schemas['NewReading'],
+  core: BenchCore | undefined,
+  back: number,
+): number | undefined {
   if (body.asAsked === true) {
     return feature.target;
   }
   const read = core?.read(feature.id, body.text ?? '', body.bare ?? 'in');
-  return read !== undefined && 'value' in read ? read.value : undefined;
+  return read !== undefined && 'value' in read ? read.value + (body.from === 'back' ? back : 0) : undefined;
 }
 
 function withFact(bench: Schemas['BenchNotes'], entry: Entry, { fact }: Schemas['NewFact']): Schemas['BenchNotes'] {

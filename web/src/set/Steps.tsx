@@ -14,6 +14,14 @@ export function Steps({ plan }: { plan: LayoutAnswer }) {
               {SHOE[step.reference]} on ring {step.mark} at{' '}
               <Figure value={step.positionIn} unit="in" className="text-2xl" />
             </p>
+            {plan.marks
+              .filter(({ number, back }) => number === step.mark && back != null)
+              .map(({ back }) => (
+                <p key={step.mark}>
+                  measured from the back of bend {back?.bend}:{' '}
+                  <Figure value={back?.figureIn ?? 0} unit="in" className="text-xl" />
+                </p>
+              ))}
             <p>Hook {step.hookTowards === 'datum' ? '◂ towards the datum end' : '▸ towards the far end'}</p>
             {step.endForEnd && <p>⇄ First take it out and turn it end for end</p>}
             {Math.abs(step.turnDeg) > 1e-6 && (

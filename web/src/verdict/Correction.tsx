@@ -5,6 +5,7 @@ import { useBenchCore } from '../benchcore/useBenchCore';
 import { featureName } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
+import { takenWords } from '../measure/datum';
 import { useKeep } from '../queue/outboxContext';
 
 interface CorrectionProps {
@@ -56,6 +57,7 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
         reason: reason.trim(),
         takenWith: 'keys',
         takenAt: new Date().toISOString(),
+        ...(feature.taken === undefined ? {} : { from: feature.taken.from }),
       },
     }).then(onDone);
   };
@@ -77,6 +79,7 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
         inputRef={input}
         place="list"
       />
+      {feature.taken !== undefined && <p className="leading-tight">Measured {takenWords(feature.taken)}.</p>}
       <label className="grid gap-1">
         Why is it corrected?
         <input

@@ -5,6 +5,7 @@ import { Strip } from '../drawing/Strip';
 import { Header } from '../frame/Header';
 import { useLive } from '../live/useLive';
 import { ringsRead } from '../measure/attempts';
+import { asTaken } from '../measure/datum';
 import { useStanding } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { VerdictDrawing } from './VerdictDrawing';
@@ -30,6 +31,7 @@ export default function Verdict() {
 /** @param known as the server has it; the other has what waits here, too */
 function Judged({ attempt, known }: { attempt: Attempt; known: Attempt }) {
   const judgement = useJudgement(known);
+  const shown = asTaken(attempt, {});
   return (
     <div className="flex h-full min-h-[38rem] flex-col">
       <Header
@@ -40,9 +42,9 @@ function Judged({ attempt, known }: { attempt: Attempt; known: Attempt }) {
       </Header>
       <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
         <div className="relative min-h-[22rem] min-w-0 flex-1">
-          <VerdictDrawing attempt={attempt} marked={judgement.data?.marked} />
+          <VerdictDrawing attempt={shown} marked={judgement.data?.marked} />
         </div>
-        <VerdictPanel attempt={attempt} judgement={judgement.data} problem={judgement.error} />
+        <VerdictPanel attempt={shown} judgement={judgement.data} problem={judgement.error} />
       </div>
       <div className="h-[8.6rem] shrink-0 border-t border-base-300 max-sm:hidden">
         <Strip

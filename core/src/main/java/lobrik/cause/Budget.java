@@ -64,7 +64,7 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
         Stages(Case seen) {
             this.seen = seen;
             this.layout = seen.layout();
-            this.making = Making.planned(layout);
+            this.making = Making.planned(layout, seen.fromBack());
         }
 
         List<Budget> budgets() {

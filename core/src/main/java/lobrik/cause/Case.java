@@ -1,6 +1,7 @@
 package lobrik.cause;
 
 import java.util.Map;
+import java.util.Set;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.layout.Layout;
@@ -18,6 +19,7 @@ import lobrik.shape.Surround;
  * @param sigmaLength standard deviation of a reading of a length, more than 0
  * @param sigmaAngle the same of an angle
  * @param insertion how far an end goes into its fitting
+ * @param fromBack numbers of the marks that were measured from the back of the bend before: they followed it wherever it went
  */
 public record Case(
         Layout layout,
@@ -26,7 +28,8 @@ public record Case(
         Length sigmaLength,
         Angle sigmaAngle,
         Length insertion,
-        Priors priors) {
+        Priors priors,
+        Set<Integer> fromBack) {
 
     /** What a tape reads to (handbook 7). */
     public static final Length USUAL_SIGMA_LENGTH = Length.ofFraction(0, 1, 32);
@@ -48,6 +51,19 @@ public record Case(
         faults.refuseIfAny();
         readings = Map.copyOf(readings);
         own = Map.copyOf(own);
+        fromBack = Set.copyOf(fromBack);
+    }
+
+    /** With every mark measured from the end of the straight conduit. */
+    public Case(
+            Layout layout,
+            Map<FeatureId, Quantity> readings,
+            Map<Integer, Length> own,
+            Length sigmaLength,
+            Angle sigmaAngle,
+            Length insertion,
+            Priors priors) {
+        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of());
     }
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */

@@ -2,10 +2,14 @@ package lobrik.cause;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import lobrik.bend.Bend;
 import lobrik.fault.Refused;
+import lobrik.layout.BackDatum;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
@@ -43,6 +47,9 @@ final class Making {
     /** Whether a landing was measured to where the bend was made, and not to its ring. */
     boolean landsWhereMade;
 
+    /** The plan, for the marks that were measured from the back of an earlier bend: they go where that bend went. */
+    private final Following following;
+
     private Optional<FeatureId> doubtful = Optional.empty();
     private double doubtfulBy;
 
@@ -54,7 +61,8 @@ final class Making {
             double[] rolls,
             Reference[] references,
             HookSide[] hooks,
-            double length) {
+            double length,
+            Following following) {
         this.own = own;
         this.rings = rings;
         this.places = places;
@@ -63,11 +71,47 @@ final class Making {
         this.references = references;
         this.hooks = hooks;
         this.length = length;
+        this.following = following;
     }
 
-    /** Everything as planned. */
-    static Making planned(Layout layout) {
+    /**
+     * Marks that follow an earlier bend.
+     *
+     * @param backs by number from 0, what such a mark was measured from
+     */
+    private record Following(List<Mark> marks, Map<Integer, BackDatum> backs) {
+
+        /** How far the bend that a mark was measured from stands from where it was planned, in inches along the conduit. */
+        double shift(Making making, int mark, Tooling tooling) {
+            BackDatum back = backs.get(mark);
+            if (back == null) {
+                return 0;
+            }
+            int bend = back.bend() - 1;
+            Mark plan = marks.get(bend);
+            double planned = tooling.arcStart(plan.position(), plan.reference(), plan.hookTowards(), plan.angle())
+                    .inches();
+            double now = tooling.arcStart(
+                            Length.ofInches(making.places[bend]),
+                            making.references[bend],
+                            making.hooks[bend],
+                            plan.angle())
+                    .inches();
+            return now - planned + shift(making, bend, tooling);
+        }
+    }
+
+    /**
+     * Everything as planned.
+     *
+     * @param fromBack numbers of the marks that are measured from the back of an earlier bend
+     */
+    static Making planned(Layout layout, Set<Integer> fromBack) {
         List<Mark> marks = layout.marks();
+        Map<Integer, BackDatum> backs = new HashMap<>();
+        marks.stream()
+                .filter(mark -> fromBack.contains(mark.number()))
+                .forEach(mark -> mark.back().ifPresent(back -> backs.put(mark.number() - 1, back)));
         double[] rings =
                 marks.stream().mapToDouble(mark -> mark.position().inches()).toArray();
         return new Making(
@@ -78,7 +122,8 @@ final class Making {
                 marks.stream().mapToDouble(mark -> mark.roll().degrees()).toArray(),
                 marks.stream().map(Mark::reference).toArray(Reference[]::new),
                 marks.stream().map(Mark::hookTowards).toArray(HookSide[]::new),
-                layout.predicted().length().inches());
+                layout.predicted().length().inches(),
+                new Following(marks, backs));
     }
 
     Making copy() {
@@ -90,7 +135,8 @@ final class Making {
                 rolls.clone(),
                 references.clone(),
                 hooks.clone(),
-                length);
+                length,
+                following);
     }
 
     /** Whether the same piece with the same rings comes of it. */
@@ -134,7 +180,7 @@ final class Making {
     /** The features of the piece that is made like this; empty where no conduit can be bent like that. */
     Optional<List<Feature>> features(Bend bend, Tooling tooling) {
         try {
-            List<BendMade> made = made();
+            List<BendMade> made = made(tooling);
             Piece piece = Piece.simulate(tooling, Length.ofInches(length), made);
             for (int i = 0; i < made.size(); i++) {
                 // Bends that changed places along the conduit are no longer numbered as they were asked for.
@@ -152,11 +198,11 @@ final class Making {
         }
     }
 
-    private List<BendMade> made() {
+    private List<BendMade> made(Tooling tooling) {
         List<BendMade> made = new ArrayList<>(bends());
         for (int i = 0; i < bends(); i++) {
             made.add(new BendMade(
-                    Length.ofInches(places[i]),
+                    Length.ofInches(places[i] + following.shift(this, i, tooling)),
                     references[i],
                     hooks[i],
                     Angle.ofDegrees(angles[i]),

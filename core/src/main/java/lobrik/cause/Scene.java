@@ -35,7 +35,7 @@ final class Scene {
 
     Scene(Case seen) {
         this.layout = seen.layout();
-        this.planned = Making.planned(layout);
+        this.planned = Making.planned(layout, seen.fromBack());
         this.plannedFeatures =
                 planned.features(layout.job().bend(), layout.job().tooling()).orElseThrow();
         for (Feature feature : plannedFeatures) {

@@ -47,6 +47,9 @@ final class NinetyPlans {
         boolean secondIsShorter = u.secondLeg().isLessThan(u.firstLeg());
         Mark first = byTheArrow(tooling, u.firstLeg(), secondIsShorter ? 2 : 1);
         Mark second = byTheStar(2, secondBack(u, tooling), secondIsShorter ? 1 : 2);
+        if (!secondIsShorter) {
+            second = fromTheBack(second, new BackDatum(1, u.between()));
+        }
         Map<FeatureId, Quantity> targets = Plan.targetsInPlane(Optional.empty());
         targets.put(FeatureId.LEG, u.firstLeg());
         targets.put(FeatureId.BETWEEN, u.between());
@@ -73,6 +76,19 @@ final class NinetyPlans {
     /** The mark is where the back comes to lie; star on it, hook towards the far end (handbook 4.1). */
     private static Mark byTheStar(int number, Length back, int order) {
         return new Mark(number, back, Reference.STAR, HookSide.FAR, Angle.RIGHT, Angle.ZERO, order);
+    }
+
+    /** The datum-end leg stands up by now, so the tape butts against its back (handbook 4.2). */
+    private static Mark fromTheBack(Mark mark, BackDatum back) {
+        return new Mark(
+                mark.number(),
+                mark.position(),
+                mark.reference(),
+                mark.hookTowards(),
+                mark.angle(),
+                mark.roll(),
+                mark.order(),
+                Optional.of(back));
     }
 
     /** {@code S1 − G + B}: the second back on the straight conduit. Formula {@code u-second-mark}, handbook 4.2. */

@@ -4,16 +4,24 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Random;
+import java.util.Set;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
+import lobrik.layout.Job;
+import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
+import lobrik.layout.Method;
+import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
 import org.junit.jupiter.api.Test;
@@ -196,5 +204,47 @@ class DiagnosisTest {
         assertThat(refused.faults())
                 .singleElement()
                 .satisfies(fault -> assertThat(fault.input()).isEqualTo("readings"));
+    }
+
+    /**
+     * The first ring is right, the bend was made a quarter beside it, and the second was rung from the back of what was bent:
+     * the length between the backs is right, the legs are not.
+     */
+    @Test
+    void markFromTheBackOfABendThatSlipped_followedIt() {
+        Layout u = Layout.of(new Job(
+                new BackToBack90(Length.ofInches(12), Length.ofInches(20), Length.ofInches(14)),
+                Jobs.threeQuarters(),
+                School.of(Method.CHART, TapeDivision.SIXTEENTH)));
+        Length quarter = Length.ofFraction(0, 1, 4);
+        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        u.features().forEach(feature -> readings.put(feature.id(), feature.asked()));
+        readings.put(FeatureId.LEG, Length.ofInches(12).plus(quarter));
+        readings.put(FeatureId.SECOND_LEG, Length.ofInches(14).minus(quarter));
+        Explanation first =
+                Diagnosis.of(seen(u, readings, Set.of(2))).explanations().getFirst();
+        assertThat(first.causes()).hasSize(1).first().satisfies(cause -> {
+            assertThat(cause.id()).isEqualTo(CauseId.MARK_SLIPPED);
+            assertThat(cause.bend()).hasValue(1);
+        });
+        assertThat(first.probability()).isGreaterThan(0.6);
+        // Measured from the end, it takes two of them to leave the length between the backs right.
+        assertThat(Diagnosis.of(seen(u, readings, Set.of()))
+                        .explanations()
+                        .getFirst()
+                        .causes())
+                .hasSize(2);
+    }
+
+    private static Case seen(Layout layout, Map<FeatureId, Quantity> readings, Set<Integer> fromBack) {
+        return new Case(
+                layout,
+                readings,
+                Map.of(),
+                Case.USUAL_SIGMA_LENGTH,
+                Case.USUAL_SIGMA_ANGLE,
+                Surround.USUAL_INSERTION,
+                Priors.USUAL,
+                fromBack);
     }
 }

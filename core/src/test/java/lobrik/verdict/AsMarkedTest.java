@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import lobrik.cause.Pieces;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
@@ -35,7 +36,8 @@ class AsMarkedTest {
                         Map.of(
                                 FeatureId.MARK_1, Length.ofInches(24),
                                 FeatureId.MARK_2, Length.ofInches(36),
-                                FeatureId.ANGLE_2, Angle.ofDegrees(40)))
+                                FeatureId.ANGLE_2, Angle.ofDegrees(40)),
+                        Set.of())
                 .orElseThrow();
         long short_ = Length.ofInches(1.5).count();
         assertThat(value(offset, marked, FeatureId.LANDING))
@@ -47,7 +49,7 @@ class AsMarkedTest {
     @Test
     void markThatWasNotRead_standsAsPlanned() {
         Layout offset = Pieces.offset();
-        Piece marked = AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(25)))
+        Piece marked = AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(25)), Set.of())
                 .orElseThrow();
         assertThat(marked.bends().getLast().position())
                 .isEqualTo(offset.marks().getLast().position());
@@ -56,9 +58,9 @@ class AsMarkedTest {
     @Test
     void withoutRings_orWithRingsThatCannotBeBent_thereIsNone() {
         Layout offset = Pieces.offset();
-        assertThat(AsMarked.of(offset, Map.of(FeatureId.RISE, Length.ofInches(6))))
+        assertThat(AsMarked.of(offset, Map.of(FeatureId.RISE, Length.ofInches(6)), Set.of()))
                 .isEqualTo(Optional.empty());
-        assertThat(AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(37))))
+        assertThat(AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(37)), Set.of()))
                 .isEqualTo(Optional.empty());
     }
 }

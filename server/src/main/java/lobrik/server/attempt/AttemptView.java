@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lobrik.server.calc.DatumName;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
@@ -114,7 +115,8 @@ public record AttemptView(
     /**
      * A reading as it was taken.
      *
-     * @param value nothing if the feature was not measured
+     * @param value nothing if the feature was not measured; of a mark always from the end of the straight conduit
+     * @param from where a mark was measured from; null where nobody asked
      * @param omitted why it was not
      * @param reason why it corrects another
      * @param setAside why it does not count, and by whom that was decided
@@ -123,6 +125,7 @@ public record AttemptView(
             UUID id,
             @Nullable Double value,
             String typed,
+            @Nullable DatumName from,
             String takenBy,
             Instant takenAt,
             Instant receivedAt,
@@ -225,6 +228,7 @@ public record AttemptView(
                 row.id(),
                 value == null ? null : Numbers.of(value),
                 row.typed(),
+                row.measuredFrom(),
                 names.of(taken.by()),
                 taken.at(),
                 taken.received(),

@@ -15,10 +15,15 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.bend.BendKind;
 import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.layout.MarkDatum;
+import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
+import lobrik.server.calc.DatumName;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
@@ -29,8 +34,10 @@ import lobrik.server.giving.Givings;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Tolerances;
+import lobrik.verdict.Yardstick;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -50,6 +57,38 @@ public class Attempts {
         /** The trainee's own figures for the marks, by number; empty where they are not known. */
         public Map<Integer, Length> own() {
             return ledger.said().ownFigures();
+        }
+
+        /**
+         * The marks that were measured from the back of an earlier bend. Where nobody said, as they are taught; what was begun
+         * before that was asked was measured from the end.
+         */
+        public Set<Integer> fromBack() {
+            Map<FeatureId, DatumName> said = ledger.said().takenFrom();
+            DatumName usual = attempt.yardstick() == Yardstick.AS_ASKED ? DatumName.END : DatumName.BACK;
+            return verdict.question().layout().marks().stream()
+                    .filter(mark -> mark.back().isPresent())
+                    .map(Mark::number)
+                    .filter(number -> said.getOrDefault(FeatureId.mark(number), usual) == DatumName.BACK)
+                    .collect(Collectors.toSet());
+        }
+
+        /** A figure of a mark that may be measured from either end; empty for any other. */
+        Optional<TakenMark> takenFromEitherEnd(FeatureId feature, Length figure, Optional<MarkDatum> said) {
+            Layout layout = verdict.question().layout();
+            BendKind kind = layout.job().bend().kind();
+            Length near =
+                    (Length) attempt.tolerances().toCore().of(kind, feature).widest();
+            return layout.marks().stream()
+                    .filter(mark -> FeatureId.mark(mark.number()) == feature
+                            && mark.back().isPresent())
+                    .findFirst()
+                    .map(mark -> TakenMark.of(mark, figure, said, mark.position(), near));
+        }
+
+        /** A figure of any mark. */
+        TakenMark taken(FeatureId feature, Length figure, Optional<MarkDatum> said) {
+            return takenFromEitherEnd(feature, figure, said).orElseGet(() -> new TakenMark(figure, MarkDatum.END));
         }
 
         /** The points that were found faulty. */

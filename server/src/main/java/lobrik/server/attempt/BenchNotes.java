@@ -8,6 +8,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.server.calc.DatumName;
 import lobrik.server.platform.Numbers;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
@@ -73,7 +74,13 @@ public record BenchNotes(
     public record OwnFigures(UUID id, String takenBy, Instant takenAt, double points, List<OwnFigureView> marks) {}
 
     /** One of them, and how far it is off. */
-    public record OwnFigureView(int mark, String text, double positionIn, double deviationIn, AttemptView.Band band) {}
+    public record OwnFigureView(
+            int mark,
+            String text,
+            double positionIn,
+            @Nullable DatumName from,
+            double deviationIn,
+            AttemptView.Band band) {}
 
     /** Anything else. */
     public record NoteView(UUID id, String text, String takenBy, Instant takenAt) {}
@@ -208,6 +215,7 @@ public record BenchNotes(
                 Objects.requireNonNullElse(figure.mark(), 0),
                 Objects.requireNonNullElse(figure.text(), ""),
                 Objects.requireNonNullElse(figure.positionIn(), 0.0),
+                figure.from(),
                 Numbers.of(judged.deviation()),
                 AttemptView.Band.valueOf(judged.band().name()));
     }

@@ -6,6 +6,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
+import lobrik.server.calc.DatumName;
 import org.jspecify.annotations.Nullable;
 
 /** What is written down of a piece besides its readings. */
@@ -87,12 +88,20 @@ public sealed interface Fact {
      * One of them.
      *
      * @param mark number of the mark, from 1
-     * @param positionIn what the text comes to; the server works it out
+     * @param positionIn where on the straight conduit the text comes to; the server works it out
+     * @param from where it is measured from; the end, unless the mark may be measured from the back of a bend
      */
     record OwnFigure(
             @Nullable Integer mark,
             @Nullable String text,
-            @Nullable Double positionIn) {}
+            @Nullable Double positionIn,
+            @Nullable DatumName from) {
+
+        /** From the end of the straight conduit, or wherever it fits. */
+        public OwnFigure(@Nullable Integer mark, @Nullable String text, @Nullable Double positionIn) {
+            this(mark, text, positionIn, null);
+        }
+    }
 
     /** Anything else. */
     @Schema(name = "Note")

@@ -3,10 +3,16 @@ package lobrik.server.attempt;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Supplier;
+import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
+import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
 
 /** A fact as it is sent, made into what is kept: texts are bounded, and lengths are worked out from what was typed. */
@@ -20,10 +26,11 @@ final class FactInput {
     /**
      * What is kept.
      *
+     * @param piece that it is about, for what depends on its marks
      * @throws TurnedDown with what is missing or too much
      * @throws lobrik.measure.RefusedText for a length that cannot be read
      */
-    static Fact kept(@Nullable Fact sent, @Nullable BareUnit bare) {
+    static Fact kept(@Nullable Fact sent, @Nullable BareUnit bare, Supplier<Measured> piece) {
         LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         return switch (sent) {
             case null -> throw TurnedDown.badInput("/fact", "missing", "say what is to be written down");
@@ -49,7 +56,7 @@ final class FactInput {
                 }
                 yield time;
             }
-            case Fact.Figures figures -> figures(figures, unit);
+            case Fact.Figures figures -> figures(figures, unit, piece.get());
             case Fact.Note note -> {
                 String text = text("/fact/text", note.text());
                 if (text == null) {
@@ -61,12 +68,20 @@ final class FactInput {
     }
 
     /** The trainee's figures with what they come to. */
-    static Fact.Figures figures(Fact.Figures sent, LengthUnit unit) {
+    static Fact.Figures figures(Fact.Figures sent, LengthUnit unit, Measured piece) {
         List<Fact.OwnFigure> marks = new ArrayList<>();
         for (Fact.OwnFigure figure : Objects.requireNonNullElse(sent.marks(), List.<Fact.OwnFigure>of())) {
             String typed = require("/fact/marks", figure.text(), "give a figure for each mark");
-            marks.add(new Fact.OwnFigure(
-                    figure.mark(), typed.strip(), Length.parse(typed, unit).inches()));
+            Optional<MarkDatum> said = Optional.ofNullable(figure.from()).map(DatumName::toCore);
+            Length length = Length.parse(typed, unit);
+            marks.add(Optional.ofNullable(figure.mark())
+                    .filter(number -> piece.verdict().question().layout().marks().stream()
+                            .anyMatch(mark -> mark.number() == number))
+                    .map(FeatureId::mark)
+                    .flatMap(feature -> piece.takenFromEitherEnd(feature, length, said))
+                    .map(taken -> new Fact.OwnFigure(
+                            figure.mark(), typed.strip(), taken.position().inches(), DatumName.of(taken.from())))
+                    .orElseGet(() -> new Fact.OwnFigure(figure.mark(), typed.strip(), length.inches())));
         }
         return new Fact.Figures(List.copyOf(marks));
     }

@@ -224,7 +224,7 @@ public class Keeping {
      */
     @Transactional
     public void figuresByTrainee(Measured measured, UUID cohortId, UUID key, Fact.Figures sent, LengthUnit bare) {
-        Fact.Figures figures = FactInput.figures(sent, bare);
+        Fact.Figures figures = FactInput.figures(sent, bare, measured);
         UUID attemptId = measured.attempt().id();
         turns.take(attemptId);
         if (entities.find(FactRow.class, key) != null) {

@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -13,6 +14,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.server.calc.DatumName;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
@@ -128,7 +130,38 @@ record Ledger(
         boolean lookedOver = Stream.of(InspectionPoint.values())
                 .flatMap(point -> findings(point).stream())
                 .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
-        return new Said(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures(), rework().size());
+        return new Said(
+                values,
+                omitted,
+                disputed,
+                faulty,
+                lookedOver,
+                disputedFinding,
+                ownFigures(),
+                takenFrom(),
+                rework().size());
+    }
+
+    /** Where marks were measured from: as they were read, or else as they were worked out. */
+    private Map<FeatureId, DatumName> takenFrom() {
+        Map<FeatureId, DatumName> from = new EnumMap<>(FeatureId.class);
+        newest("figures")
+                .map(FactRow::said)
+                .filter(Fact.Figures.class::isInstance)
+                .map(said -> ((Fact.Figures) said).marks())
+                .ifPresent(marks -> marks.forEach(figure -> {
+                    if (figure.mark() != null && figure.from() != null) {
+                        from.put(FeatureId.mark(figure.mark()), figure.from());
+                    }
+                }));
+        for (ReadingRow row : readings) {
+            if (row.value() != null
+                    && !row.feature().isOfFinishedPiece()
+                    && standing(row.feature()).contains(row)) {
+                from.put(row.feature(), Objects.requireNonNullElse(row.measuredFrom(), DatumName.END));
+            }
+        }
+        return from;
     }
 
     private Map<Integer, Length> ownFigures() {
@@ -153,6 +186,7 @@ record Ledger(
      * @param faulty points that were found faulty
      * @param lookedOver whether anybody looked at anything
      * @param ownFigures the trainee's own figures, by number of the mark
+     * @param takenFrom where marks were measured from, as far as that is known
      * @param rebent how often a bend went back into the shoe
      */
     record Said(
@@ -163,5 +197,6 @@ record Ledger(
             boolean lookedOver,
             boolean disputedFinding,
             Map<Integer, Length> ownFigures,
+            Map<FeatureId, DatumName> takenFrom,
             int rebent) {}
 }

@@ -6,9 +6,11 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.UUID;
+import lobrik.layout.TakenMark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.server.calc.DatumName;
 import lobrik.shape.FeatureId;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
@@ -47,6 +49,7 @@ public class ReadingRow implements Kept {
     private @Nullable String instrument;
     private Instant takenAt;
     private Instant receivedAt;
+    private @Nullable String measuredFrom;
     private @Nullable String omitted;
     private @Nullable UUID corrects;
     private @Nullable String reason;
@@ -67,6 +70,24 @@ public class ReadingRow implements Kept {
         this.receivedAt = taken.received();
         this.corrects = correction == null ? null : correction.of();
         this.reason = correction == null ? null : correction.reason();
+    }
+
+    /**
+     * The reading of a mark that may be measured from either end.
+     *
+     * @param value from the end of the straight conduit, wherever it was measured from
+     */
+    static ReadingRow read(
+            UUID id,
+            UUID attemptId,
+            FeatureId feature,
+            TakenMark value,
+            String typed,
+            Taken taken,
+            @Nullable Correction correction) {
+        ReadingRow row = read(id, attemptId, feature, value.position(), typed, taken, correction);
+        row.measuredFrom = DatumName.of(value.from()).id();
+        return row;
     }
 
     /** A reading. */
@@ -119,6 +140,12 @@ public class ReadingRow implements Kept {
 
     String typed() {
         return typed;
+    }
+
+    /** Where a mark was measured from; nothing where nobody asked. */
+    @Nullable
+    DatumName measuredFrom() {
+        return DatumName.withId(measuredFrom);
     }
 
     Taken taken() {

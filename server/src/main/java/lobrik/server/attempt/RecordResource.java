@@ -5,7 +5,10 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
+import lobrik.layout.TakenMark;
+import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.reading.ReadingText;
@@ -13,6 +16,7 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
+import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shape.FeatureId;
@@ -45,6 +49,7 @@ class RecordResource {
             @Nullable String text,
             @Nullable BareUnit bare,
             @Nullable Boolean asAsked,
+            @Nullable DatumName from,
             @Nullable String omitted,
             @Nullable Instant takenAt,
             @Nullable TakenWith takenWith,
@@ -102,7 +107,7 @@ class RecordResource {
         FactRow row = new FactRow(
                 key,
                 id,
-                FactInput.kept(request.fact(), request.bare()),
+                FactInput.kept(request.fact(), request.bare(), () -> attempts.get(who, id)),
                 who.accountId(),
                 keeping.believed(request.takenAt()),
                 clock.instant(),
@@ -139,15 +144,29 @@ class RecordResource {
         }
         if (asAsked) {
             Quantity target = target(who, attemptId, feature);
-            return ReadingRow.read(key, attemptId, feature, target, "as asked", taken, correction);
+            return request.from() != null && target instanceof Length place
+                    ? ReadingRow.read(
+                            key,
+                            attemptId,
+                            feature,
+                            new TakenMark(place, request.from().toCore()),
+                            "as asked",
+                            taken,
+                            correction)
+                    : ReadingRow.read(key, attemptId, feature, target, "as asked", taken, correction);
         }
         if (request.text() == null) {
             throw TurnedDown.badInput("/text", "missing", "give the reading");
         }
         String typed = request.text().strip();
         LengthUnit bare = request.bare() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
-        return ReadingRow.read(
-                key, attemptId, feature, ReadingText.read(feature, typed, bare), typed, taken, correction);
+        Quantity read = ReadingText.read(feature, typed, bare);
+        if (request.from() != null && read instanceof Length figure) {
+            TakenMark mark = attempts.get(who, attemptId)
+                    .taken(feature, figure, Optional.of(request.from().toCore()));
+            return ReadingRow.read(key, attemptId, feature, mark, typed, taken, correction);
+        }
+        return ReadingRow.read(key, attemptId, feature, read, typed, taken, correction);
     }
 
     private Quantity target(SignedIn who, UUID attemptId, FeatureId feature) {

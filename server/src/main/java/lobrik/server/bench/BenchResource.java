@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Step;
+import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.Allowance;
 import lobrik.server.platform.TurnedDown;
@@ -35,6 +36,7 @@ class BenchResource {
      * A sheet as its trainee sees it.
      *
      * @param marks how many there are to work out
+     * @param backs for each mark the number of the bend from whose back it is taught; null where it is measured from the end
      * @param step what the trainee last said to be doing; nothing before the first
      * @param own the trainee's figures once they are in
      * @param answersShown whether the right figures are told after them; not where the piece is assessed
@@ -47,6 +49,7 @@ class BenchResource {
             String conduitLabel,
             String benderLabel,
             int marks,
+            List<@Nullable Integer> backs,
             @Nullable Step step,
             @Nullable Instant since,
             @Nullable List<OwnFigureAnswer> own,
@@ -57,6 +60,7 @@ class BenchResource {
     record OwnFigureAnswer(
             int mark,
             String text,
+            @Nullable DatumName from,
             @Nullable Double rightIn,
             @Nullable Band band) {}
 
@@ -65,9 +69,14 @@ class BenchResource {
 
     record BenchStep(@Nullable Step step) {}
 
-    /** Figures as typed, in the order of the marks. */
+    /**
+     * Figures as typed, in the order of the marks.
+     *
+     * @param from where each is measured from; wherever it fits if that is not said
+     */
     record BenchFigures(
             @Nullable List<@Nullable String> texts,
+            @Nullable List<@Nullable DatumName> from,
             @Nullable BareUnit bare) {}
 
     private final Benches benches;
@@ -110,8 +119,9 @@ class BenchResource {
         if (texts.isEmpty() || texts.size() > Benches.MOST_MARKS) {
             throw TurnedDown.badInput("/texts", "missing", "give a figure for each mark");
         }
+        List<@Nullable DatumName> from = Objects.requireNonNullElse(figures.from(), List.of());
         Fact.Figures own = new Fact.Figures(IntStream.range(0, texts.size())
-                .mapToObj(i -> new Fact.OwnFigure(i + 1, texts.get(i), null))
+                .mapToObj(i -> new Fact.OwnFigure(i + 1, texts.get(i), null, i < from.size() ? from.get(i) : null))
                 .toList());
         return benches.figures(code, key, own, figures.bare());
     }

@@ -3,10 +3,12 @@ package lobrik.server.bench;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import lobrik.layout.BackDatum;
 import lobrik.layout.Mark;
 import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.BenchNotes.OwnFigureView;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Keeping;
 import lobrik.server.attempt.Step;
@@ -14,6 +16,7 @@ import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
 import lobrik.server.bench.BenchResource.OwnFigureAnswer;
 import lobrik.server.calc.Calculations;
+import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.giving.Givings;
 import lobrik.server.giving.Givings.Sheet;
@@ -90,6 +93,7 @@ class Benches {
                 sheet.exercise().conduitLabel(),
                 sheet.exercise().benderLabel(),
                 marks.size(),
+                marks.stream().map(Benches::back).toList(),
                 step == null ? null : step.step(),
                 step == null ? null : step.setAt(),
                 own == null
@@ -99,11 +103,29 @@ class Benches {
                                         ? new OwnFigureAnswer(
                                                 figure.mark(),
                                                 figure.text(),
-                                                figure.positionIn() - figure.deviationIn(),
+                                                figure.from(),
+                                                right(figure, marks),
                                                 figure.band())
-                                        : new OwnFigureAnswer(figure.mark(), figure.text(), null, null))
+                                        : new OwnFigureAnswer(figure.mark(), figure.text(), figure.from(), null, null))
                                 .toList(),
                 shown,
                 score == null ? null : new CheckedAnswer(score.points(), score.passed()));
+    }
+
+    private static @Nullable Integer back(Mark mark) {
+        return mark.back().map(BackDatum::bend).orElse(null);
+    }
+
+    /** From where the trainee measured. */
+    private static double right(OwnFigureView figure, List<Mark> marks) {
+        double fromEnd = figure.positionIn() - figure.deviationIn();
+        return figure.from() != DatumName.BACK
+                ? fromEnd
+                : marks.stream()
+                        .filter(mark -> mark.number() == figure.mark())
+                        .findFirst()
+                        .map(mark ->
+                                fromEnd - mark.position().minus(mark.taught()).inches())
+                        .orElse(fromEnd);
     }
 }

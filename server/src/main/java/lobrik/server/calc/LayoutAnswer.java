@@ -2,6 +2,7 @@ package lobrik.server.calc;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Comparison;
 import lobrik.layout.GivenDimension;
@@ -65,7 +66,11 @@ public record LayoutAnswer(
         }
     }
 
-    /** A ring on the straight conduit and the bend made there. */
+    /**
+     * A ring on the straight conduit and the bend made there.
+     *
+     * @param back of an earlier bend that the mark is taught and rung from; null where it is measured from the end
+     */
     public record MarkAnswer(
             int number,
             double positionIn,
@@ -73,7 +78,8 @@ public record LayoutAnswer(
             HookSide hookTowards,
             double angleDeg,
             double rollDeg,
-            int order) {
+            int order,
+            @Nullable BackAnswer back) {
 
         static MarkAnswer of(Mark mark) {
             return new MarkAnswer(
@@ -83,7 +89,16 @@ public record LayoutAnswer(
                     HookSide.of(mark.hookTowards()),
                     mark.angle().degrees(),
                     mark.roll().degrees(),
-                    mark.order());
+                    mark.order(),
+                    mark.back().map(BackAnswer::of).orElse(null));
+        }
+    }
+
+    /** The back of a bend by its number from 1, and the figure of the mark from there. */
+    public record BackAnswer(int bend, double figureIn) {
+
+        static BackAnswer of(BackDatum back) {
+            return new BackAnswer(back.bend(), back.figure().inches());
         }
     }
 

@@ -61,7 +61,9 @@ record Judge(Measured measured, LengthUnit unit) {
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))
                         .map(this::view)
                         .orElse(null),
-                AsMarked.of(layout(), verdict().readings()).map(PieceShape::of).orElse(null));
+                AsMarked.of(layout(), verdict().readings(), measured.fromBack())
+                        .map(PieceShape::of)
+                        .orElse(null));
     }
 
     Optional<Cause> named() {
@@ -114,7 +116,8 @@ record Judge(Measured measured, LengthUnit unit) {
                 Case.USUAL_SIGMA_LENGTH,
                 Case.USUAL_SIGMA_ANGLE,
                 insertion,
-                Priors.USUAL));
+                Priors.USUAL,
+                measured.fromBack()));
     }
 
     private static BudgetView budget(Budget budget) {

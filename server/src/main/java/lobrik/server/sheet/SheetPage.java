@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
+import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Caution;
 import lobrik.layout.Explanation;
@@ -180,10 +181,13 @@ final class SheetPage {
 
     /** Boxes for the trainee's own marks; their width. */
     private float markBoxes() {
-        float width = 150;
         float boxTop = y - 16;
         List<String> names = new ArrayList<>();
-        layout().marks().forEach(mark -> names.add("Mark " + mark.number()));
+        layout().marks()
+                .forEach(mark -> names.add("Mark " + mark.number()
+                        + mark.back().map(SheetPage::fromBack).orElse("")));
+        boolean anyBack = layout().marks().stream().anyMatch(mark -> mark.back().isPresent());
+        float width = anyBack ? 218 : 150;
         if (layout().cutLength().isPresent()) {
             names.add("Cut length");
         }
@@ -248,8 +252,17 @@ final class SheetPage {
                 .toPlainString();
     }
 
-    private static String step(int number, BendingStep step) {
-        return number + ". ring " + step.mark().number() + ", "
+    private static String fromBack(BackDatum back) {
+        return " from the back of bend " + back.bend();
+    }
+
+    private String step(int number, BendingStep step) {
+        return number + ". ring " + step.mark().number()
+                + step.mark()
+                        .back()
+                        .map(back -> " (" + sheet.onTape(back.figure()) + fromBack(back) + ")")
+                        .orElse("")
+                + ", "
                 + step.mark().reference().name().toLowerCase(Locale.ROOT) + ", "
                 + BenchWords.of(step.mark().hookTowards()) + ", to "
                 + step.lever().text();

@@ -89,6 +89,59 @@ class FairVerdictTest {
         assertThat(feature(again, "rise").at("/deviation").asDouble()).isCloseTo(-0.8125, within(1e-9));
     }
 
+    /** 20 in between the backs: the second mark is taught 20 from the back of the first bend, and is right from the end, too. */
+    @Test
+    void markOfABackToBack_isRightFromEitherDatum_andIsSaidWhich() {
+        String u = """
+                {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                 "bender":{"takeUpIn":6,"radiusIn":5.125},
+                 "bend":{"kind":"backToBack90","firstLegIn":12,"betweenIn":20,"secondLegIn":14}}""";
+        String attempt = Bench.of(runa, u, 1).open(0);
+        Answer opened = runa.get("/api/attempts/" + attempt);
+        assertThat(opened.at("/plan/marks/1/back/bend").asInt()).isEqualTo(1);
+        assertThat(opened.at("/plan/marks/1/back/figureIn").asDouble()).isEqualTo(20);
+        double fromEnd = opened.at("/plan/marks/1/positionIn").asDouble();
+        Answer kept = runa.put(
+                "/api/attempts/" + attempt + "/facts/" + UUID.randomUUID(),
+                "{\"fact\":{\"kind\":\"figures\",\"marks\":[{\"mark\":1,\"text\":\"6\"},{\"mark\":2,\"text\":\"20\"}]}}");
+        assertThat(kept.at("/bench/own/points").asDouble()).isEqualTo(100);
+        assertThat(kept.at("/bench/own/marks/1/from").asString()).isEqualTo("back");
+        Answer fromBack = read(attempt, "mark2", "\"text\":\"20\",\"from\":\"back\"");
+        assertThat(feature(fromBack, "mark2").at("/deviation").asDouble()).isZero();
+        assertThat(feature(fromBack, "mark2").at("/reading/value").asDouble()).isEqualTo(fromEnd);
+        assertThat(feature(fromBack, "mark2").at("/reading/from").asString()).isEqualTo("back");
+        String again = feature(fromBack, "mark2").at("/reading/id").asString();
+        Answer straight = read(
+                attempt,
+                "mark2",
+                "\"text\":\"" + fromEnd + "\",\"from\":\"end\",\"corrects\":\"" + again
+                        + "\",\"reason\":\"measured from the end\"");
+        assertThat(feature(straight, "mark2").at("/deviation").asDouble()).isZero();
+        assertThat(feature(straight, "mark2").at("/reading/from").asString()).isEqualTo("end");
+    }
+
+    /** The first bend went a quarter beside its ring; the second was rung from its back: between the backs it is right. */
+    @Test
+    void markFromTheBackOfABendThatSlipped_blamesOneSlip() {
+        String u = """
+                {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                 "bender":{"takeUpIn":6,"radiusIn":5.125},
+                 "bend":{"kind":"backToBack90","firstLegIn":12,"betweenIn":20,"secondLegIn":14}}""";
+        String attempt = Bench.of(runa, u, 1).open(0);
+        read(attempt, "mark1", "\"asAsked\":true");
+        read(attempt, "mark2", "\"text\":\"20\",\"from\":\"back\"");
+        read(attempt, "leg", "\"text\":\"12 1/4\"");
+        read(attempt, "between", "\"asAsked\":true");
+        read(attempt, "secondLeg", "\"text\":\"13 3/4\"");
+        read(attempt, "angle1", "\"asAsked\":true");
+        read(attempt, "angle2", "\"asAsked\":true");
+        read(attempt, "dogLeg", "\"asAsked\":true");
+        Answer judged = runa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(judged.at("/diagnosis/causes/0/id").asString()).isEqualTo("mark-slipped");
+        assertThat(judged.at("/diagnosis/causes/0/bend").asInt()).isEqualTo(1);
+        assertThat(judged.at("/diagnosis/causes/0/probability").asDouble()).isGreaterThan(0.6);
+    }
+
     /** The shrink of 1 1/2 was forgotten on paper, and the rings stand where the paper says. */
     @Test
     void ringsOnTheOwnWrongFigures_loseForArithmetic_andNotAgainForLayout() {

@@ -1,0 +1,42 @@
+import { expect, test } from 'vitest';
+import type { Attempt } from '../api/queries';
+import { asTaken } from './datum';
+
+/** A back-to-back of 20 in: its second mark is at 28 7/8 from the end, and 20 from the back of the first bend. */
+const attempt = {
+  plan: {
+    marks: [
+      { number: 1, positionIn: 6, back: null },
+      { number: 2, positionIn: 28.875, back: { bend: 1, figureIn: 20 } },
+    ],
+  },
+  features: [
+    { id: 'mark1', unit: 'in', asked: 6, target: 6, reading: null },
+    { id: 'mark2', unit: 'in', asked: 28.875, target: 28.875, reading: null },
+    { id: 'leg', unit: 'in', asked: 12, target: 12, reading: null },
+  ],
+} as unknown as Attempt;
+
+const read = (from: 'end' | 'back' | null) =>
+  ({
+    ...attempt,
+    features: attempt.features.map((feature) =>
+      feature.id === 'mark2' ? { ...feature, reading: { value: 28.75, from } } : feature,
+    ),
+  }) as Attempt;
+
+test('a mark that is taught from the back of a bend counts from there until somebody chooses the end', () => {
+  expect(asTaken(attempt, {}).features.map(({ target }) => target)).toEqual([6, 20, 12]);
+  expect(asTaken(attempt, { mark2: 'end' }).features.map(({ target }) => target)).toEqual([6, 28.875, 12]);
+});
+
+test('what was read is shown as it was read', () => {
+  expect(asTaken(read('back'), {}).features[1]).toMatchObject({ target: 20, reading: { value: 19.875 } });
+  expect(asTaken(read('end'), {}).features[1]).toMatchObject({ target: 28.875, reading: { value: 28.75 } });
+  expect(asTaken(read(null), { mark2: 'back' }).features[1]).toMatchObject({ target: 28.875 });
+});
+
+test('where every mark is measured from the end, nothing changes', () => {
+  const offset = { ...attempt, plan: { marks: [{ number: 1, positionIn: 6, back: null }] } } as unknown as Attempt;
+  expect(asTaken(offset, {})).toBe(offset);
+});
