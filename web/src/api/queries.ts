@@ -14,8 +14,8 @@ import { api, body, Problem, type Schemas } from './client';
 export type LayoutRequest = Schemas['LayoutRequest'];
 export type LayoutAnswer = Schemas['LayoutAnswer'];
 export type Attempt = Schemas['AttemptView'];
-/** With where a mark's figures are measured from, where there are two ways. */
-export type Feature = Schemas['FeatureView'] & { taken?: { bend: number; from: 'end' | 'back' } };
+/** With where a mark's figures are measured from, and how far the back lies from the end, where there are two ways. */
+export type Feature = Schemas['FeatureView'] & { taken?: { bend: number; from: 'end' | 'back'; offset: number } };
 export type BareUnit = 'in' | 'mm';
 
 /** What is needed without signal stays in memory, and so on disk, for a week. */

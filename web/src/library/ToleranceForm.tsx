@@ -150,6 +150,13 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         />
         <Deductions figures={figures} change={change} faults={faults} />
       </div>
+      {typed.map(({ row, side, text }, i) =>
+        text.trim() !== '' && readLimits[i]?.error != null ? (
+          <p key={`${row.name} ${side}`} role="alert" className="text-error">
+            ✕ {row.name}, {side} at most: {readLimits[i].error.message}
+          </p>
+        ) : null,
+      )}
       {keep.error !== null && (
         <p role="alert" className="text-error">
           ✕ {keep.error.message}

@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import { type Datum, datumWords } from './datum';
+import type { Datum } from './datum';
 
 /** Which way a mark is measured: either is right, and it is said which. */
 export function DatumChoice({
@@ -15,7 +15,7 @@ export function DatumChoice({
 }) {
   const id = useId();
   return (
-    <fieldset className="flex flex-wrap gap-x-4 leading-tight">
+    <fieldset className="flex flex-wrap items-center gap-x-3 leading-tight">
       <legend className="sr-only">Where {name} is measured from</legend>
       {(['back', 'end'] as const).map((each) => (
         <label key={each} className="flex min-h-9 items-center gap-1.5">
@@ -28,7 +28,7 @@ export function DatumChoice({
               onFrom(each);
             }}
           />
-          {datumWords(each, bend)}
+          {each === 'back' ? `from the back of bend ${String(bend)}` : 'from the end'}
         </label>
       ))}
     </fieldset>

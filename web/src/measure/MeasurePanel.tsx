@@ -105,7 +105,10 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
         <>
           <div className="mt-auto flex flex-wrap items-center justify-between gap-x-2 max-sm:mt-0">
             <p className="min-w-0 flex-1 leading-tight" aria-live="polite">
-              <b>{featureName(active.id, bends)}</b> · {featureHint(active.id)}
+              <b>{featureName(active.id, bends)}</b> ·{' '}
+              {active.taken?.from === 'back'
+                ? `Back of bend ${String(active.taken.bend)} to the ring`
+                : featureHint(active.id)}
             </p>
             <OmitField key={active.id} name={featureName(active.id, bends)} onOmit={readings.omit} />
           </div>

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { Attempt } from '../api/queries';
-import { asTaken } from './datum';
+import { asMeant, asTaken } from './datum';
 
 /** A back-to-back of 20 in: its second mark is at 28 7/8 from the end, and 20 from the back of the first bend. */
 const attempt = {
@@ -12,7 +12,7 @@ const attempt = {
   },
   features: [
     { id: 'mark1', unit: 'in', asked: 6, target: 6, reading: null },
-    { id: 'mark2', unit: 'in', asked: 28.875, target: 28.875, reading: null },
+    { id: 'mark2', unit: 'in', asked: 28.875, target: 28.875, tolerance: 0.125, under: 0.125, reading: null },
     { id: 'leg', unit: 'in', asked: 12, target: 12, reading: null },
   ],
 } as unknown as Attempt;
@@ -39,4 +39,13 @@ test('what was read is shown as it was read', () => {
 test('where every mark is measured from the end, nothing changes', () => {
   const offset = { ...attempt, plan: { marks: [{ number: 1, positionIn: 6, back: null }] } } as unknown as Attempt;
   expect(asTaken(offset, {})).toBe(offset);
+});
+
+test('a right figure is never called wrong for being measured the other way', () => {
+  const second = (chosen: 'end' | 'back') => asTaken(attempt, { mark2: chosen }).features[1] as never;
+  expect(asMeant(second('back'), 28.875)).toMatchObject({ target: 28.875, taken: { from: 'end' } });
+  expect(asMeant(second('end'), 20.0625)).toMatchObject({ target: 20, taken: { from: 'back' } });
+  expect(asMeant(second('back'), 20)).toMatchObject({ target: 20, taken: { from: 'back' } });
+  // What is wrong both ways stays as it was chosen.
+  expect(asMeant(second('back'), 24)).toMatchObject({ target: 20, taken: { from: 'back' } });
 });

@@ -40,8 +40,30 @@ function shifted(feature: Feature, back: { bend: number; offset: number }, chose
     target: feature.target - by,
     reading:
       feature.reading?.value == null ? feature.reading : { ...feature.reading, value: feature.reading.value - by },
-    taken: { bend: back.bend, from },
+    taken: { ...back, from },
   };
+}
+
+/**
+ * A feature as a figure of it is meant: one that is right from the other datum, and wrong from the one that was chosen, was
+ * measured from the other.
+ */
+export function asMeant(feature: Feature, value: number): Feature {
+  const { taken } = feature;
+  if (taken === undefined) {
+    return feature;
+  }
+  const by = taken.from === 'back' ? taken.offset : -taken.offset;
+  const near = Math.max(feature.tolerance, feature.under);
+  const fits = (target: number) => Math.abs(value - target) <= near;
+  return fits(feature.target) || !fits(feature.target + by)
+    ? feature
+    : {
+        ...feature,
+        asked: feature.asked + by,
+        target: feature.target + by,
+        taken: { ...taken, from: taken.from === 'back' ? 'end' : 'back' },
+      };
 }
 
 /** Where a figure is measured from, in words; nothing where there is only one way. */

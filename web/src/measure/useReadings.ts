@@ -4,6 +4,7 @@ import type { Attempt, Feature } from '../api/queries';
 import { type BenchCore, loadBenchCore } from '../benchcore/useBenchCore';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
+import { asMeant } from './datum';
 import { Pace, type TakenWith } from './takenWith';
 
 /** What is wrong with what was typed, or what is asked about it. */
@@ -94,12 +95,13 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
     }
     enterRead(core, read, typed, by, instrument);
   };
-  const enterRead = (rules: BenchCore, read: Feature, typed: string, by: TakenWith, instrument?: string) => {
-    const said = rules.read(read.id, typed, unit);
+  const enterRead = (rules: BenchCore, chosen: Feature, typed: string, by: TakenWith, instrument?: string) => {
+    const said = rules.read(chosen.id, typed, unit);
     if ('problem' in said) {
       setQuery({ kind: 'problem', message: said.problem, suggestion: said.suggestion });
       return;
     }
+    const read = asMeant(chosen, said.value);
     const slip = rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
@@ -163,6 +165,6 @@ export type Readings = ReturnType<typeof useReadings>;
 function judged(core: BenchCore, feature: Feature, text: string, unit: 'in' | 'mm') {
   const said = core.read(feature.id, text, unit);
   return 'value' in said
-    ? core.judge(feature.id, said.value, feature.target, feature.tolerance, feature.under)
+    ? core.judge(feature.id, said.value, asMeant(feature, said.value).target, feature.tolerance, feature.under)
     : undefined;
 }

@@ -138,7 +138,7 @@ class FairVerdictTest {
         read(attempt, "dogLeg", "\"asAsked\":true");
         Answer judged = runa.get("/api/attempts/" + attempt + "/judgement");
         assertThat(judged.at("/diagnosis/causes/0/id").asString()).isEqualTo("mark-slipped");
-        assertThat(judged.at("/diagnosis/causes/0/bend").asInt()).isEqualTo(1);
+        assertThat(judged.at("/diagnosis/causes/0/bendNumber").asInt()).isEqualTo(1);
         assertThat(judged.at("/diagnosis/causes/0/probability").asDouble()).isGreaterThan(0.6);
     }
 
