@@ -3,6 +3,7 @@ import { useGivings } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { PrintSheets } from '../set/PrintSheets';
 import { BUTTON } from './button';
+import { TakeBack } from './TakeBack';
 
 /** What was given out last, to print its sheets again. */
 export function GivenOut() {
@@ -32,6 +33,7 @@ export function GivenOut() {
             >
               Sheets
             </button>
+            <TakeBack given={given} />
           </span>
           {printing === given.id && (
             <div className="max-w-md">

@@ -32,11 +32,17 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
       </p>
     );
   }
-  const { kinds, rows, catchingUpPercent } = matrix.data;
+  const { kinds, rows, catchingUpPercent, leftOut } = matrix.data;
   return (
     <div className="flex h-full min-h-0 max-lg:flex-col max-lg:overflow-y-auto">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col max-lg:flex-none">
         <MatrixFilters filter={filter} sorting={sorting} kinds={kinds} onChange={change} />
+        {leftOut > 0 && (
+          <span role="status" className="text-sm">
+            ▲ {leftOut === 1 ? 'One piece' : `${String(leftOut)} pieces`} of the school could not be counted up anew and
+            stand as they were; the server’s log says which and why.
+          </span>
+        )}
         {catchingUpPercent != null && (
           <p role="status" className="px-4 pb-2">
             ◔ Older pieces are still being counted up: {catchingUpPercent} %.

@@ -31,6 +31,7 @@ const matrix = (resting: boolean): Schemas['MatrixView'] => ({
   pieces: 0,
   slips: [],
   catchingUpPercent: null,
+  leftOut: 0,
 });
 
 it('says of nobody that they rest on their first day, and names who does', () => {

@@ -8,6 +8,7 @@ import { useCohort } from '../frame/cohort';
 import { exerciseOf, tolerancesOf } from './draft';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
+import { TakeBack } from '../library/TakeBack';
 import { PrintSheets } from './PrintSheets';
 import { receiversOf } from './receivers';
 import type { Desk } from './useDesk';
@@ -205,7 +206,21 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
           )}
         </p>
         {mistake !== undefined && <p className="text-lg leading-tight text-error">✕ {mistake.message}</p>}
-        {give.isSuccess && <PrintSheets key={give.data.id} given={give.data} />}
+        {give.isSuccess && (
+          <>
+            <PrintSheets key={give.data.id} given={give.data} />
+            <div className="flex flex-wrap gap-2">
+              <TakeBack
+                key={give.data.id}
+                given={give.data}
+                onDone={() => {
+                  give.reset();
+                  setGiven(undefined);
+                }}
+              />
+            </div>
+          </>
+        )}
       </section>
       <GivePreview
         preview={preview.data}

@@ -151,8 +151,12 @@ function LostRow({ lost, bends }: { lost: Schemas['LostPoints']; bends: number }
           {featureName(lost.feature, bends)}{' '}
           <Figure value={lost.deviation ?? 0} unit={lost.unit ?? 'in'} signed className="text-lg" />
           <span className="block text-sm">
-            {text(lost.times ?? 0)} times the <Figure value={lost.tolerance ?? 0} unit={lost.unit ?? 'in'} /> that it
-            may be {(lost.deviation ?? 0) < 0 ? 'under' : 'over'}
+            {text(lost.times ?? 0)} times its tolerance of{' '}
+            <Figure
+              value={(lost.deviation ?? 0) < 0 ? -(lost.tolerance ?? 0) : (lost.tolerance ?? 0)}
+              unit={lost.unit ?? 'in'}
+              signed
+            />
             {lost.weight != null && lost.weight !== 1 && <>, counts {text(lost.weight)} times</>}
           </span>
         </span>

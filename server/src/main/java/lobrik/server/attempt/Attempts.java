@@ -291,16 +291,25 @@ public class Attempts {
     }
 
     /**
-     * Some of all attempts, in the order of their ids, for whoever works through the whole record.
+     * The ids of some of all attempts, in their order, for whoever works through the whole record.
      *
      * @param after the last id that was had; null for the first ones
      */
     @Transactional(readOnly = true)
-    public List<Measured> page(@Nullable UUID after, int howMany) {
-        return measured(entities.createQuery(
-                        "from Attempt where cast(:after as uuid) is null or id > :after order by id", Attempt.class)
+    public List<UUID> page(@Nullable UUID after, int howMany) {
+        return entities.createQuery(
+                        "select id from Attempt where cast(:after as uuid) is null or id > :after order by id",
+                        UUID.class)
                 .setParameter("after", after)
                 .setMaxResults(howMany)
+                .getResultList();
+    }
+
+    /** These attempts as they stand, in the order of their ids. */
+    @Transactional(readOnly = true)
+    public List<Measured> all(Collection<UUID> ids) {
+        return measured(entities.createQuery("from Attempt where id in :ids order by id", Attempt.class)
+                .setParameter("ids", ids)
                 .getResultList());
     }
 

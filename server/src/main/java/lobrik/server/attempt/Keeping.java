@@ -17,6 +17,8 @@ import lobrik.server.platform.Turns;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -29,6 +31,8 @@ public class Keeping {
 
     /** Tablets' clocks differ; one that is further ahead is wrong, and ours counts. */
     private static final Duration AHEAD = Duration.ofMinutes(2);
+
+    private static final Logger LOG = LoggerFactory.getLogger(Keeping.class);
 
     private final EntityManager entities;
     private final Attempts attempts;
@@ -217,6 +221,12 @@ public class Keeping {
         }
     }
 
+    /** Whether a fact was kept under this key: a phone that heard no answer sends it again. */
+    @Transactional(readOnly = true)
+    public boolean has(UUID key) {
+        return entities.find(FactRow.class, key) != null;
+    }
+
     /**
      * Keeps the trainee's own figures, once: the answer is shown after them.
      *
@@ -238,8 +248,7 @@ public class Keeping {
         entities.persist(new FactRow(key, attemptId, figures, null, now, now, null));
         entities.flush();
         live.changed(cohortId, attemptId);
-        Measured after = attempts.again(measured.attempt());
-        followers.forEach(follower -> follower.written(after));
+        tell(attempts.again(measured.attempt()));
     }
 
     private Measured take(SignedIn who, UUID attemptId) {
@@ -254,8 +263,22 @@ public class Keeping {
         UUID cohort = cohorts.trainee(who, before.attempt().traineeId()).cohortId();
         live.changed(cohort, before.attempt().id());
         Measured now = attempts.get(who, before.attempt().id());
-        followers.forEach(follower -> follower.written(now));
+        tell(now);
         return now;
+    }
+
+    /** What is derived of a record can neither refuse nor undo it. */
+    private void tell(Measured now) {
+        for (AttemptFollower follower : followers) {
+            try {
+                follower.written(now);
+            } catch (RuntimeException e) {
+                LOG.warn(
+                        "What follows from attempt {} could not be worked out; what was written down stays",
+                        now.attempt().id(),
+                        e);
+            }
+        }
     }
 
     private static void requireSame(boolean same) {

@@ -38,7 +38,8 @@ import lobrik.verdict.Yardstick;
  * @param features all that is read on this piece, in the order in which hands go
  * @param workmanship what the faults that were found cost
  * @param criticalFaults those of them that fail the piece
- * @param marksheet once every feature has a reading or the word that it was not measured, and nothing is disputed
+ * @param ended whether every feature has a reading or the word that it was not measured, and nothing is disputed
+ * @param marksheet once it has ended, if anything was read
  * @param arithmetic the trainee's own figures for the marks, scored apart
  */
 public record Verdict(
@@ -47,8 +48,11 @@ public record Verdict(
         List<MeasuredFeature> features,
         Workmanship.Found workmanship,
         List<InspectionPoint> criticalFaults,
+        boolean ended,
         Optional<Marksheet> marksheet,
         Optional<Score> arithmetic) {
+
+    private static final Score NOTHING_READ = new Score(0, false, List.of());
 
     /** How far a feature is. */
     public enum State {
@@ -122,7 +126,8 @@ public record Verdict(
         }
         Workmanship.Found found = tolerances.workmanship().found(said.faulty());
         List<Reading> figures = figures(rules, marks, question, said.ownFigures());
-        Optional<Marksheet> marksheet = isComplete(features, said) && !taken.isEmpty()
+        boolean ended = isComplete(features, said);
+        Optional<Marksheet> marksheet = ended && !taken.isEmpty()
                 ? Optional.of(Marksheet.of(
                         taken, figures, tolerances, said.lookedOver() ? Optional.of(said.faulty()) : Optional.empty()))
                 : Optional.empty();
@@ -135,6 +140,7 @@ public record Verdict(
                         .filter(point ->
                                 tolerances.workmanship().found(Set.of(point)).critical())
                         .toList(),
+                ended,
                 marksheet,
                 figures.isEmpty()
                         ? Optional.empty()
@@ -203,8 +209,11 @@ public record Verdict(
         return held;
     }
 
-    /** The score once every feature is settled; not passed where something critical was not measured. */
+    /** The score once every feature is settled; not passed where something critical was not measured, nothing for nothing. */
     public Optional<Score> score() {
+        if (ended && marksheet.isEmpty()) {
+            return Optional.of(NOTHING_READ);
+        }
         boolean criticalOmitted =
                 features.stream().anyMatch(feature -> feature.critical() && feature.state() == State.OMITTED);
         return marksheet.map(Marksheet::score).map(score -> criticalOmitted ? score.withoutPass() : score);
@@ -225,7 +234,7 @@ public record Verdict(
     }
 
     public boolean isComplete() {
-        return marksheet.isPresent();
+        return ended;
     }
 
     /** Whether two people read a feature differently, and nobody has decided yet. */

@@ -67,6 +67,16 @@ class Benches {
     @Transactional
     BenchSheet figures(String code, UUID key, Fact.Figures own, @Nullable BareUnit bare) {
         Sheet sheet = givings.sheetInHand(code);
+        Measured last = last(sheet);
+        if (keeping.has(key)) {
+            return view(sheet, last);
+        }
+        if (last != null && last.verdict().isComplete()) {
+            throw TurnedDown.conflict(
+                    "checked-already",
+                    "This piece was checked before your figures came, so they do not count; press “Working it out” to begin"
+                            + " another try");
+        }
         Measured measured = attempts.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
         LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         keeping.figuresByTrainee(measured, sheet.trainee().cohortId(), key, own, unit);

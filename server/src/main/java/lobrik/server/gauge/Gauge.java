@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 final class Gauge {
 
     private static final int MOST_SAMPLES = 64;
+    private static final int REPEATED_WITHIN = 100;
 
     /** What it does, and the text of what it shows while it can be read. */
     record Now(
@@ -51,7 +52,9 @@ final class Gauge {
 
     /** Notes what it shows. Values in another unit than before are not held against each other. */
     synchronized void show(GaugeLine.Shown shown, long millis) {
-        if (shown.number() <= lastNumber) {
+        // A line that comes again is one; a number from far behind means that the gauge counts anew, or that the last
+        // was garbled.
+        if (shown.number() <= lastNumber && shown.number() > lastNumber - REPEATED_WITHIN) {
             return;
         }
         lastNumber = shown.number();

@@ -56,11 +56,20 @@ final class GaugeLink implements Runnable {
         }
     }
 
+    /** A line that nothing can be made of is left out; the next one may be good again. */
+    private void take(String line) {
+        try {
+            GaugeLine.read(line).ifPresent(onLine);
+        } catch (RuntimeException nonsense) {
+            LOG.debug("The gauge at port {} says what it cannot mean: {}", port, line, nonsense);
+        }
+    }
+
     private void read(BufferedReader reader) throws IOException {
         StringBuilder line = new StringBuilder();
         for (int c = reader.read(); c >= 0; c = reader.read()) {
             if (c == '\n') {
-                GaugeLine.read(line.toString()).ifPresent(onLine);
+                take(line.toString());
                 line.setLength(0);
             } else if (line.length() < GaugeLine.LONGEST) {
                 line.append((char) c);

@@ -25,6 +25,7 @@ import lobrik.verdict.MethodShare;
 import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -171,6 +172,15 @@ class GivingResource {
     @GetMapping("/api/givings/{id}")
     GivenView given(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return view(givings.given(who, id));
+    }
+
+    @Operation(
+            summary = "Take back what was given out, as long as nothing of it was measured",
+            description = "Answers with what is still given out, the newest first.")
+    @DeleteMapping("/api/givings/{id}")
+    List<GivenView> takeBack(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        givings.takeBack(who, id);
+        return recent(who);
     }
 
     @Operation(summary = "Whose sheet has this code")

@@ -137,6 +137,39 @@ public class Givings {
         return new Given(giving, exercise, List.copyOf(sheets));
     }
 
+    /**
+     * Takes back what was given, as long as nothing of it was measured: nobody is on it any more, and its sheets open nothing.
+     * Repeating that changes nothing.
+     *
+     * @throws TurnedDown if there is none for the one who asks, or if somebody measured already
+     */
+    @Transactional
+    public void takeBack(SignedIn who, UUID id) {
+        Given given = given(who, id);
+        if (entities.find(TakenBack.class, id) != null) {
+            return;
+        }
+        // So that nobody opens a piece of it meanwhile.
+        given.sheets().stream().map(sheet -> sheet.trainee().id()).sorted().forEach(turns::take);
+        List<String> measured = entities.createQuery("""
+                        select distinct t.fullName from ReadingRow r, Attempt a, Assignment s, Trainee t
+                        where a.id = r.attemptId and s.id = a.assignmentId and t.id = s.traineeId and s.givingId = :giving
+                        order by t.fullName""", String.class)
+                .setParameter("giving", id)
+                .getResultList();
+        if (!measured.isEmpty()) {
+            throw TurnedDown.conflict(
+                    "measured-already",
+                    "It cannot be taken back: " + String.join(", ", measured)
+                            + (measured.size() == 1 ? " has" : " have") + " readings of it already");
+        }
+        entities.persist(new TakenBack(id, who.accountId(), clock.instant()));
+        given.sheets().stream()
+                .map(sheet -> sheet.trainee().cohortId())
+                .distinct()
+                .forEach(cohort -> live.changed(cohort, null));
+    }
+
     /** Who gets it, in the order of their benches; each once. */
     @Transactional(readOnly = true)
     List<Trainee> receivers(SignedIn who, Receivers to) {
@@ -215,7 +248,8 @@ public class Givings {
     List<Given> recent(SignedIn who) {
         Map<UUID, Trainee> visible = visible(who);
         return entities.createQuery("""
-                        from Giving g where g.centreId = :centre and exists
+                        from Giving g where g.centreId = :centre
+                          and not exists (select 1 from TakenBack t where t.givingId = g.id) and exists
                           (select 1 from Assignment a where a.givingId = g.id and a.traineeId in :trainees)
                         order by g.givenAt desc""", Giving.class)
                 .setParameter("centre", who.centreId())
@@ -251,6 +285,10 @@ public class Givings {
                         .getResultStream()
                         .findFirst())
                 .orElseThrow(() -> TurnedDown.notFound("sheet"));
+        if (entities.find(TakenBack.class, assignment.givingId()) != null) {
+            throw TurnedDown.conflict(
+                    "taken-back", "This exercise was taken back; ask your instructor for the one that counts");
+        }
         Trainee trainee = entities.find(Trainee.class, assignment.traineeId());
         Exercise exercise = require(library.byId(List.of(assignment.exerciseId())), assignment.exerciseId());
         return new Sheet(assignment, trainee, exercise);
@@ -274,7 +312,9 @@ public class Givings {
     public Map<UUID, Assignment> currentOf(Collection<UUID> traineeIds) {
         return entities.createQuery("""
                         from Assignment a where a.traineeId in :trainees
-                          and a.givenAt = (select max(b.givenAt) from Assignment b where b.traineeId = a.traineeId)
+                          and not exists (select 1 from TakenBack t where t.givingId = a.givingId)
+                          and a.givenAt = (select max(b.givenAt) from Assignment b where b.traineeId = a.traineeId
+                            and not exists (select 1 from TakenBack t where t.givingId = b.givingId))
                         """, Assignment.class)
                 .setParameter("trainees", traineeIds)
                 .getResultStream()

@@ -78,7 +78,8 @@ class Matrix {
                         .toList(),
                 book.catchingUp()
                         .map(state -> (int) (100 * state.done() / Math.max(1, state.all())))
-                        .orElse(null));
+                        .orElse(null),
+                book.leftOut());
     }
 
     /** Where some trainees stand in every kind of bend. */

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  * @param pieces how many the cohort finished in the last seven days
  * @param slips what went wrong in them, the commonest first
  * @param catchingUpPercent while older pieces are still being counted up
+ * @param leftOut how many pieces of the school could not be worked out anew, and stand as they were
  */
 record MatrixView(
         UUID cohortId,
@@ -19,7 +20,8 @@ record MatrixView(
         List<MatrixRow> rows,
         int pieces,
         List<SlipView> slips,
-        @Nullable Integer catchingUpPercent) {
+        @Nullable Integer catchingUpPercent,
+        long leftOut) {
 
     /**
      * A trainee.

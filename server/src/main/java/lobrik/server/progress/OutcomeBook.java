@@ -13,11 +13,11 @@ import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.judging.Judging;
+import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -28,10 +28,10 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class OutcomeBook implements AttemptFollower {
 
     /** Of the rules by which rows are made; one more whenever the core would make another row of the same readings. */
-    static final int REVISION = 1;
+    static final int REVISION = 2;
 
     private static final Logger LOG = LoggerFactory.getLogger(OutcomeBook.class);
-    private static final int PAGE = 100;
+    private static final int PAGE = 50;
 
     /** How far catching up is. */
     public record CatchingUp(long done, long all) {}
@@ -39,16 +39,21 @@ public class OutcomeBook implements AttemptFollower {
     private final EntityManager entities;
     private final Attempts attempts;
     private final TransactionTemplate transaction;
+    private final Turns turns;
     private volatile @Nullable CatchingUp catchingUp;
 
-    OutcomeBook(EntityManager entities, Attempts attempts, TransactionTemplate transaction) {
+    /** How many pieces the last catching up could not work out. */
+    private volatile long leftOut;
+
+    OutcomeBook(EntityManager entities, Attempts attempts, Turns turns, TransactionTemplate transaction) {
         this.entities = entities;
         this.attempts = attempts;
+        this.turns = turns;
         this.transaction = transaction;
     }
 
+    /** In the transaction of what was written, and without one of its own: a failure here is not to end that. */
     @Override
-    @Transactional
     public void written(Measured now) {
         Trainee trainee = entities.find(Trainee.class, now.attempt().traineeId());
         keep(now, trainee.cohortId());
@@ -70,10 +75,11 @@ public class OutcomeBook implements AttemptFollower {
         }
     }
 
-    /** What a piece comes to; empty while it is not finished. */
+    /** What a piece comes to; empty while it is not finished, and where nothing was read that could say. */
     static Optional<OutcomeRow> row(Measured measured, UUID cohortId) {
         return measured.verdict()
                 .score()
+                .filter(_ -> measured.verdict().marksheet().isPresent())
                 .map(score -> new OutcomeRow(measured, cohortId, score, Judging.namedCause(measured)));
     }
 
@@ -92,27 +98,76 @@ public class OutcomeBook implements AttemptFollower {
                         .getSingleResult();
     }
 
-    /** Works out every row anew, page by page; what is written down meanwhile is kept in step as always. */
+    /** How many pieces could not be worked out anew; the log names them, and says why. */
+    long leftOut() {
+        return leftOut;
+    }
+
+    /**
+     * Works out every row anew, page by page; what is written down meanwhile is kept in step as always. A record that cannot be
+     * worked out holds up no other.
+     */
     void catchUp(long all) {
-        UUID after = null;
         long done = 0;
+        long failed = 0;
         catchingUp = new CatchingUp(0, all);
-        List<UUID> page;
-        do {
-            UUID from = after;
-            page = transaction.execute(status -> catchUpPage(from));
-            if (page != null && !page.isEmpty()) {
-                after = page.getLast();
+        try {
+            for (List<UUID> page = attempts.page(null, PAGE);
+                    !page.isEmpty();
+                    page = attempts.page(page.getLast(), PAGE)) {
+                failed += catchUpPage(page);
+                leftOut = failed;
                 done += page.size();
                 catchingUp = new CatchingUp(done, all);
             }
-        } while (page != null && !page.isEmpty());
-        transaction.executeWithoutResult(
-                status -> entities.createNativeQuery("update outcome_state set revision = :revision")
-                        .setParameter("revision", REVISION)
-                        .executeUpdate());
-        catchingUp = null;
-        LOG.info("Worked out what {} attempts came to", done);
+            transaction.executeWithoutResult(
+                    status -> entities.createNativeQuery("update outcome_state set revision = :revision")
+                            .setParameter("revision", REVISION)
+                            .executeUpdate());
+            leftOut = failed;
+            LOG.info("Worked out what {} attempts came to", done - failed);
+        } catch (RuntimeException e) {
+            LOG.error("Working out what attempts came to ended after {} of {}; the next start goes on", done, all, e);
+        } finally {
+            catchingUp = null;
+        }
+    }
+
+    /** All at once; where that fails, one by one. Says how many could not be worked out. */
+    private long catchUpPage(List<UUID> page) {
+        try {
+            transaction.executeWithoutResult(status -> catchUpWith(page));
+            return 0;
+        } catch (RuntimeException somebody) {
+            long failed = 0;
+            for (UUID id : page) {
+                try {
+                    transaction.executeWithoutResult(status -> catchUpWith(List.of(id)));
+                } catch (RuntimeException e) {
+                    failed++;
+                    LOG.warn("What attempt {} came to could not be worked out; it stands as it was", id, e);
+                }
+            }
+            return failed;
+        }
+    }
+
+    private void catchUpWith(List<UUID> ids) {
+        // Whoever writes has the turn until that is on disk: nothing newer can be written over.
+        ids.forEach(turns::take);
+        List<Measured> all = attempts.all(ids);
+        Map<UUID, UUID> cohorts = entities.createQuery("from Trainee where id in :ids", Trainee.class)
+                .setParameter(
+                        "ids",
+                        all.stream()
+                                .map(measured -> measured.attempt().traineeId())
+                                .collect(Collectors.toSet()))
+                .getResultStream()
+                .collect(Collectors.toMap(Trainee::id, Trainee::cohortId));
+        keepAll(
+                all,
+                measured ->
+                        Objects.requireNonNull(cohorts.get(measured.attempt().traineeId())));
     }
 
     /** Works out what the attempts of one cohort came to, for a record that was written past the screens. */
@@ -123,24 +178,6 @@ public class OutcomeBook implements AttemptFollower {
         for (UUID trainee : trainees) {
             transaction.executeWithoutResult(status -> keepAll(attempts.of(List.of(trainee)), measured -> cohortId));
         }
-    }
-
-    private List<UUID> catchUpPage(@Nullable UUID after) {
-        List<Measured> page = attempts.page(after, PAGE);
-        Map<UUID, Trainee> trainees = entities.createQuery("from Trainee where id in :ids", Trainee.class)
-                .setParameter(
-                        "ids",
-                        page.stream()
-                                .map(measured -> measured.attempt().traineeId())
-                                .collect(Collectors.toSet()))
-                .getResultStream()
-                .collect(Collectors.toMap(Trainee::id, Function.identity()));
-        keepAll(
-                page,
-                measured -> Objects.requireNonNull(
-                                trainees.get(measured.attempt().traineeId()))
-                        .cohortId());
-        return page.stream().map(measured -> measured.attempt().id()).toList();
     }
 
     /** Works many out beside each other: most of the time goes into their diagnoses. */

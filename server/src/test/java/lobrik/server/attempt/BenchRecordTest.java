@@ -124,6 +124,45 @@ class BenchRecordTest {
                 .isTrue();
     }
 
+    /** Spoilt before anything could be measured: it is over all the same, and nobody waits for it. */
+    @Test
+    void everyFeatureOmitted_endsThePiece() {
+        for (String feature : List.of("mark1", "leg", "angle1", "otherLeg")) {
+            put(runa, "readings", "{\"feature\":\"" + feature + "\",\"omitted\":\"sawn in two\"}");
+        }
+        Answer ended = runa.get("/api/attempts/" + attempt);
+        assertThat(ended.at("/score/points").asDouble()).isZero();
+        assertThat(ended.at("/score/passed").asBoolean()).isFalse();
+        assertThat(runa.get("/api/floor/" + bench.cohort())
+                        .at("/benches/0/state")
+                        .asString())
+                .isEqualTo("done");
+        assertThat(put(runa, "seals", "{\"sealed\":true}").status()).isEqualTo(200);
+        assertThat(runa.get("/api/attempts/" + attempt + "/judgement").status()).isEqualTo(200);
+        String trainee = runa.get("/api/floor/" + bench.cohort())
+                .at("/benches/0/traineeId")
+                .asString();
+        assertThat(runa.get("/api/trainees/" + trainee + "/progress").body().toString())
+                .as("what nobody measured says nothing of anybody's hands")
+                .doesNotContain(attempt);
+    }
+
+    /** What is worked out from a record must not undo it. */
+    @Test
+    void readingThatWasTaken_stays_whenWhatFollowsFromItCannotBeWorkedOut() {
+        FailingFollower.FAILS_AT.add(UUID.fromString(attempt));
+        try {
+            Answer kept = read(runa, "leg", "17 3/4");
+            assertThat(kept.status()).isEqualTo(200);
+            assertThat(runa.get("/api/attempts/" + attempt)
+                            .at("/features/1/state")
+                            .asString())
+                    .isEqualTo("read");
+        } finally {
+            FailingFollower.FAILS_AT.clear();
+        }
+    }
+
     @Test
     void readingSays_whoTookItWhenAndWithWhat() {
         String at = "2026-01-02T03:04:05Z";
@@ -293,6 +332,13 @@ class BenchRecordTest {
         assertThat(phone.get(sheet).at("/checked/passed").asBoolean()).isTrue();
         assertThat(phone.put(sheet + "/steps/" + key(), "{\"step\":\"called\"}").status())
                 .isEqualTo(409);
+        // Sent too late, they begin no other try; those that came in time may be sent again.
+        Answer late = phone.put(sheet + "/figures/" + key(), "{\"texts\":[\"11 5/8\"]}");
+        assertThat(late.at("/errors/0/code").asString()).isEqualTo("checked-already");
+        assertThat(phone.put(sheet + "/figures/" + key, "{\"texts\":[\"11 3/4\"]}")
+                        .status())
+                .isEqualTo(200);
+        assertThat(fresh.floor().at("/benches/0/attempt/id").asString()).isEqualTo(attempt);
         assertThat(phone.get("/api/benches/ZZZZZZZZ").status()).isEqualTo(404);
         assertThat(phone.put(sheet + "/steps/" + key(), "{}").status()).isEqualTo(400);
     }

@@ -105,6 +105,51 @@ class GivingTest {
         assertThat(tooLong.at("/detail").asString()).contains("cannot be cut from a stick");
     }
 
+    /** Whoever was given the wrong one is on the one before again; once something is measured, it stays. */
+    @Test
+    void givingIsTakenBack_asLongAsNothingWasMeasured(RunningServer.Address server) {
+        String toFirst = "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}";
+        String right = id();
+        String first = runa.put("/api/givings/" + right, plain("stub90", toFirst))
+                .at("/sheets/0/assignmentId")
+                .asString();
+        String wrong = id();
+        Answer given = runa.put("/api/givings/" + wrong, plain("kick", toFirst));
+        assertThat(runa.get("/api/floor/" + cohort)
+                        .at("/benches/0/assignmentId")
+                        .asString())
+                .isEqualTo(given.at("/sheets/0/assignmentId").asString());
+        Answer left = runa.delete("/api/givings/" + wrong);
+        assertThat(left.status()).as(left.body().toString()).isEqualTo(200);
+        assertThat(left.body().toString()).doesNotContain(wrong);
+        assertThat(runa.get("/api/floor/" + cohort)
+                        .at("/benches/0/assignmentId")
+                        .asString())
+                .isEqualTo(first);
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        assertThat(phone.get("/api/benches/" + given.at("/sheets/0/code").asString())
+                        .at("/errors/0/code")
+                        .asString())
+                .isEqualTo("taken-back");
+        assertThat(runa.delete("/api/givings/" + wrong).status()).as("again").isEqualTo(200);
+        assertThat(Client.signedIn(server, "dessa")
+                        .delete("/api/givings/" + wrong)
+                        .status())
+                .isEqualTo(404);
+        String attempt = runa.put("/api/attempts/" + id(), "{\"traineeId\":\"" + trainees.getFirst() + "\"}")
+                .at("/id")
+                .asString();
+        runa.put("/api/attempts/" + attempt + "/readings/" + id(), "{\"feature\":\"leg\",\"text\":\"17\"}");
+        Answer tooLate = runa.delete("/api/givings/" + right);
+        assertThat(tooLate.at("/errors/0/code").asString()).isEqualTo("measured-already");
+        assertThat(tooLate.at("/errors/0/message").asString()).contains("Ada has readings");
+    }
+
+    private static String plain(String kind, String giveTo) {
+        return giving(exercise("To be given", definition("chart", bend(kind)), ""), giveTo, "");
+    }
+
     @Test
     void group_getsIt_andNobodyElse() {
         String group = id();

@@ -252,6 +252,51 @@ class ProgressTest {
         }
     }
 
+    /** A definition that the rules of today lay out no more holds up nobody else's pieces, and it is said that it is left out. */
+    @Test
+    void recordThatNoLongerLaysOut_holdsUpNoOther_andIsSaidToBeLeftOut(RunningServer.Address server)
+            throws SQLException {
+        taught.bends(0, 1, "18 1/2");
+        taught.bends(1, 1, "17 5/8");
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                Statement statement = connection.createStatement()) {
+            String cohort = "cohort_id = '" + taught.id() + "'";
+            String broken = only(
+                    statement,
+                    "select exercise_id::text from attempt join outcome on attempt.id = attempt_id" + " where " + cohort
+                            + " order by measured_at desc limit 1");
+            String whole = only(statement, "select definition::text from exercise where id = '" + broken + "'");
+            List<String> before = outcomes(statement);
+            // As a definition of long ago might be that today's rules refuse; the record itself lets nobody change it.
+            statement.execute("alter table exercise disable trigger user");
+            statement.execute("update exercise set definition = jsonb_set(definition, '{bend,legIn}', '1') where id = '"
+                    + broken + "'");
+            try {
+                statement.execute("update outcome_state set revision = 0");
+                OutcomeBook book = server.context().getBean(OutcomeBook.class);
+                book.catchUp(book.behind());
+                assertThat(book.behind()).isZero();
+                assertThat(book.catchingUp()).isEmpty();
+                assertThat(book.leftOut()).isPositive();
+                assertThat(outcomes(statement)).containsExactlyElementsOf(before);
+            } finally {
+                statement.execute("update exercise set definition = '" + whole + "' where id = '" + broken + "'");
+                statement.execute("alter table exercise enable trigger user");
+                OutcomeBook book = server.context().getBean(OutcomeBook.class);
+                book.catchUp(1);
+                assertThat(book.leftOut()).isZero();
+            }
+        }
+    }
+
+    private static String only(Statement statement, String question) throws SQLException {
+        try (ResultSet result = statement.executeQuery(question)) {
+            assertThat(result.next()).isTrue();
+            return result.getString(1);
+        }
+    }
+
     /** Every row as text: where they differ, the test says which. */
     private static List<String> outcomes(Statement statement) throws SQLException {
         List<String> rows = new ArrayList<>();
