@@ -6,6 +6,7 @@ import { useFloor, useKit, useOpenAttempt } from '../api/queries';
 import { CohortChoice } from '../frame/CohortChoice';
 import { Header } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
+import { type Found, found } from '../frame/people';
 import { useLive } from '../live/useLive';
 import { useStanding } from '../queue/outboxContext';
 import { BenchRow } from './BenchRow';
@@ -136,6 +137,14 @@ export function Floor() {
             : `Nobody is there right now.`}
         </p>
       )}
+      {floor.data !== undefined && benches.length === 0 && only === undefined && (
+        <Elsewhere
+          people={found(cohorts ?? [], wanted)}
+          onMeasure={(traineeId) => {
+            open.mutate(traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+          }}
+        />
+      )}
       {scanning && (
         <Suspense fallback={null}>
           <Scan
@@ -146,6 +155,29 @@ export function Floor() {
         </Suspense>
       )}
     </div>
+  );
+}
+
+/** Who has the name that is looked for in another cohort. */
+function Elsewhere({ people, onMeasure }: { people: readonly Found[]; onMeasure: (traineeId: string) => void }) {
+  return (
+    people.length > 0 && (
+      <section aria-label="In other cohorts" className="grid justify-start gap-2 px-4 pb-4">
+        <h2 className="text-lg font-semibold">In other cohorts</h2>
+        {people.slice(0, 6).map(({ id, fullName, bench, cohort }) => (
+          <button
+            key={id}
+            type="button"
+            className="btn h-12 justify-start border-2 border-base-content/60 text-lg"
+            onClick={() => {
+              onMeasure(id);
+            }}
+          >
+            Measure {fullName} · {cohort}, bench {bench}
+          </button>
+        ))}
+      </section>
+    )
   );
 }
 

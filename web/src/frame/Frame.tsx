@@ -1,4 +1,16 @@
-import { CircleHelp, Gauge, LogOut, Moon, PencilRuler, RefreshCw, Ruler, Sun, TrendingUp, Users } from 'lucide-react';
+import {
+  CircleHelp,
+  Gauge,
+  LogOut,
+  Moon,
+  PencilRuler,
+  RefreshCw,
+  Ruler,
+  Search,
+  Sun,
+  TrendingUp,
+  Users,
+} from 'lucide-react';
 import { type ReactNode, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -9,6 +21,7 @@ import { useOutbox, useStanding } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
+import { FindPerson } from './FindPerson';
 import { Help } from './Help';
 import { useShortcuts } from './shortcuts';
 import { SignedInContext } from './signedIn';
@@ -25,11 +38,15 @@ const PLACES = [
 export function Frame() {
   const me = useMe();
   const [helpOpen, setHelpOpen] = useState(false);
+  const [finding, setFinding] = useState(false);
   // Nobody presses anything on the wall, or while a piece is shown to its trainee.
   const { pathname } = useLocation();
   const bare = pathname === '/wall' || pathname.endsWith('/show');
   useShortcuts(
     PLACES.map(({ to }) => to),
+    () => {
+      setFinding(true);
+    },
     () => {
       setHelpOpen(true);
     },
@@ -61,6 +78,9 @@ export function Frame() {
         </a>
         {!bare && (
           <Rail
+            onFind={() => {
+              setFinding(true);
+            }}
             onHelp={() => {
               setHelpOpen(true);
             }}
@@ -70,6 +90,13 @@ export function Frame() {
           <Outlet />
         </main>
       </div>
+      {finding && (
+        <FindPerson
+          onClose={() => {
+            setFinding(false);
+          }}
+        />
+      )}
       <Help
         open={helpOpen}
         onClose={() => {
@@ -96,7 +123,7 @@ function SendsForWhoever({ accountId }: { accountId: string }) {
   return null;
 }
 
-function Rail({ onHelp }: { onHelp: () => void }) {
+function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
   const { theme, toggle } = useTheme();
   const update = useNewVersion();
   return (
@@ -128,6 +155,9 @@ function Rail({ onHelp }: { onHelp: () => void }) {
             <RefreshCw size={20} aria-hidden="true" />
           </RailButton>
         )}
+        <RailButton name="Find" label="Find somebody of any cohort" onPress={onFind}>
+          <Search size={20} aria-hidden="true" />
+        </RailButton>
         <UnitSwitch />
         <RailButton
           name={theme === 'film' ? 'Dark' : 'Light'}

@@ -7,6 +7,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['↑ ↓', 'In a field: one division up or down'],
   ['Alt N', 'While measuring: whoever is next'],
   ['A … Z, 0 … 9', 'On the floor: find a name or a sheet’s code'],
+  ['/', 'Find somebody of any cohort (outside a field)'],
   ['Ctrl Z, Ctrl Shift Z', 'On the desk: take the last change back, bring it again'],
   ['?', 'This help (outside a field)'],
   ['Esc', 'Close this'],

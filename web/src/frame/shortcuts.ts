@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
 
-/** Alt with 1, 2, 3 … goes to a place; the question mark, outside a field, opens the help. */
-export function useShortcuts(places: readonly string[], onHelp: () => void): void {
+/** Alt with 1, 2, 3 … goes to a place; outside a field the stroke finds somebody, and the question mark opens the help. */
+export function useShortcuts(places: readonly string[], onFind: () => void, onHelp: () => void): void {
   const navigate = useNavigate();
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -10,6 +10,9 @@ export function useShortcuts(places: readonly string[], onHelp: () => void): voi
       if (event.altKey && place !== undefined) {
         event.preventDefault();
         void navigate(place);
+      } else if (event.key === '/' && !event.ctrlKey && !event.metaKey && !isTyping(event.target)) {
+        event.preventDefault();
+        onFind();
       } else if (event.key === '?' && !isTyping(event.target)) {
         onHelp();
       }

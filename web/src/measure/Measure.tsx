@@ -107,7 +107,8 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
           title={attempt.trainee.fullName}
           about={
             <>
-              {attempt.exercise.title} · {attempt.exercise.conduitLabel} · {attempt.exercise.benderLabel}
+              Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.conduitLabel} ·{' '}
+              {attempt.exercise.benderLabel}
             </>
           }
         >

@@ -1,26 +1,32 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { toldApart } from '../frame/people';
 
 const FIELD = 'h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2';
 
-/** Erases a person. It cannot be undone, so the name has to be typed. */
+/** Erases a person. It cannot be undone, so what only that one has must be typed: the name, or name and bench. */
 export function Erase({ cohort }: { cohort: Schemas['CohortView'] }) {
   const client = useQueryClient();
   const [traineeId, setTraineeId] = useState('');
   const [fullName, setFullName] = useState('');
+  const [bench, setBench] = useState('');
   const [reason, setReason] = useState('');
+  const called = toldApart(cohort.trainees);
+  const person = cohort.trainees.find(({ id }) => id === traineeId);
+  const shared = person !== undefined && called(person) !== person.fullName;
   const erase = useMutation<Schemas['Erased'], Problem>({
     mutationFn: () =>
       body(
         api.PUT('/api/trainees/{id}/erasures/{key}', {
           params: { path: { id: traineeId, key: crypto.randomUUID() } },
-          body: { fullName, reason },
+          body: { fullName, bench: bench === '' ? null : Number(bench), reason },
         }),
       ),
     onSuccess: () => {
       setTraineeId('');
       setFullName('');
+      setBench('');
       setReason('');
       void client.invalidateQueries();
     },
@@ -50,7 +56,7 @@ export function Erase({ cohort }: { cohort: Schemas['CohortView'] }) {
           <option value="">Who?</option>
           {cohort.trainees.map((trainee) => (
             <option key={trainee.id} value={trainee.id}>
-              {trainee.fullName}
+              {called(trainee)}
             </option>
           ))}
         </select>
@@ -67,6 +73,20 @@ export function Erase({ cohort }: { cohort: Schemas['CohortView'] }) {
                 className={FIELD}
               />
             </label>
+            {shared && (
+              <label className="grid text-sm">
+                Bench, typed: somebody else has this name
+                <input
+                  value={bench}
+                  inputMode="numeric"
+                  autoComplete="off"
+                  onChange={(event) => {
+                    setBench(event.target.value.replace(/\D/g, ''));
+                  }}
+                  className={FIELD}
+                />
+              </label>
+            )}
             <label className="grid text-sm">
               Why, without the name: it stays
               <input
@@ -80,7 +100,7 @@ export function Erase({ cohort }: { cohort: Schemas['CohortView'] }) {
             </label>
             <button
               className="btn h-11 btn-error"
-              disabled={fullName.trim() === '' || reason.trim() === '' || erase.isPending}
+              disabled={fullName.trim() === '' || (shared && bench === '') || reason.trim() === '' || erase.isPending}
             >
               Erase for good
             </button>

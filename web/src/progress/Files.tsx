@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { toldApart } from '../frame/people';
 import { useSignedIn } from '../frame/signedIn';
 import { BUTTON } from '../library/button';
 import { Erase } from './Erase';
@@ -7,6 +8,7 @@ import { RosterImport } from './RosterImport';
 /** Out and in: gradebook, readings, learning records, all about one person, a roster; and erasing a person. */
 export function Files({ cohort }: { cohort: Schemas['CohortView'] }) {
   const me = useSignedIn();
+  const called = toldApart(cohort.trainees);
   return (
     <div className="grid h-full gap-x-8 gap-y-6 overflow-y-auto p-4 xl:grid-cols-2">
       <section aria-label="Out">
@@ -36,9 +38,9 @@ export function Files({ cohort }: { cohort: Schemas['CohortView'] }) {
               className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
             >
               <option value="">Everything about…</option>
-              {cohort.trainees.map(({ id, fullName }) => (
-                <option key={id} value={id}>
-                  {fullName}
+              {cohort.trainees.map((trainee) => (
+                <option key={trainee.id} value={trainee.id}>
+                  {called(trainee)}
                 </option>
               ))}
             </select>

@@ -1,3 +1,4 @@
+import { toldApart } from '../frame/people';
 import { Link } from 'react-router';
 import { useMatrix, type MatrixFilter } from '../api/queries';
 import type { Schemas } from '../api/client';
@@ -33,6 +34,7 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
     );
   }
   const { kinds, rows, catchingUpPercent, leftOut } = matrix.data;
+  const called = toldApart(rows);
   return (
     <div className="flex h-full min-h-0 max-lg:flex-col max-lg:overflow-y-auto">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col max-lg:flex-none">
@@ -75,7 +77,7 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
             </thead>
             <tbody>
               {sorted(rows, sorting).map((row) => (
-                <MatrixRow key={row.traineeId} row={row} />
+                <MatrixRow key={row.traineeId} row={row} name={called(row)} />
               ))}
             </tbody>
           </table>
@@ -118,7 +120,7 @@ const SHORT: Record<Kind, string> = {
   saddle4: 'Four-point',
 };
 
-function MatrixRow({ row }: { row: Schemas['MatrixRow'] }) {
+function MatrixRow({ row, name }: { row: Schemas['MatrixRow']; name: string }) {
   return (
     <tr>
       <th
@@ -126,7 +128,7 @@ function MatrixRow({ row }: { row: Schemas['MatrixRow'] }) {
         className="sticky left-0 z-10 max-w-[10.2rem] border-b border-base-300 bg-base-100 p-0 text-left font-normal"
       >
         <Link to={`/progress/${row.traineeId}`} className="block px-3 py-0.5 hover:bg-base-200">
-          <span className="block truncate text-[1.05rem] leading-tight font-semibold">{row.fullName}</span>
+          <span className="block truncate text-[1.05rem] leading-tight font-semibold">{name}</span>
           <span className={`block text-sm leading-tight ${row.resting ? 'text-error' : ''}`}>
             {row.resting && '▽ '}
             {row.lastAt == null ? 'never measured' : lastBent(row.lastAt)}

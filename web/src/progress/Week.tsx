@@ -1,9 +1,11 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { kindOf } from '../bends/kinds';
+import { toldApart } from '../frame/people';
 
 /** What the last seven days were like, who has not bent for two weeks, and who waits for a signature. */
 export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
+  const called = toldApart(matrix.rows);
   const resting = matrix.rows.filter((row) => row.resting);
   const ready = matrix.rows.flatMap((row) =>
     row.cells.filter(({ standing }) => standing === 'ready').map(({ kind }) => ({ row, kind })),
@@ -40,16 +42,14 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
               to={`/progress/${row.traineeId}?bend=${kind}`}
               className="flex min-h-7 items-center justify-between gap-2 leading-tight underline-offset-4 hover:underline"
             >
-              <span className="truncate">{row.fullName}</span>
+              <span className="truncate">{called(row)}</span>
               <span className="text-sm whitespace-nowrap">{kindOf(kind).name}</span>
             </Link>
           </li>
         ))}
       </ul>
       <h2 className="mt-4 text-xl leading-tight font-semibold">Not bent for two weeks</h2>
-      <p className="leading-snug">
-        {resting.length === 0 ? 'Nobody.' : resting.map(({ fullName }) => fullName).join(', ')}
-      </p>
+      <p className="leading-snug">{resting.length === 0 ? 'Nobody.' : resting.map(called).join(', ')}</p>
     </aside>
   );
 }

@@ -8,6 +8,7 @@ import { useCohort } from '../frame/cohort';
 import { exerciseOf, tolerancesOf } from './draft';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
+import { toldApart } from '../frame/people';
 import { TakeBack } from '../library/TakeBack';
 import { PrintSheets } from './PrintSheets';
 import { receiversOf } from './receivers';
@@ -102,7 +103,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
                 ))}
                 {each.trainees.map((trainee) => (
                   <option key={trainee.id} value={`trainee:${trainee.id}`}>
-                    {trainee.fullName}
+                    {toldApart(each.trainees)(trainee)}
                   </option>
                 ))}
               </optgroup>

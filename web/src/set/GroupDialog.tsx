@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { Dialog } from '../frame/Dialog';
+import { toldApart } from '../frame/people';
 
 /** Makes a group of some trainees of a cohort. */
 export function GroupDialog({
@@ -73,23 +74,23 @@ export function GroupDialog({
         </label>
         <fieldset className="grid max-h-72 grid-cols-2 overflow-y-auto">
           <legend className="text-sm">Who is in it</legend>
-          {cohort?.trainees.map(({ id, fullName }) => (
-            <label key={id} className="flex min-h-11 items-center gap-2">
+          {cohort?.trainees.map((trainee) => (
+            <label key={trainee.id} className="flex min-h-11 items-center gap-2">
               <input
                 type="checkbox"
                 className="size-5"
-                checked={members.has(id)}
+                checked={members.has(trainee.id)}
                 onChange={(event) => {
                   const next = new Set(members);
                   if (event.target.checked) {
-                    next.add(id);
+                    next.add(trainee.id);
                   } else {
-                    next.delete(id);
+                    next.delete(trainee.id);
                   }
                   setMembers(next);
                 }}
               />
-              {fullName}
+              {toldApart(cohort.trainees)(trainee)}
             </label>
           ))}
         </fieldset>

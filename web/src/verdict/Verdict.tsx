@@ -36,7 +36,7 @@ function Judged({ attempt, known }: { attempt: Attempt; known: Attempt }) {
     <div className="flex h-full min-h-[38rem] flex-col">
       <Header
         title={attempt.trainee.fullName}
-        about={`${attempt.exercise.title} · ${attempt.exercise.conduitLabel} · ${attempt.exercise.benderLabel}`}
+        about={`Bench ${String(attempt.trainee.bench)} · ${attempt.exercise.title} · ${attempt.exercise.conduitLabel} · ${attempt.exercise.benderLabel}`}
       >
         <Next attempt={attempt} />
       </Header>

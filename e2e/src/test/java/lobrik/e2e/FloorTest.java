@@ -37,6 +37,22 @@ class FloorTest {
     }
 
     @Test
+    void somebodyOfAnotherCohort_isFoundFromAnywhere(School.Room room) {
+        Page page = room.signedInAt("/set", "oskar", errors);
+        page.getByLabel("Ring 1 at").waitFor();
+        page.getByLabel("Find somebody of any cohort").click();
+        page.keyboard().type("kez mal");
+        assertThat(page.getByLabel("People").getByRole(AriaRole.LISTITEM)).hasCount(1);
+        page.getByLabel("Name, of any cohort").fill("BRACK");
+        assertThat(page.getByLabel("People")).containsText("Second year, bench");
+        assertThat(School.barriers(page)).isEmpty();
+        page.keyboard().press("Enter");
+        page.waitForURL("**/measure/*-*");
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Ulf Brackenby")))
+                .isVisible();
+    }
+
+    @Test
     void twoScreensAtOneFloor_seeEachOthersChange_withinASecond(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         String code = Bench.giveStub(runa, "Stub called for", "Kezia Mallow");

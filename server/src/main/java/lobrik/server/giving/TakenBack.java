@@ -25,12 +25,4 @@ public class TakenBack {
         this.takenBy = takenBy;
         this.takenAt = takenAt;
     }
-
-    UUID takenBy() {
-        return takenBy;
-    }
-
-    Instant takenAt() {
-        return takenAt;
-    }
 }

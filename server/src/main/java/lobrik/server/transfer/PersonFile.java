@@ -12,6 +12,7 @@ import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
 import org.hibernate.jpa.HibernateHints;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JsonGenerator;
@@ -103,17 +104,26 @@ class PersonFile {
      * name, by month.
      *
      * @param name as the one who asks typed it, so that nobody is erased by a slip
+     * @param bench as well, where somebody else of the cohort has the same name
      * @return how many pieces stay without a name
      * @throws TurnedDown unless a lead asks, with the right name and a reason
      */
     @Transactional
-    public int erase(SignedIn who, UUID traineeId, UUID erasureId, String name, String reason) {
+    public int erase(
+            SignedIn who, UUID traineeId, UUID erasureId, String name, @Nullable Integer bench, String reason) {
         Trainee trainee = cohorts.trainee(who, traineeId);
         if (!who.isLead()) {
             throw TurnedDown.forbidden("Only the centre lead may erase a person");
         }
         if (!trainee.fullName().equals(name.strip())) {
             throw TurnedDown.badInput("/fullName", "name-differs", "Type the full name exactly: " + trainee.fullName());
+        }
+        boolean shared = cohorts.trainees(who, trainee.cohortId()).stream()
+                .anyMatch(other ->
+                        !other.id().equals(traineeId) && other.fullName().equalsIgnoreCase(trainee.fullName()));
+        if (shared && !Integer.valueOf(trainee.bench()).equals(bench)) {
+            throw TurnedDown.badInput(
+                    "/bench", "name-shared", "Somebody else has this name: give the bench of the one who is meant");
         }
         if (reason.isBlank()) {
             throw TurnedDown.badInput("/reason", "missing", "say why; no name belongs into it, for it stays");

@@ -35,9 +35,15 @@ class TransferResource {
     private static final String CSV = "text/csv;charset=UTF-8";
     private static final String XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet";
 
-    /** Who is erased, by the full name as typed, and why. */
+    /**
+     * Who is erased, by the full name as typed, and why.
+     *
+     * @param bench where the one who is meant stands; asked for where somebody else has the same name
+     */
     record ErasureRequest(
-            @Nullable String fullName, @Nullable String reason) {}
+            @Nullable String fullName,
+            @Nullable Integer bench,
+            @Nullable String reason) {}
 
     /** How many pieces stay, without a name. */
     record Erased(int pieces) {}
@@ -160,6 +166,7 @@ class TransferResource {
                 id,
                 key,
                 Objects.requireNonNullElse(request.fullName(), ""),
+                request.bench(),
                 Objects.requireNonNullElse(request.reason(), "")));
     }
 

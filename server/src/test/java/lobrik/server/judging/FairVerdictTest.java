@@ -27,6 +27,11 @@ class FairVerdictTest {
     private static final String SITE =
             "{\"preset\":\"site\",\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,\"passMark\":70}";
 
+    private static final String BACK_TO_BACK = """
+            {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+             "bender":{"takeUpIn":6,"radiusIn":5.125},
+             "bend":{"kind":"backToBack90","firstLegIn":12,"betweenIn":20,"secondLegIn":14}}""";
+
     private Client runa;
 
     @BeforeEach
@@ -92,11 +97,7 @@ class FairVerdictTest {
     /** 20 in between the backs: the second mark is taught 20 from the back of the first bend, and is right from the end, too. */
     @Test
     void markOfABackToBack_isRightFromEitherDatum_andIsSaidWhich() {
-        String u = """
-                {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
-                 "bender":{"takeUpIn":6,"radiusIn":5.125},
-                 "bend":{"kind":"backToBack90","firstLegIn":12,"betweenIn":20,"secondLegIn":14}}""";
-        String attempt = Bench.of(runa, u, 1).open(0);
+        String attempt = Bench.of(runa, BACK_TO_BACK, 1).open(0);
         Answer opened = runa.get("/api/attempts/" + attempt);
         assertThat(opened.at("/plan/marks/1/back/bend").asInt()).isEqualTo(1);
         assertThat(opened.at("/plan/marks/1/back/figureIn").asDouble()).isEqualTo(20);
@@ -123,11 +124,7 @@ class FairVerdictTest {
     /** The first bend went a quarter beside its ring; the second was rung from its back: between the backs it is right. */
     @Test
     void markFromTheBackOfABendThatSlipped_blamesOneSlip() {
-        String u = """
-                {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
-                 "bender":{"takeUpIn":6,"radiusIn":5.125},
-                 "bend":{"kind":"backToBack90","firstLegIn":12,"betweenIn":20,"secondLegIn":14}}""";
-        String attempt = Bench.of(runa, u, 1).open(0);
+        String attempt = Bench.of(runa, BACK_TO_BACK, 1).open(0);
         read(attempt, "mark1", "\"asAsked\":true");
         read(attempt, "mark2", "\"text\":\"20\",\"from\":\"back\"");
         read(attempt, "leg", "\"text\":\"12 1/4\"");

@@ -197,6 +197,26 @@ class TransferTest {
                 .isEqualTo(1);
     }
 
+    /** Of two with one name only the one whose bench was given goes. */
+    @Test
+    void erasure_asksForWhatOnlyTheRightOneHas(RunningServer.Address server) {
+        Taught namesakes = Taught.of(runa, "Ada Finch", "Ada Finch");
+        Client oskar = Client.signedIn(server, "oskar");
+        String path = "/api/trainees/" + namesakes.trainee(1) + "/erasures/" + UUID.randomUUID();
+        String body = "{\"fullName\":\"Ada Finch\",%s\"reason\":\"Left the school\"}";
+        for (String bench : List.of("", "\"bench\":1,")) {
+            assertThat(oskar.put(path, body.formatted(bench))
+                            .at("/errors/0/code")
+                            .asString())
+                    .isEqualTo("name-shared");
+        }
+        assertThat(oskar.put(path, body.formatted("\"bench\":2,")).status()).isEqualTo(200);
+        assertThat(runa.get("/api/cohorts/" + namesakes.id() + "/matrix")
+                        .at("/rows/0/traineeId")
+                        .asString())
+                .isEqualTo(namesakes.trainee(0));
+    }
+
     /** The tables that have a row with this id in any column. */
     private static List<String> mentions(Statement statement, String id) throws SQLException {
         List<String> columns = new ArrayList<>();
