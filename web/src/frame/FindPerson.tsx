@@ -6,6 +6,11 @@ import { found } from './people';
 
 const MOST = 8;
 
+/** A dialog gives the focus to what has this when it opens; React keeps the attribute to itself. */
+function takesFocus(input: HTMLInputElement | null): void {
+  input?.setAttribute('autofocus', '');
+}
+
 /** Finds anybody of any cohort that one may see: Enter measures the first, and every row leads to the person's progress too. */
 export function FindPerson({ onClose }: { onClose: () => void }) {
   const cohorts = useCohorts();
@@ -33,8 +38,7 @@ export function FindPerson({ onClose }: { onClose: () => void }) {
         }}
       >
         <input
-          // The dialog was opened to type into it.
-          autoFocus
+          ref={takesFocus}
           type="search"
           aria-label="Name, of any cohort"
           aria-controls={list}
