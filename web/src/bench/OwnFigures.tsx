@@ -2,7 +2,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { inchParts, partsToText } from '../entry/figures';
-
 import { type Datum, datumWords } from '../measure/datum';
 import { DatumChoice } from '../measure/DatumChoice';
 

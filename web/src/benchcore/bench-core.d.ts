@@ -16,6 +16,15 @@ declare module 'bench-core' {
     under: number,
   ): { deviation: number; credit: number; band: 'close' | 'within' | 'outside' };
 
+  /** Where a figure of a mark was measured from, if somebody chose one: a right one is right from either. */
+  export function datum(
+    value: number,
+    fromEnd: number,
+    fromBack: number,
+    near: number,
+    chosen: 'end' | 'back',
+  ): 'end' | 'back';
+
   /** Whether a text looks like a slip of the finger; `meant` is empty if nobody knows. */
   export function slip(
     feature: string,

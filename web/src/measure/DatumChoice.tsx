@@ -1,5 +1,5 @@
 import { useId } from 'react';
-import type { Datum } from './datum';
+import { type Datum, datumWords } from './datum';
 
 /** Which way a mark is measured: either is right, and it is said which. */
 export function DatumChoice({
@@ -28,7 +28,7 @@ export function DatumChoice({
               onFrom(each);
             }}
           />
-          {each === 'back' ? `from the back of bend ${String(bend)}` : 'from the end'}
+          {datumWords(each, bend)}
         </label>
       ))}
     </fieldset>

@@ -1,3 +1,4 @@
+import * as core from 'bench-core';
 import { expect, test } from 'vitest';
 import type { Attempt } from '../api/queries';
 import { asMeant, asTaken } from './datum';
@@ -11,9 +12,18 @@ const attempt = {
     ],
   },
   features: [
-    { id: 'mark1', unit: 'in', asked: 6, target: 6, reading: null },
-    { id: 'mark2', unit: 'in', asked: 28.875, target: 28.875, tolerance: 0.125, under: 0.125, reading: null },
-    { id: 'leg', unit: 'in', asked: 12, target: 12, reading: null },
+    { id: 'mark1', unit: 'in', asked: 6, target: 6, reading: null, rivals: [] },
+    {
+      id: 'mark2',
+      unit: 'in',
+      asked: 28.875,
+      target: 28.875,
+      tolerance: 0.125,
+      under: 0.125,
+      reading: null,
+      rivals: [],
+    },
+    { id: 'leg', unit: 'in', asked: 12, target: 12, reading: null, rivals: [] },
   ],
 } as unknown as Attempt;
 
@@ -43,9 +53,27 @@ test('where every mark is measured from the end, nothing changes', () => {
 
 test('a right figure is never called wrong for being measured the other way', () => {
   const second = (chosen: 'end' | 'back') => asTaken(attempt, { mark2: chosen }).features[1] as never;
-  expect(asMeant(second('back'), 28.875)).toMatchObject({ target: 28.875, taken: { from: 'end' } });
-  expect(asMeant(second('end'), 20.0625)).toMatchObject({ target: 20, taken: { from: 'back' } });
-  expect(asMeant(second('back'), 20)).toMatchObject({ target: 20, taken: { from: 'back' } });
+  expect(asMeant(core, second('back'), 28.875)).toMatchObject({ target: 28.875, taken: { from: 'end' } });
+  expect(asMeant(core, second('end'), 20.0625)).toMatchObject({ target: 20, taken: { from: 'back' } });
+  expect(asMeant(core, second('back'), 20)).toMatchObject({ target: 20, taken: { from: 'back' } });
   // What is wrong both ways stays as it was chosen.
-  expect(asMeant(second('back'), 24)).toMatchObject({ target: 20, taken: { from: 'back' } });
+  expect(asMeant(core, second('back'), 24)).toMatchObject({ target: 20, taken: { from: 'back' } });
+});
+
+test('two readings of one mark are told from one datum, whichever each was taken from', () => {
+  const disputed = {
+    ...attempt,
+    features: attempt.features.map((feature) =>
+      feature.id === 'mark2'
+        ? {
+            ...feature,
+            rivals: [
+              { value: 28.875, from: 'end' },
+              { value: 28.75, from: 'back' },
+            ],
+          }
+        : feature,
+    ),
+  } as Attempt;
+  expect(asTaken(disputed, {}).features[1]?.rivals.map(({ value }) => value)).toEqual([20, 19.875]);
 });

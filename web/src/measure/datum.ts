@@ -1,15 +1,13 @@
 import type { Attempt, Feature } from '../api/queries';
+import type { BenchCore } from '../benchcore/useBenchCore';
 
 /** Where the tape is hooked for a mark: on the end of the straight conduit, or on the back of the bend before. */
 export type Datum = 'end' | 'back';
 
-/** How far the back of the bend before lies from the end, for the marks that are taught from there. */
-function backsOf(attempt: Attempt): Map<string, { bend: number; offset: number }> {
-  return new Map(
-    attempt.plan.marks.flatMap(({ number, positionIn, back }) =>
-      back == null ? [] : [[`mark${String(number)}`, { bend: back.bend, offset: positionIn - back.figureIn }] as const],
-    ),
-  );
+/** The back that a mark may be measured from, and how far it lies from the end of the straight conduit. */
+export function backOf(attempt: Attempt, feature: string): { bend: number; offset: number } | undefined {
+  const mark = attempt.plan.marks.find(({ number }) => feature === `mark${String(number)}`);
+  return mark?.back == null ? undefined : { bend: mark.back.bend, offset: mark.positionIn - mark.back.figureIn };
 }
 
 /**
@@ -19,13 +17,12 @@ function backsOf(attempt: Attempt): Map<string, { bend: number; offset: number }
  * @param chosen by feature, for what is not read yet
  */
 export function asTaken(attempt: Attempt, chosen: Readonly<Record<string, Datum>>): Attempt {
-  const backs = backsOf(attempt);
-  return backs.size === 0
+  return attempt.plan.marks.every(({ back }) => back == null)
     ? attempt
     : {
         ...attempt,
         features: attempt.features.map((feature) => {
-          const back = backs.get(feature.id);
+          const back = backOf(attempt, feature.id);
           return back === undefined ? feature : shifted(feature, back, chosen[feature.id] ?? 'back');
         }),
       };
@@ -40,30 +37,23 @@ function shifted(feature: Feature, back: { bend: number; offset: number }, chose
     target: feature.target - by,
     reading:
       feature.reading?.value == null ? feature.reading : { ...feature.reading, value: feature.reading.value - by },
+    // Those that somebody has to decide between are told in one way.
+    rivals: feature.rivals.map((rival) => (rival.value == null ? rival : { ...rival, value: rival.value - by })),
     taken: { ...back, from },
   };
 }
 
-/**
- * A feature as a figure of it is meant: one that is right from the other datum, and wrong from the one that was chosen, was
- * measured from the other.
- */
-export function asMeant(feature: Feature, value: number): Feature {
+/** A feature as a figure of it is meant: the core says which datum it was measured from, whichever was chosen. */
+export function asMeant(core: BenchCore, feature: Feature, value: number): Feature {
   const { taken } = feature;
   if (taken === undefined) {
     return feature;
   }
-  const by = taken.from === 'back' ? taken.offset : -taken.offset;
+  const fromEnd = feature.target + (taken.from === 'back' ? taken.offset : 0);
   const near = Math.max(feature.tolerance, feature.under);
-  const fits = (target: number) => Math.abs(value - target) <= near;
-  return fits(feature.target) || !fits(feature.target + by)
-    ? feature
-    : {
-        ...feature,
-        asked: feature.asked + by,
-        target: feature.target + by,
-        taken: { ...taken, from: taken.from === 'back' ? 'end' : 'back' },
-      };
+  const from = core.datum(value, fromEnd, fromEnd - taken.offset, near, taken.from);
+  const by = from === taken.from ? 0 : from === 'end' ? taken.offset : -taken.offset;
+  return { ...feature, asked: feature.asked + by, target: feature.target + by, taken: { ...taken, from } };
 }
 
 /** Where a figure is measured from, in words; nothing where there is only one way. */
@@ -72,5 +62,5 @@ export function takenWords(taken: Feature['taken']): string | undefined {
 }
 
 export function datumWords(from: Datum, bend: number): string {
-  return from === 'back' ? `from the back of bend ${String(bend)}` : 'from the end of the straight conduit';
+  return from === 'back' ? `from the back of bend ${String(bend)}` : 'from the end';
 }

@@ -101,7 +101,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
       setQuery({ kind: 'problem', message: said.problem, suggestion: said.suggestion });
       return;
     }
-    const read = asMeant(chosen, said.value);
+    const read = asMeant(rules, chosen, said.value);
     const slip = rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
@@ -165,6 +165,6 @@ export type Readings = ReturnType<typeof useReadings>;
 function judged(core: BenchCore, feature: Feature, text: string, unit: 'in' | 'mm') {
   const said = core.read(feature.id, text, unit);
   return 'value' in said
-    ? core.judge(feature.id, said.value, asMeant(feature, said.value).target, feature.tolerance, feature.under)
+    ? core.judge(feature.id, said.value, asMeant(core, feature, said.value).target, feature.tolerance, feature.under)
     : undefined;
 }

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
 import type { BenchCore } from '../benchcore/useBenchCore';
+import { backOf } from '../measure/datum';
 import type { Entry } from './entries';
 
 type Attempt = Schemas['AttemptView'];
@@ -22,7 +23,7 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
         score: null,
         features: attempt.features.map((feature) =>
           feature.id === task.body.feature
-            ? withReading(feature, entry, task.body, core, backOf(attempt, feature.id))
+            ? withReading(feature, entry, task.body, core, backOf(attempt, feature.id)?.offset ?? 0)
             : feature,
         ),
       };
@@ -41,12 +42,6 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
     case 'photo':
       return attempt;
   }
-}
-
-/** How far the back that a mark may be measured from lies from the end of the straight conduit. */
-function backOf(attempt: Attempt, feature: string): number {
-  const mark = attempt.plan.marks.find(({ number }) => feature === `mark${String(number)}`);
-  return mark?.back == null ? 0 : mark.positionIn - mark.back.figureIn;
 }
 
 /** The finding that is left counts. */

@@ -1,7 +1,9 @@
 package lobrik.inbrowser;
 
 import java.util.Locale;
+import java.util.Optional;
 import lobrik.fault.Refused;
+import lobrik.layout.MarkDatum;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -51,6 +53,19 @@ public final class BenchCore {
                 inUnits(judged.deviation()),
                 judged.credit(),
                 judged.band().name().toLowerCase(Locale.ROOT));
+    }
+
+    /** Where a figure of a mark was measured from, {@code end} or {@code back}, if somebody chose one of them. */
+    @JSExport
+    public static String datum(double value, double fromEnd, double fromBack, double near, String chosen) {
+        return MarkDatum.meant(
+                        Length.ofInches(value),
+                        Optional.of(chosen.equals("back") ? MarkDatum.BACK : MarkDatum.END),
+                        Length.ofInches(fromEnd),
+                        Length.ofInches(fromBack),
+                        Length.ofInches(near))
+                .name()
+                .toLowerCase(Locale.ROOT);
     }
 
     /** Whether a text looks like a slip of the finger; nothing if it does not, or if it is no reading at all. */

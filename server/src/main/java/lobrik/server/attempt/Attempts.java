@@ -86,11 +86,6 @@ public class Attempts {
                     .map(mark -> TakenMark.of(mark, figure, said, mark.position(), near));
         }
 
-        /** A figure of any mark. */
-        TakenMark taken(FeatureId feature, Length figure, Optional<MarkDatum> said) {
-            return takenFromEitherEnd(feature, figure, said).orElseGet(() -> new TakenMark(figure, MarkDatum.END));
-        }
-
         /** The points that were found faulty. */
         public Set<InspectionPoint> faulty() {
             return ledger.said().faulty();

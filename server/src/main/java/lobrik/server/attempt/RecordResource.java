@@ -161,10 +161,13 @@ class RecordResource {
         String typed = request.text().strip();
         LengthUnit bare = request.bare() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         Quantity read = ReadingText.read(feature, typed, bare);
-        if (request.from() != null && read instanceof Length figure) {
-            TakenMark mark = attempts.get(who, attemptId)
-                    .taken(feature, figure, Optional.of(request.from().toCore()));
-            return ReadingRow.read(key, attemptId, feature, mark, typed, taken, correction);
+        Optional<TakenMark> mark = request.from() != null && read instanceof Length figure
+                ? attempts.get(who, attemptId)
+                        .takenFromEitherEnd(
+                                feature, figure, Optional.of(request.from().toCore()))
+                : Optional.empty();
+        if (mark.isPresent()) {
+            return ReadingRow.read(key, attemptId, feature, mark.get(), typed, taken, correction);
         }
         return ReadingRow.read(key, attemptId, feature, read, typed, taken, correction);
     }
