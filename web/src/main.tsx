@@ -6,7 +6,7 @@ import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
-import { refreshSoon } from './live/refresh';
+import { keepNewest, refreshSoon } from './live/refresh';
 import { SheetLink } from './measure/SheetLink';
 import { keepForOffline } from './queue/offline';
 import { rememberQueries } from './queue/known';
@@ -29,6 +29,7 @@ const OwnPage = lazy(() => import('./bench/OwnPage'));
 const client = new QueryClient({
   defaultOptions: { queries: { retry: 1, networkMode: 'always' }, mutations: { networkMode: 'always' } },
 });
+keepNewest(client);
 
 const later = (screen: React.ReactNode) => <Suspense fallback={<p className="p-8">Opening…</p>}>{screen}</Suspense>;
 

@@ -1,4 +1,5 @@
-import type { QueryClient, QueryKey } from '@tanstack/react-query';
+import { replaceEqualDeep, type QueryClient, type QueryKey } from '@tanstack/react-query';
+import type { Schemas } from '../api/client';
 
 /** What one write sets off comes at once from several sides: its answer, and the server's word that something changed. */
 const TOGETHER_MS = 120;
@@ -17,4 +18,21 @@ export function refreshSoon(client: QueryClient, ...keys: QueryKey[]): void {
       due.forEach((queryKey) => void client.invalidateQueries({ queryKey }));
     }, TOGETHER_MS);
   }
+}
+
+/**
+ * Answers about an attempt may overtake each other: a reading that is sent while somebody decides, a question that was put
+ * before it. Whatever comes, the newest edition is shown.
+ */
+export function keepNewest(client: QueryClient): void {
+  client.setQueryDefaults(['attempt'], { structuralSharing: newest });
+}
+
+function newest(known: unknown, come: unknown): unknown {
+  return editionOf(known) > editionOf(come) ? known : replaceEqualDeep(known, come);
+}
+
+/** What an earlier build kept on this device names none. */
+function editionOf(attempt: unknown): number {
+  return (attempt as Partial<Schemas['AttemptView']> | undefined)?.edition ?? 0;
 }

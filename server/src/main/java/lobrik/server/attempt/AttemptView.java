@@ -26,6 +26,7 @@ import org.jspecify.annotations.Nullable;
  * @param bench what is written down of the piece besides its readings
  * @param made the shape that the readings describe, once they describe one
  * @param drawnTimes how many times as large its difference to what was asked is best drawn
+ * @param edition grows with all that is written down of it, so that an answer that comes late is known to be older
  */
 public record AttemptView(
         UUID id,
@@ -40,7 +41,8 @@ public record AttemptView(
         BenchNotes bench,
         @Nullable ScoreView score,
         @Nullable PieceShape made,
-        int drawnTimes) {
+        int drawnTimes,
+        int edition) {
 
     /** Whose attempt. */
     public record AttemptTrainee(UUID id, String fullName, int bench, UUID cohortId) {}
@@ -171,7 +173,8 @@ public record AttemptView(
                 BenchNotes.of(measured, names),
                 score(measured),
                 verdict.made().map(PieceShape::of).orElse(null),
-                verdict.drawnTimes());
+                verdict.drawnTimes(),
+                measured.ledger().size());
     }
 
     private static @Nullable ScoreView score(Attempts.Measured measured) {

@@ -30,6 +30,13 @@ record Ledger(
 
     static final Ledger EMPTY = new Ledger(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
+    /** How much was written down; as nothing is ever struck out, it only grows. */
+    int size() {
+        return Stream.of(readings, facts, photos, setAside, seals, steps)
+                .mapToInt(List::size)
+                .sum();
+    }
+
     Set<UUID> asideIds() {
         return setAside.stream().map(SetAside::recordId).collect(Collectors.toSet());
     }

@@ -203,6 +203,7 @@ class JudgementTest {
         Answer view = dessa.get("/api/attempts/" + attempt);
         assertThat(view.at("/score/failing").size()).isZero();
         assertThat(view.at("/drawnTimes").asInt()).isEqualTo(4);
+        assertThat(view.at("/edition").asInt()).isEqualTo(4);
     }
 
     @Test
