@@ -1,7 +1,8 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { Problem } from './api/client';
 import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
@@ -26,7 +27,15 @@ const Progress = lazy(() => import('./progress/Progress'));
 const TraineePage = lazy(() => import('./progress/TraineePage'));
 const OwnPage = lazy(() => import('./bench/OwnPage'));
 
-const client = new QueryClient({
+const client: QueryClient = new QueryClient({
+  // Somebody else signed in in another window: this one shows who it is now.
+  mutationCache: new MutationCache({
+    onError: (problem) => {
+      if (problem instanceof Problem && problem.errors.some(({ code }) => code === 'another-account')) {
+        void client.invalidateQueries({ queryKey: ['me'] });
+      }
+    },
+  }),
   defaultOptions: { queries: { retry: 1, networkMode: 'always' }, mutations: { networkMode: 'always' } },
 });
 keepNewest(client);

@@ -1,6 +1,7 @@
 import createClient, { type Middleware } from 'openapi-fetch';
 import { screenId } from '../live/screen';
 import type { components, paths } from './schema';
+import { writer } from './writer';
 
 export type Schemas = components['schemas'];
 
@@ -38,6 +39,10 @@ const sender: Middleware = {
     if (request.method !== 'GET') {
       // So that the server's word of this change is known here as our own.
       request.headers.set('X-Lobrik-Screen', screenId());
+      const account = writer();
+      if (account !== undefined && !request.url.endsWith('/api/session')) {
+        request.headers.set('X-Lobrik-Account', account);
+      }
     }
     return request;
   },

@@ -210,6 +210,12 @@ function inKit(client: QueryClient, wanted: (attempt: Attempt) => boolean): Atte
     .find(wanted);
 }
 
+/** Something that a trainee has in hand; without an assignment whatever comes first. */
+export interface WorkInHand {
+  traineeId: string;
+  assignmentId?: string | null;
+}
+
 /**
  * Opens an attempt at what a trainee is on, or goes on with the one that is not complete. Without signal it is begun from
  * what the tablet took along.
@@ -218,15 +224,20 @@ export function useOpenAttempt() {
   const client = useQueryClient();
   const outbox = useOutbox();
   const me = useSignedIn();
-  return useMutation<Attempt, Problem, string | { traineeId: string; assignmentId: string }>({
+  return useMutation<Attempt, Problem, string | WorkInHand>({
     mutationFn: async (what) => {
-      const request = typeof what === 'string' ? { traineeId: what } : what;
+      const request: WorkInHand =
+        typeof what === 'string' ? { traineeId: what } : { traineeId: what.traineeId, assignmentId: what.assignmentId };
       try {
         return await body(
           api.PUT('/api/attempts/{id}', { params: { path: { id: crypto.randomUUID() } }, body: request }),
         );
       } catch (failure) {
-        const taken = inKit(client, ({ trainee }) => trainee.id === request.traineeId);
+        const taken = inKit(
+          client,
+          ({ trainee, assignmentId }) =>
+            trainee.id === request.traineeId && (request.assignmentId == null || request.assignmentId === assignmentId),
+        );
         if (!(failure instanceof Problem) || failure.status !== 0 || taken === undefined) {
           throw failure;
         }

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { STATES } from '../floor/states';
 import { OwnFigures } from './OwnFigures';
@@ -49,7 +49,7 @@ export default function BenchScreen() {
       </main>
     );
   }
-  const { title, fullName, bench, conduitLabel, benderLabel, step, checked } = sheet.data;
+  const { title, fullName, bench, conduitLabel, benderLabel, step, checked, others } = sheet.data;
   return (
     <main className="mx-auto flex min-h-dvh max-w-md flex-col gap-4 p-4">
       <header>
@@ -109,6 +109,25 @@ export default function BenchScreen() {
         {step === 'help' && checked == null && 'Your instructor is told.'}
       </p>
       {checked == null && <OwnFigures code={code} sheet={sheet.data} />}
+      {others.length > 0 && (
+        <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
+          <h2 id="also" className="text-lg font-semibold">
+            You also have
+          </h2>
+          <ul>
+            {others.map((other) => (
+              <li key={other.code}>
+                <Link
+                  to={`/bench/${other.code}`}
+                  className="flex min-h-11 items-center text-lg leading-tight underline underline-offset-4"
+                >
+                  {other.title}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </nav>
+      )}
       <p className="mt-auto text-sm leading-snug">
         Wear eye protection and gloves, keep the swing of the handle clear, ream every cut. Local code and the licensed
         person in charge decide.

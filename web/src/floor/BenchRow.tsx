@@ -22,8 +22,11 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
   const navigate = useNavigate();
   const open = useOpenAttempt();
   const [moving, setMoving] = useState(false);
-  const measure = () => {
-    open.mutate(bench.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+  const measure = (assignmentId = bench.assignmentId) => {
+    open.mutate(
+      { traineeId: bench.traineeId, assignmentId },
+      { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
+    );
   };
   const { name, sign, tone } = STATES[bench.state];
   const urgent = bench.state === 'called' || bench.state === 'help';
@@ -65,13 +68,40 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
           {bench.attempt?.sealed === true && <span> · verified</span>}
           {waiting > 0 && <span> · {waiting} to be sent</span>}
         </p>
+        {bench.others.length > 0 && (
+          <p className="leading-tight">
+            Also{' '}
+            {bench.others.map(({ assignmentId, exerciseTitle, state }, index) => (
+              <span key={assignmentId}>
+                {index > 0 && ' · '}
+                <button
+                  type="button"
+                  className="min-h-6 text-left underline underline-offset-4"
+                  aria-label={`Measure ${exerciseTitle} of ${bench.fullName}: ${STATES[state].name}`}
+                  disabled={open.isPending}
+                  onClick={() => {
+                    measure(assignmentId);
+                  }}
+                >
+                  <span aria-hidden="true">{STATES[state].sign}</span> {exerciseTitle}
+                </button>
+              </span>
+            ))}
+          </p>
+        )}
         {open.error !== null && (
           <p role="alert" className="text-sm text-error">
             {open.error.message}
           </p>
         )}
       </div>
-      <BenchAction bench={bench} onMeasure={measure} busy={open.isPending} />
+      <BenchAction
+        bench={bench}
+        onMeasure={() => {
+          measure();
+        }}
+        busy={open.isPending}
+      />
       {moving && (
         <StepDialog
           bench={bench}

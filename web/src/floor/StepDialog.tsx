@@ -14,7 +14,7 @@ export function StepDialog({ bench, onClose }: { bench: Schemas['BenchView']; on
   const open = useOpenAttempt();
   const set = useMutation<unknown, Problem, Step>({
     mutationFn: async (step) => {
-      const { id } = await open.mutateAsync(bench.traineeId);
+      const { id } = await open.mutateAsync(bench);
       const path = { id, key: crypto.randomUUID() };
       return body(api.PUT('/api/attempts/{id}/steps/{key}', { params: { path }, body: { step } }));
     },
@@ -23,8 +23,18 @@ export function StepDialog({ bench, onClose }: { bench: Schemas['BenchView']; on
       onClose();
     },
   });
+  const takeOff = useMutation<unknown, Problem, string>({
+    mutationFn: async (id) => body(api.DELETE('/api/assignments/{id}', { params: { path: { id } } })),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['floor'] });
+      onClose();
+    },
+  });
+  const failure = set.error ?? takeOff.error;
+  const { assignmentId } = bench;
   return (
     <Dialog title={bench.fullName} onClose={onClose}>
+      <p className="mb-2 text-lg leading-tight">{bench.exerciseTitle}</p>
       <div className="grid gap-2">
         {STEPS.map((step) => (
           <button
@@ -43,9 +53,25 @@ export function StepDialog({ bench, onClose }: { bench: Schemas['BenchView']; on
           </button>
         ))}
       </div>
-      {set.error !== null && (
+      {assignmentId != null && (
+        <button
+          type="button"
+          className="btn mt-3 h-auto min-h-11 w-full justify-start px-3 py-1 btn-ghost text-left leading-tight font-normal"
+          disabled={takeOff.isPending}
+          onClick={() => {
+            takeOff.mutate(assignmentId);
+          }}
+        >
+          <span aria-hidden="true">✕</span>
+          <span>
+            Take it off the list
+            <span className="block text-sm">Nobody waits for it any more; its sheet still opens it.</span>
+          </span>
+        </button>
+      )}
+      {failure !== null && (
         <p role="alert" className="mt-2 text-error">
-          ✕ {set.error.message}
+          ✕ {failure.message}
         </p>
       )}
     </Dialog>

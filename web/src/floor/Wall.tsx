@@ -80,6 +80,7 @@ function WallBench({ bench, now }: { bench: Bench; now: number }) {
             <span aria-hidden="true">{sign}</span> {name}
           </span>
           <span className="figures shrink-0">{lasting(bench.since, now)}</span>
+          {bench.others.length > 0 && <span className="shrink-0">and {bench.others.length} more</span>}
           {bench.attempt?.points != null && (
             <span className="figures ml-auto shrink-0 text-[2rem] leading-none">
               <span className="text-xl">{bench.attempt.passed === true ? '●' : '✕'}</span>{' '}

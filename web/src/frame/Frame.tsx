@@ -16,6 +16,7 @@ import { NavLink, Outlet, useLocation } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../api/client';
 import { useMe } from '../api/queries';
+import { writesFor } from '../api/writer';
 import { useNewVersion } from '../queue/offline';
 import { useOutbox, useStanding } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
@@ -111,6 +112,7 @@ export function Frame() {
 function SendsForWhoever({ accountId }: { accountId: string }) {
   const outbox = useOutbox();
   useEffect(() => {
+    writesFor(accountId);
     void outbox.signedIn(accountId);
   }, [outbox, accountId]);
   const client = useQueryClient();

@@ -10,11 +10,12 @@ export function useNextTrainee(attempt: Attempt) {
   const { mutate, error, isPending } = useOpenAttempt();
   const next = expectedNext(floor.data?.benches ?? [], attempt.trainee.id);
   const traineeId = next?.traineeId;
+  const assignmentId = next?.assignmentId;
   const go = useCallback(() => {
     if (traineeId !== undefined) {
-      mutate(traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+      mutate({ traineeId, assignmentId }, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
     }
-  }, [traineeId, mutate, navigate]);
+  }, [traineeId, assignmentId, mutate, navigate]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.altKey && event.key.toLowerCase() === 'n') {

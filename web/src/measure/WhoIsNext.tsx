@@ -15,9 +15,10 @@ export function WhoIsNext() {
   useLive(cohort?.id);
   const open = useOpenAttempt();
   const navigate = useNavigate();
-  const waiting = (floor.data?.benches.filter(({ state }) => AT_WORK.has(state)) ?? []).sort(
-    (a, b) => Number(b.state === 'called') - Number(a.state === 'called'),
-  );
+  const waiting = (floor.data?.benches ?? [])
+    .flatMap((bench) => [bench, ...bench.others.map((other) => ({ ...bench, ...other }))])
+    .filter(({ state }) => AT_WORK.has(state))
+    .sort((a, b) => Number(b.state === 'called') - Number(a.state === 'called'));
   return (
     <>
       <Header title="Measure" about="Whose piece is it?" />
@@ -28,12 +29,12 @@ export function WhoIsNext() {
       )}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-2 p-4">
         {waiting.map((bench) => (
-          <li key={bench.traineeId}>
+          <li key={bench.assignmentId}>
             <button
               type="button"
               className="flex min-h-16 w-full items-center gap-3 rounded-field border-2 border-base-content/60 bg-base-100 px-3 text-left hover:bg-base-200"
               onClick={() => {
-                open.mutate(bench.traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+                open.mutate(bench, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
               }}
             >
               <span className="figures w-9 text-center text-3xl">{bench.bench}</span>

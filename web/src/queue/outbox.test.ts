@@ -101,6 +101,37 @@ describe('the outbox', () => {
     expect(again).toEqual(['a', 'b']);
   });
 
+  it('goes on with other pieces when the server cannot take one, and comes back to it', async () => {
+    let mended = false;
+    const sent = server(({ key, attemptId }) =>
+      key === 'a' && !mended ? Promise.reject(new Problem(500, 'It failed')) : Promise.resolve(attemptId),
+    );
+    const outbox = new Outbox(listeners);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await outbox.keep(entry('b', 'attempt-1'));
+    await outbox.keep(entry('c', 'attempt-2'));
+    await outbox.signedIn(ME);
+    await vi.waitFor(() => expect(sent).toEqual(['c']));
+    expect(outbox.current().offline).toBe(false);
+    mended = true;
+    await untilEmpty();
+    expect(sent).toEqual(['c', 'a', 'b']);
+  });
+
+  it('sends nothing more when somebody else has signed in in another window', async () => {
+    const other = new Problem(403, 'Somebody else', [
+      { pointer: '', code: 'another-account', message: 'Somebody else' },
+    ]);
+    server(() => Promise.reject(other));
+    const outbox = new Outbox(listeners);
+    await outbox.signedIn(ME);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
+    expect(await store.all()).toMatchObject([{ key: 'a' }]);
+    const [kept] = await store.all();
+    expect(kept?.refused).toBeUndefined();
+  });
+
   it('sends nothing in somebody else’s name', async () => {
     const sent = server(({ attemptId }) => Promise.resolve(attemptId));
     const outbox = new Outbox(listeners);

@@ -157,6 +157,12 @@ export class Outbox {
     return undefined;
   }
 
+  private later(): void {
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.run(), this.wait);
+    this.wait = Math.min(2 * this.wait, LONGEST_WAIT_MILLIS);
+  }
+
   /** Whether to go on with the others. */
   private async failed(entry: Entry, failure: unknown, held: Set<string>): Promise<boolean> {
     const problem = failure instanceof Problem ? failure : new Problem(0, String(failure));
@@ -168,10 +174,13 @@ export class Outbox {
       case 'sign in':
         this.say({ signInNeeded: true });
         return false;
+      case 'try others':
+        held.add(entry.attemptId);
+        this.later();
+        return true;
       case 'try again':
         this.say({ offline: problem.status === 0 });
-        this.timer = setTimeout(() => void this.run(), this.wait);
-        this.wait = Math.min(2 * this.wait, LONGEST_WAIT_MILLIS);
+        this.later();
         return false;
     }
   }

@@ -37,10 +37,21 @@ export async function send(entry: Entry): Promise<Attempt> {
   }
 }
 
-/** What to do about an entry that could not be sent. */
-export function after(problem: Problem): 'try again' | 'sign in' | 'ask' {
-  if (problem.status === 401 || problem.status === 403) {
+/**
+ * What to do about an entry that could not be sent: 'try again' if nobody can be reached, 'try others' if the server could not take
+ * this one.
+ */
+export function after(problem: Problem): 'try again' | 'try others' | 'sign in' | 'ask' {
+  const { status, errors } = problem;
+  if (status === 401 || errors.some(({ code }) => code === 'another-account')) {
     return 'sign in';
   }
-  return problem.status === 0 || problem.status === 429 || problem.status >= 500 ? 'try again' : 'ask';
+  if (status === 0 || status === 429 || NOBODY_THERE.has(status)) {
+    return 'try again';
+  }
+  // A page that is out of date gets its token with the next answer.
+  return status >= 500 || status === 403 ? 'try others' : 'ask';
 }
+
+/** Said by what stands before a server that does not answer. */
+const NOBODY_THERE = new Set([502, 503, 504]);

@@ -19,6 +19,28 @@ final class Bench {
               return answer.json();
             }""";
 
+    /** Has a trainee have nothing in hand: what is partly measured is ended, the rest is taken off the list. */
+    private static final String EMPTY_HANDS = """
+            async id => {
+              const token = /XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1] ?? '';
+              const call = (method, path, body) => fetch(path, { method, body: body && JSON.stringify(body),
+                headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token } });
+              const cohorts = await (await fetch('/api/cohorts')).json();
+              const cohort = cohorts.find(each => each.trainees.some(trainee => trainee.id === id)).id;
+              const { benches } = await (await fetch('/api/floor/' + cohort)).json();
+              const bench = benches.find(each => each.traineeId === id);
+              const open = bench.state === 'done' || bench.state === 'nothingGiven' ? [] : [bench, ...bench.others];
+              for (const { assignmentId } of open) {
+                if ((await call('DELETE', '/api/assignments/' + assignmentId)).status !== 409) continue;
+                const attempt = await (await call('PUT', '/api/attempts/' + crypto.randomUUID(),
+                  { traineeId: id, assignmentId })).json();
+                for (const { id: feature } of attempt.features.filter(each => each.state === 'open')) {
+                  await call('PUT', '/api/attempts/' + attempt.id + '/readings/' + crypto.randomUUID(),
+                    { feature, omitted: 'the piece is gone' });
+                }
+              }
+            }""";
+
     private static final String SADDLE = """
             {"libraryId":"%s","exercise":{"title":"%s","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","readings":"%s",
               "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
@@ -56,20 +78,36 @@ final class Bench {
                   .flatMap(cohort => cohort.trainees).find(trainee => trainee.fullName === name).id""", name);
     }
 
+    /** Has a trainee have nothing in hand; their id. */
+    static String withEmptyHands(Page page, String name) {
+        String id = trainee(page, name);
+        page.evaluate(EMPTY_HANDS, id);
+        return id;
+    }
+
+    /** Sets a stub for a trainee besides what they have in hand; the code on its sheet. */
+    static String giveStubToo(Page page, String title, String trainee) {
+        return giveStubTo(page, title, trainee(page, trainee));
+    }
+
     /** Sets a four-point saddle for a trainee; the code on its sheet. */
     static String giveSaddle(Page page, String title, String readings, String trainee) {
-        return give(page, SADDLE.formatted(UUID.randomUUID(), title, readings, trainee(page, trainee)));
+        return give(page, SADDLE.formatted(UUID.randomUUID(), title, readings, withEmptyHands(page, trainee)));
     }
 
     /** Sets a stub for a trainee; the code on its sheet. */
     static String giveStub(Page page, String title, String trainee) {
-        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", trainee(page, trainee));
+        return giveStubTo(page, title, withEmptyHands(page, trainee));
+    }
+
+    private static String giveStubTo(Page page, String title, String traineeId) {
+        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", traineeId);
         return give(page, saddle.replaceAll("(?s)\"bend\":\\{\"kind\".*?\\}\\}", STUB_BEND));
     }
 
     /** Sets an offset of 6 in before an obstacle at 36 in for a trainee, and records a piece of it; its attempt. */
     static String offset(Page page, String title, String trainee, Map<String, String> readings) {
-        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", trainee(page, trainee));
+        String saddle = SADDLE.formatted(UUID.randomUUID(), title, "all", withEmptyHands(page, trainee));
         give(page, saddle.replaceAll("(?s)\"bend\":\\{\"kind\".*?\\}\\}", OFFSET_BEND));
         String attempt = (String) call(
                         page,

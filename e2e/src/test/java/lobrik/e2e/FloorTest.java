@@ -144,6 +144,39 @@ class FloorTest {
     }
 
     @Test
+    void whatIsGivenBeforeTheFirstIsMeasured_isBothInHand_onFloorAndMeasureAndPhone(School.Room room) {
+        Page runa = room.signedIn("runa", errors);
+        String first = Bench.giveStub(runa, "Stub of the morning", "Jonah Tarn");
+        Bench.giveStubToo(runa, "Stub of the afternoon", "Jonah Tarn");
+        Page phone = phone(room, first, errors);
+        phone.getByText("Stub of the afternoon").click();
+        assertThat(phone.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Stub of the afternoon");
+        assertThat(School.barriers(phone)).isEmpty();
+
+        runa.navigate(room.lobrik().base() + "/measure");
+        Locator waiting = Bench.row(runa, "Jonah Tarn");
+        assertThat(waiting).hasCount(2);
+        assertThat(waiting.first()).containsText("Stub of the morning");
+        runa.navigate(room.lobrik().base() + "/floor");
+        Locator row = Bench.row(runa, "Jonah Tarn");
+        assertThat(row).containsText("Stub of the morning");
+        row.getByLabel("Measure Stub of the afternoon of Jonah Tarn: Not started")
+                .click();
+        runa.waitForURL("**/measure/*-*");
+        assertThat(runa.getByText("Stub of the afternoon")).isVisible();
+
+        runa.navigate(room.lobrik().base() + "/floor");
+        // What is begun comes first.
+        assertThat(row).containsText("Also ○ Stub of the morning");
+        runa.getByLabel("Jonah Tarn: Bending; change").click();
+        runa.getByText("Take it off the list").click();
+        assertThat(row).not().containsText("Also");
+        assertThat(row).containsText("Stub of the morning");
+        assertThat(errors).isEmpty();
+    }
+
+    @Test
     void states_filterTheFloor_andAnInstructorMaySetThem(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         Bench.giveStub(runa, "Stub without a phone", "Jonah Tarn");

@@ -38,6 +38,7 @@ class WholePathTest {
     @Test
     void stub_isSetGivenMeasuredJudgedAndFoundAgain(School.Room room) {
         Page page = room.signedIn("runa", errors);
+        Bench.withEmptyHands(page, "Lorcan Veigh");
 
         place(page, "Set").click();
         Locator elevation = page.getByTestId("elevation");

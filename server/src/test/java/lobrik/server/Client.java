@@ -86,6 +86,11 @@ public final class Client {
         return send(request(path).header("X-Lobrik-Screen", screen).PUT(BodyPublishers.ofString(body)));
     }
 
+    /** The same from a window that says for which account it writes. */
+    public Answer putFor(String account, String path, String body) {
+        return send(request(path).header("X-Lobrik-Account", account).PUT(BodyPublishers.ofString(body)));
+    }
+
     public Answer delete(String path) {
         return send(request(path).DELETE());
     }

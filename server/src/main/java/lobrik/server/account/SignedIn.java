@@ -3,9 +3,11 @@ package lobrik.server.account;
 import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
+import lobrik.server.platform.SameAccount;
 
 /** Who is signed in; kept in the session. */
-public record SignedIn(UUID accountId, UUID centreId, String fullName, Role role) implements Principal, Serializable {
+public record SignedIn(UUID accountId, UUID centreId, String fullName, Role role)
+        implements Principal, SameAccount.Holder, Serializable {
 
     @Override
     public String getName() {

@@ -14,12 +14,14 @@ import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.Yardstick;
+import org.hibernate.annotations.DynamicUpdate;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
 /** One piece that a trainee bent, with the tolerances it is judged by, frozen when its measuring began. */
 @Entity
+@DynamicUpdate
 public class Attempt {
 
     @Id
@@ -40,6 +42,7 @@ public class Attempt {
 
     private @Nullable UUID startedBy;
     private Instant startedAt;
+    private boolean complete;
 
     @SuppressWarnings("NullAway.Init")
     protected Attempt() {}
@@ -112,5 +115,10 @@ public class Attempt {
 
     public Instant startedAt() {
         return startedAt;
+    }
+
+    /** Notes whether everything asked is read, so that a whole cohort's unfinished pieces are found without judging all. */
+    public void note(boolean everythingRead) {
+        complete = everythingRead;
     }
 }

@@ -8,11 +8,14 @@ import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** An attempt as a whole: opened, looked at, moved from step to step, verified. */
@@ -20,7 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "attempts")
 class AttemptResource {
 
-    /** At what a trainee was given; without an assignment, at what was given last. */
+    /** At what a trainee was given; without an assignment, at the first of what is in hand. */
     record OpenAttempt(@Nullable UUID traineeId, @Nullable UUID assignmentId) {}
 
     /** Where the trainee is with it. */
@@ -30,11 +33,13 @@ class AttemptResource {
     record NewSeal(@Nullable Boolean sealed, @Nullable String reason) {}
 
     private final Attempts attempts;
+    private final WorkInHand inHand;
     private final Keeping keeping;
     private final AttemptViews views;
 
-    AttemptResource(Attempts attempts, Keeping keeping, AttemptViews views) {
+    AttemptResource(Attempts attempts, WorkInHand inHand, Keeping keeping, AttemptViews views) {
         this.attempts = attempts;
+        this.inHand = inHand;
         this.keeping = keeping;
         this.views = views;
     }
@@ -48,7 +53,17 @@ class AttemptResource {
         if (request.traineeId() == null) {
             throw TurnedDown.badInput("/traineeId", "missing", "name the trainee");
         }
-        return views.of(who, attempts.open(who, id, request.traineeId(), request.assignmentId()));
+        return views.of(who, inHand.open(who, id, request.traineeId(), request.assignmentId()));
+    }
+
+    @Operation(
+            summary =
+                    "Take an exercise off the list of what its trainee has in hand, as long as nothing of it is measured",
+            description = "Its sheet still opens it; whoever goes on with it has it in hand again.")
+    @DeleteMapping("/api/assignments/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void takeOff(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        inHand.takeOff(who, id);
     }
 
     @Operation(summary = "An attempt with its readings and its verdict")
@@ -60,11 +75,11 @@ class AttemptResource {
     @Operation(
             summary = "What a tablet takes along in case that it loses the signal",
             description =
-                    "For each trainee of a cohort the attempt that is going on, or a blank one that can be opened "
-                            + "under its id later.")
+                    "For each exercise that a trainee of a cohort has in hand the attempt that is going on, or a blank one that "
+                            + "can be opened under its id later.")
     @GetMapping("/api/cohorts/{id}/kit")
     List<AttemptView> kit(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
-        return attempts.kit(who, id).stream()
+        return inHand.kit(who, id).stream()
                 .map(measured -> views.of(who, measured))
                 .toList();
     }

@@ -1,7 +1,6 @@
 package lobrik.server.attempt;
 
 import jakarta.persistence.EntityManager;
-import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -25,15 +24,9 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
 import lobrik.server.cohort.Cohorts;
-import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
-import lobrik.server.giving.Assignment;
-import lobrik.server.giving.Giving;
-import lobrik.server.giving.Givings;
-import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
-import lobrik.server.platform.Turns;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Tolerances;
@@ -42,7 +35,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Opens attempts and has them judged; {@link Keeping} writes down what is found on them. */
+/** Finds attempts and has them judged; {@link Keeping} writes down what is found on them. */
 @Service
 public class Attempts {
 
@@ -137,97 +130,16 @@ public class Attempts {
 
     private final EntityManager entities;
     private final Cohorts cohorts;
-    private final Givings givings;
     private final Library library;
     private final Calculations calculations;
     private final Ledgers ledgers;
-    private final Turns turns;
-    private final Live live;
-    private final Clock clock;
 
-    Attempts(
-            EntityManager entities,
-            Cohorts cohorts,
-            Givings givings,
-            Library library,
-            Calculations calculations,
-            Ledgers ledgers,
-            Turns turns,
-            Live live,
-            Clock clock) {
+    Attempts(EntityManager entities, Cohorts cohorts, Library library, Calculations calculations, Ledgers ledgers) {
         this.entities = entities;
         this.cohorts = cohorts;
-        this.givings = givings;
         this.library = library;
         this.calculations = calculations;
         this.ledgers = ledgers;
-        this.turns = turns;
-        this.live = live;
-        this.clock = clock;
-    }
-
-    /**
-     * Opens an attempt at what the trainee is on, or goes on with the one that is not complete yet.
-     *
-     * @param id made by the client; an attempt that exists is returned as it is
-     * @param assignmentId what was given to the trainee; whatever was given last if null
-     * @throws TurnedDown if nothing was given, or if all tries are used up
-     */
-    @Transactional
-    public Measured open(SignedIn who, UUID id, UUID traineeId, @Nullable UUID assignmentId) {
-        Trainee trainee = cohorts.trainee(who, traineeId);
-        turns.take(traineeId);
-        if (entities.find(Attempt.class, id) != null) {
-            return get(who, id);
-        }
-        Assignment assignment = assignmentId == null
-                ? givings.currentOf(List.of(traineeId)).get(traineeId)
-                : givings.assignment(assignmentId);
-        if (assignment == null || !assignment.traineeId().equals(traineeId)) {
-            throw TurnedDown.conflict(
-                    "nothing-given", trainee.fullName() + " has no such exercise yet; set one and give it first");
-        }
-        return openAt(assignment, trainee, id, who.accountId());
-    }
-
-    /**
-     * Opens an attempt from the trainee's phone, or goes on with the one that is not complete yet.
-     *
-     * @param trainee whose assignment it is
-     */
-    @Transactional
-    public Measured begin(Assignment assignment, Trainee trainee, UUID id) {
-        turns.take(trainee.id());
-        return openAt(assignment, trainee, id, null);
-    }
-
-    private Measured openAt(Assignment assignment, Trainee trainee, UUID id, @Nullable UUID startedBy) {
-        List<Attempt> before = attemptsAt(List.of(assignment.id()));
-        if (!before.isEmpty()) {
-            Measured last = measured(before).getLast();
-            if (!last.verdict().isComplete()) {
-                return last;
-            }
-        }
-        requireTryLeft(trainee, before.size(), givings.terms(assignment));
-        Exercise exercise = library.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
-        if (exercise == null) {
-            throw TurnedDown.notFound("exercise");
-        }
-        Attempt attempt = new Attempt(id, assignment, exercise, layout(exercise), startedBy, clock.instant());
-        entities.persist(attempt);
-        live.changed(trainee.cohortId(), id);
-        return measured(List.of(attempt)).getFirst();
-    }
-
-    private static void requireTryLeft(Trainee trainee, int used, Giving.Terms terms) {
-        Integer tries = terms.tries();
-        if (tries != null && used >= tries) {
-            throw TurnedDown.conflict(
-                    "tries-used",
-                    trainee.fullName() + " has used " + (tries == 1 ? "the one try" : "all " + tries + " tries")
-                            + " at this exercise; give it again to go on");
-        }
     }
 
     /**
@@ -248,35 +160,6 @@ public class Attempts {
         }
         cohorts.trainee(who, attempt.traineeId());
         return attempt;
-    }
-
-    /**
-     * What a tablet takes along in case that it loses the signal: for each trainee the attempt that is going on, or one that
-     * is not begun yet and that nothing is kept of until somebody opens it.
-     */
-    @Transactional(readOnly = true)
-    public List<Measured> kit(SignedIn who, UUID cohortId) {
-        List<Trainee> trainees = cohorts.trainees(who, cohortId);
-        Map<UUID, Assignment> current =
-                givings.currentOf(trainees.stream().map(Trainee::id).toList());
-        Map<UUID, Measured> last =
-                lastAt(current.values().stream().map(Assignment::id).toList());
-        Map<UUID, Exercise> exercises = library.byId(
-                current.values().stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
-        List<Measured> kit = new ArrayList<>();
-        List<Attempt> blank = new ArrayList<>();
-        for (Assignment assignment : current.values()) {
-            Measured measured = last.get(assignment.id());
-            Exercise exercise = exercises.get(assignment.exerciseId());
-            if (measured != null && !measured.verdict().isComplete()) {
-                kit.add(measured);
-            } else if (exercise != null) {
-                blank.add(new Attempt(
-                        UUID.randomUUID(), assignment, exercise, layout(exercise), who.accountId(), clock.instant()));
-            }
-        }
-        kit.addAll(measured(blank));
-        return List.copyOf(kit);
     }
 
     /** The same attempt as it stands now. */
@@ -309,7 +192,7 @@ public class Attempts {
     }
 
     /** Attempts at these assignments, from the oldest. */
-    private List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
+    List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
         return entities.createQuery("from Attempt where assignmentId in :ids order by startedAt, id", Attempt.class)
                 .setParameter("ids", assignmentIds)
                 .getResultList();
@@ -333,10 +216,6 @@ public class Attempts {
                         .getResultList());
     }
 
-    private Layout layout(Exercise exercise) {
-        return calculations.question(exercise.definition()).layout();
-    }
-
     private static Verdict.Rules rules(Attempt attempt, Tolerances tolerances) {
         return new Verdict.Rules(
                 attempt.yardstick(),
@@ -345,7 +224,8 @@ public class Attempts {
                 attempt.readings().toCore());
     }
 
-    private List<Measured> measured(List<Attempt> attempts) {
+    /** These attempts as they stand; what is not kept yet is judged as well. */
+    List<Measured> measured(List<Attempt> attempts) {
         Map<UUID, Exercise> byId =
                 library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
         Map<UUID, Ledger> written =

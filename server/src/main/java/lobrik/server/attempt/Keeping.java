@@ -263,6 +263,7 @@ public class Keeping {
         UUID cohort = cohorts.trainee(who, before.attempt().traineeId()).cohortId();
         live.changed(cohort, before.attempt().id());
         Measured now = attempts.get(who, before.attempt().id());
+        now.attempt().note(now.verdict().isComplete());
         tell(now);
         return now;
     }

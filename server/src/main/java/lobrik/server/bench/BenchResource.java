@@ -41,6 +41,7 @@ class BenchResource {
      * @param own the trainee's figures once they are in
      * @param answersShown whether the right figures are told after them; not where the piece is assessed
      * @param checked once the piece was judged
+     * @param others what the trainee has in hand besides, in order
      */
     record BenchSheet(
             String title,
@@ -54,7 +55,11 @@ class BenchResource {
             @Nullable Instant since,
             @Nullable List<OwnFigureAnswer> own,
             boolean answersShown,
-            @Nullable CheckedAnswer checked) {}
+            @Nullable CheckedAnswer checked,
+            List<OtherSheet> others) {}
+
+    /** Another sheet of the same trainee's. */
+    record OtherSheet(String code, String title) {}
 
     /** A figure of the trainee's; with the right one and how near it is, where answers are told. */
     record OwnFigureAnswer(

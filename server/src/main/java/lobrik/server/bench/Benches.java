@@ -3,6 +3,7 @@ package lobrik.server.bench;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Mark;
 import lobrik.measure.LengthUnit;
@@ -12,12 +13,18 @@ import lobrik.server.attempt.BenchNotes.OwnFigureView;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Keeping;
 import lobrik.server.attempt.Step;
+import lobrik.server.attempt.WorkInHand;
+import lobrik.server.attempt.WorkInHand.InHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
+import lobrik.server.bench.BenchResource.OtherSheet;
 import lobrik.server.bench.BenchResource.OwnFigureAnswer;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.Library;
+import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Givings;
 import lobrik.server.giving.Givings.Sheet;
 import lobrik.server.platform.TurnedDown;
@@ -34,12 +41,22 @@ class Benches {
 
     private final Givings givings;
     private final Attempts attempts;
+    private final WorkInHand work;
+    private final Library library;
     private final Keeping keeping;
     private final Calculations calculations;
 
-    Benches(Givings givings, Attempts attempts, Keeping keeping, Calculations calculations) {
+    Benches(
+            Givings givings,
+            Attempts attempts,
+            WorkInHand work,
+            Library library,
+            Keeping keeping,
+            Calculations calculations) {
         this.givings = givings;
         this.attempts = attempts;
+        this.work = work;
+        this.library = library;
         this.keeping = keeping;
         this.calculations = calculations;
     }
@@ -59,7 +76,7 @@ class Benches {
             throw TurnedDown.conflict(
                     "checked-already", "This piece was checked; press “Working it out” to begin another try");
         }
-        Measured measured = attempts.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+        Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
         keeping.stepByTrainee(measured, sheet.trainee().cohortId(), key, step);
         return view(sheet, last(sheet));
     }
@@ -77,7 +94,7 @@ class Benches {
                     "This piece was checked before your figures came, so they do not count; press “Working it out” to begin"
                             + " another try");
         }
-        Measured measured = attempts.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+        Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
         LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         keeping.figuresByTrainee(measured, sheet.trainee().cohortId(), key, own, unit);
         return view(sheet, last(sheet));
@@ -119,7 +136,26 @@ class Benches {
                                         : new OwnFigureAnswer(figure.mark(), figure.text(), figure.from(), null, null))
                                 .toList(),
                 shown,
-                score == null ? null : new CheckedAnswer(score.points(), score.passed()));
+                score == null ? null : new CheckedAnswer(score.points(), score.passed()),
+                others(sheet));
+    }
+
+    /** What its trainee has in hand besides, in order. */
+    private List<OtherSheet> others(Sheet sheet) {
+        UUID trainee = sheet.trainee().id();
+        List<Assignment> others = work.of(List.of(trainee)).getOrDefault(trainee, List.of()).stream()
+                .filter(InHand::isOpen)
+                .map(InHand::assignment)
+                .filter(assignment -> !assignment.id().equals(sheet.assignment().id()))
+                .toList();
+        Map<UUID, Exercise> exercises =
+                library.byId(others.stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
+        return others.stream()
+                .map(assignment -> {
+                    Exercise exercise = exercises.get(assignment.exerciseId());
+                    return new OtherSheet(assignment.code(), exercise == null ? "" : exercise.title());
+                })
+                .toList();
     }
 
     private static @Nullable Integer back(Mark mark) {

@@ -219,9 +219,9 @@ class DemoLoad implements ApplicationRunner {
               from new_assignment n join assignment a on a.id = n.seed_assignment""",
             """
             insert into attempt (id, assignment_id, exercise_id, trainee_id, tolerances, started_by, started_at, readings, yardstick,
-                targets)
+                targets, complete)
               select n.id, g.id, n.exercise_id, n.trainee_id, s.tolerances, s.started_by, s.started_at + n.shift, s.readings, s.yardstick,
-                s.targets
+                s.targets, s.complete
               from new_attempt n
               join new_assignment g on g.trainee_id = n.trainee_id and g.seed_assignment = n.seed_assignment
               join seed_attempt s on s.id = n.seed""",

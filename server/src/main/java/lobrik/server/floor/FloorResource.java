@@ -7,14 +7,16 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.StepRow;
+import lobrik.server.attempt.WorkInHand;
+import lobrik.server.attempt.WorkInHand.InHand;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -44,6 +46,7 @@ class FloorResource {
      * A trainee at a bench with what they are on; the attempt is the last one at it.
      *
      * @param since when the state began; nothing where there is none
+     * @param others what they have in hand besides, in the order in which somebody should look at it
      */
     record BenchView(
             UUID traineeId,
@@ -54,7 +57,16 @@ class FloorResource {
             @Nullable UUID assignmentId,
             @Nullable String exerciseTitle,
             @Nullable LocalDate dueOn,
-            @Nullable AttemptSummary attempt) {}
+            @Nullable AttemptSummary attempt,
+            List<OtherView> others) {}
+
+    /** Something else that a trainee has in hand. */
+    record OtherView(
+            UUID assignmentId,
+            String exerciseTitle,
+            State state,
+            Instant since,
+            @Nullable LocalDate dueOn) {}
 
     /**
      * How far an attempt is; the score once it is complete.
@@ -72,40 +84,40 @@ class FloorResource {
             @Nullable Double points,
             @Nullable Boolean passed) {}
 
-    /** Where a trainee stands with what was given last. */
+    /** Where a trainee stands with something, in the order in which somebody should look at it. */
     enum State {
-        @JsonProperty("nothingGiven")
-        NOTHING_GIVEN,
-        @JsonProperty("notStarted")
-        NOT_STARTED,
-        @JsonProperty("workingOut")
-        WORKING_OUT,
-        @JsonProperty("bending")
-        BENDING,
         @JsonProperty("called")
         CALLED,
         @JsonProperty("help")
         HELP,
         @JsonProperty("measuring")
         MEASURING,
+        @JsonProperty("bending")
+        BENDING,
+        @JsonProperty("workingOut")
+        WORKING_OUT,
+        @JsonProperty("notStarted")
+        NOT_STARTED,
+        @JsonProperty("nothingGiven")
+        NOTHING_GIVEN,
         @JsonProperty("done")
         DONE
     }
 
-    /** A state and when it began. */
-    private record Stand(State state, @Nullable Instant since) {}
+    /** Something in hand, where its trainee stands with it, and since when. */
+    private record Stand(InHand work, State state, Instant since) {}
 
     private final Cohorts cohorts;
     private final Givings givings;
     private final Library library;
-    private final Attempts attempts;
+    private final WorkInHand work;
     private final Clock clock;
 
-    FloorResource(Cohorts cohorts, Givings givings, Library library, Attempts attempts, Clock clock) {
+    FloorResource(Cohorts cohorts, Givings givings, Library library, WorkInHand work, Clock clock) {
         this.cohorts = cohorts;
         this.givings = givings;
         this.library = library;
-        this.attempts = attempts;
+        this.work = work;
         this.clock = clock;
     }
 
@@ -114,60 +126,88 @@ class FloorResource {
     FloorView floor(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID cohortId) {
         Cohort cohort = cohorts.cohort(who, cohortId);
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
-        Map<UUID, Assignment> current =
-                givings.currentOf(trainees.stream().map(Trainee::id).toList());
-        Map<UUID, Exercise> byId = library.byId(
-                current.values().stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
-        Map<UUID, Measured> last =
-                attempts.lastAt(current.values().stream().map(Assignment::id).toList());
+        Map<UUID, List<InHand>> inHand =
+                work.of(trainees.stream().map(Trainee::id).toList());
+        Map<UUID, Exercise> byId = library.byId(inHand.values().stream()
+                .flatMap(List::stream)
+                .map(each -> each.assignment().exerciseId())
+                .collect(Collectors.toSet()));
         return new FloorView(
                 cohort.id(),
                 cohort.name(),
                 clock.instant(),
                 trainees.stream()
-                        .map(trainee -> bench(trainee, current.get(trainee.id()), byId, last))
+                        .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId))
                         .toList());
     }
 
-    private BenchView bench(
-            Trainee trainee,
-            @Nullable Assignment assignment,
-            Map<UUID, Exercise> exercises,
-            Map<UUID, Measured> attempts) {
-        Exercise exercise = assignment == null ? null : exercises.get(assignment.exerciseId());
-        Measured measured = assignment == null ? null : attempts.get(assignment.id());
-        Stand stand = stand(assignment, measured);
+    private BenchView bench(Trainee trainee, List<InHand> inHand, Map<UUID, Exercise> exercises) {
+        List<Stand> stands = inHand.stream()
+                .map(FloorResource::stand)
+                .sorted(Comparator.comparing(Stand::state))
+                .toList();
+        if (stands.isEmpty()) {
+            return new BenchView(
+                    trainee.id(),
+                    trainee.fullName(),
+                    trainee.bench(),
+                    State.NOTHING_GIVEN,
+                    null,
+                    null,
+                    null,
+                    null,
+                    null,
+                    List.of());
+        }
+        Stand first = stands.getFirst();
+        Assignment assignment = first.work().assignment();
+        Measured piece = first.work().piece();
         return new BenchView(
                 trainee.id(),
                 trainee.fullName(),
                 trainee.bench(),
-                stand.state(),
-                stand.since(),
-                assignment == null ? null : assignment.id(),
-                exercise == null ? null : exercise.title(),
-                assignment == null ? null : givings.terms(assignment).dueOn(),
-                measured == null ? null : summary(measured));
+                first.state(),
+                first.since(),
+                assignment.id(),
+                title(assignment, exercises),
+                givings.terms(assignment).dueOn(),
+                piece == null ? null : summary(piece),
+                stands.stream().skip(1).map(stand -> other(stand, exercises)).toList());
     }
 
-    private static Stand stand(@Nullable Assignment assignment, @Nullable Measured measured) {
-        if (assignment == null) {
-            return new Stand(State.NOTHING_GIVEN, null);
+    private OtherView other(Stand stand, Map<UUID, Exercise> exercises) {
+        Assignment assignment = stand.work().assignment();
+        return new OtherView(
+                assignment.id(),
+                title(assignment, exercises),
+                stand.state(),
+                stand.since(),
+                givings.terms(assignment).dueOn());
+    }
+
+    private static String title(Assignment assignment, Map<UUID, Exercise> exercises) {
+        Exercise exercise = exercises.get(assignment.exerciseId());
+        return exercise == null ? "" : exercise.title();
+    }
+
+    private static Stand stand(InHand work) {
+        Measured piece = work.piece();
+        if (piece == null) {
+            return new Stand(work, State.NOT_STARTED, work.assignment().givenAt());
         }
-        if (measured == null) {
-            return new Stand(State.NOT_STARTED, assignment.givenAt());
+        Instant begun = piece.attempt().startedAt();
+        Instant read = piece.lastReadAt().orElse(null);
+        if (piece.verdict().isComplete()) {
+            return new Stand(work, State.DONE, read == null ? begun : read);
         }
-        Instant read = measured.lastReadAt().orElse(null);
-        if (measured.verdict().isComplete()) {
-            return new Stand(State.DONE, read);
-        }
-        StepRow step = measured.lastStep().orElse(null);
+        StepRow step = piece.lastStep().orElse(null);
         // Whoever calls again while the piece is being measured waits again.
         if (read != null && (step == null || read.isAfter(step.setAt()))) {
-            return new Stand(State.MEASURING, read);
+            return new Stand(work, State.MEASURING, read);
         }
         return step == null
-                ? new Stand(State.BENDING, measured.attempt().startedAt())
-                : new Stand(State.valueOf(step.step().name()), step.setAt());
+                ? new Stand(work, State.BENDING, begun)
+                : new Stand(work, State.valueOf(step.step().name()), step.setAt());
     }
 
     private static AttemptSummary summary(Measured measured) {

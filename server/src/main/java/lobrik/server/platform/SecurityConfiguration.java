@@ -13,6 +13,7 @@ import org.springframework.security.config.annotation.web.configurers.AbstractHt
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -50,6 +51,7 @@ class SecurityConfiguration {
                 // The calculation interface keeps nothing and knows nobody: a forged request gains nothing.
                 .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calc/**"))
                 .securityContext(context -> context.securityContextRepository(contexts))
+                .addFilterAfter(new SameAccount(), AuthorizationFilter.class)
                 .requestCache(AbstractHttpConfigurer::disable)
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)

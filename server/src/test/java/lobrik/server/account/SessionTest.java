@@ -39,6 +39,20 @@ class SessionTest {
     }
 
     @Test
+    void whatAWindowWritesForSomebodyElse_isTurnedDown(RunningServer.Address server) {
+        Client browser = Client.signedIn(server, "oskar");
+        String oskar = browser.get("/api/me").at("/accountId").asString();
+        String dessa =
+                Client.signedIn(server, "dessa").get("/api/me").at("/accountId").asString();
+        String path = "/api/me/preferences";
+        var refused = browser.putFor(dessa, path, "{\"unit\":\"mm\"}");
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.at("/errors/0/code").asString()).isEqualTo("another-account");
+        assertThat(browser.get("/api/me").at("/unit").asString()).isEqualTo("in");
+        assertThat(browser.putFor(oskar, path, "{\"unit\":\"in\"}").status()).isEqualTo(200);
+    }
+
+    @Test
     void unit_isKeptWithTheAccount(RunningServer.Address server) {
         Client client = Client.signedIn(server, "dessa");
         assertThat(client.put("/api/me/preferences", "{\"unit\":\"mm\"}")

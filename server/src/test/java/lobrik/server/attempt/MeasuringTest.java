@@ -13,6 +13,7 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
@@ -116,6 +117,79 @@ class MeasuringTest {
         assertThat(give(runa, "{\"cohortId\":\"" + cohort + "\"}").at("/sheets").size())
                 .isEqualTo(2);
         return openAttempt(trainees.getFirst());
+    }
+
+    private String giveAda(String title) {
+        return runa.put(
+                        "/api/givings/" + UUID.randomUUID(),
+                        exercise(DEFINITION, "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}")
+                                .replace("Up from the box", title))
+                .at("/sheets/0/code")
+                .asString();
+    }
+
+    private static List<String> inHand(Answer floor) {
+        JsonNode ada = floor.at("/benches/0");
+        return Stream.concat(Stream.of(ada), ada.at("/others").valueStream())
+                .map(each -> each.at("/exerciseTitle").asString() + " "
+                        + each.at("/state").asString())
+                .toList();
+    }
+
+    @Test
+    void whatIsGivenBeforeTheFirstIsMeasured_isAllKept_inItsOrder(RunningServer.Address server) {
+        String first = giveAda("First");
+        String second = giveAda("Second");
+        giveAda("Third");
+        assertThat(inHand(runa.get("/api/floor/" + cohort)))
+                .containsExactly("First notStarted", "Second notStarted", "Third notStarted");
+        assertThat(runa.get("/api/cohorts/" + cohort + "/kit").body().size()).isEqualTo(3);
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        assertThat(phone.get("/api/benches/" + first)
+                        .at("/others")
+                        .valueStream()
+                        .map(other -> other.at("/title").asString())
+                        .toList())
+                .containsExactly("Second", "Third");
+        // The phone begins the second: whoever is called to the bench measures that.
+        phone.put("/api/benches/" + second + "/steps/" + UUID.randomUUID(), "{\"step\":\"called\"}");
+        assertThat(inHand(runa.get("/api/floor/" + cohort)))
+                .containsExactly("Second called", "First notStarted", "Third notStarted");
+        String attempt = openAttempt(trainees.getFirst());
+        assertThat(runa.get("/api/attempts/" + attempt).at("/exercise/title").asString())
+                .isEqualTo("Second");
+        for (String feature : List.of("mark1 11 5/8", "leg 17 5/8", "angle1 90", "otherLeg 22")) {
+            read(attempt, feature.split(" ", 2)[0], feature.split(" ", 2)[1]);
+        }
+        Answer left = runa.get("/api/floor/" + cohort);
+        assertThat(inHand(left)).containsExactly("First notStarted", "Third notStarted");
+
+        String assignment = left.at("/benches/0/assignmentId").asString();
+        assertThat(runa.delete("/api/assignments/" + assignment).status()).isEqualTo(204);
+        assertThat(runa.delete("/api/assignments/" + assignment).status())
+                .as("once more changes nothing")
+                .isEqualTo(204);
+        assertThat(inHand(runa.get("/api/floor/" + cohort))).containsExactly("Third notStarted");
+        phone.put("/api/benches/" + first + "/steps/" + UUID.randomUUID(), "{\"step\":\"bending\"}");
+        assertThat(inHand(runa.get("/api/floor/" + cohort)))
+                .as("whoever goes on with it has it in hand again")
+                .containsExactly("First bending", "Third notStarted");
+    }
+
+    @Test
+    void whatIsPartlyMeasured_staysInHand_andStrangersTakeNothingOff() {
+        giveAda("First");
+        String attempt = openAttempt(trainees.getFirst());
+        read(attempt, "mark1", "11 5/8");
+        String path = "/api/assignments/"
+                + runa.get("/api/floor/" + cohort).at("/benches/0/assignmentId").asString();
+        Answer refused = runa.delete(path);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.at("/errors/0/message").asString()).startsWith("Ada Finch has readings of it already");
+        assertThat(dessa.delete(path).status()).isEqualTo(404);
+        assertThat(runa.delete("/api/assignments/" + UUID.randomUUID()).status())
+                .isEqualTo(404);
     }
 
     @Test

@@ -116,7 +116,7 @@ class GivingTest {
         String wrong = id();
         Answer given = runa.put("/api/givings/" + wrong, plain("kick", toFirst));
         assertThat(runa.get("/api/floor/" + cohort)
-                        .at("/benches/0/assignmentId")
+                        .at("/benches/0/others/0/assignmentId")
                         .asString())
                 .isEqualTo(given.at("/sheets/0/assignmentId").asString());
         Answer left = runa.delete("/api/givings/" + wrong);
@@ -126,6 +126,8 @@ class GivingTest {
                         .at("/benches/0/assignmentId")
                         .asString())
                 .isEqualTo(first);
+        assertThat(runa.get("/api/floor/" + cohort).at("/benches/0/others").size())
+                .isZero();
         Client phone = new Client(server);
         phone.get("/api/status");
         assertThat(phone.get("/api/benches/" + given.at("/sheets/0/code").asString())

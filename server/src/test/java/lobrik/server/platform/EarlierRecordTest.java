@@ -70,6 +70,9 @@ class EarlierRecordTest {
                             matrix.at("/rows").get(row).at("/cells"),
                             now.at("/rows").path(row).at("/cells"));
                 }
+                assertThat(oskar.get("/api/floor/" + cohort).body().toString())
+                        .as("what was replaced by a later exercise is in nobody's hand")
+                        .doesNotContain("\"others\":[{");
                 cohorts.add(cohort);
             }
             assertThat(cohorts).hasSizeGreaterThan(1);

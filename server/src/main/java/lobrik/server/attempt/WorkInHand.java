@@ -1,0 +1,230 @@
+package lobrik.server.attempt;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import lobrik.layout.Layout;
+import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.exercise.Library;
+import lobrik.server.giving.Assignment;
+import lobrik.server.giving.Giving;
+import lobrik.server.giving.Givings;
+import lobrik.server.live.Live;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What trainees have in hand, and the pieces they begin at it. */
+@Service
+public class WorkInHand {
+
+    /**
+     * Something that a trainee was given.
+     *
+     * @param piece the last one at it; none before it is begun
+     */
+    public record InHand(Assignment assignment, @Nullable Measured piece) {
+
+        /** Whether somebody has still to do something about it. */
+        public boolean isOpen() {
+            return piece == null || !piece.verdict().isComplete();
+        }
+
+        /** Whether there is a piece. */
+        public boolean isBegun() {
+            return piece != null;
+        }
+    }
+
+    private final EntityManager entities;
+    private final Attempts attempts;
+    private final Cohorts cohorts;
+    private final Givings givings;
+    private final Library library;
+    private final Calculations calculations;
+    private final Turns turns;
+    private final Live live;
+    private final Clock clock;
+
+    WorkInHand(
+            EntityManager entities,
+            Attempts attempts,
+            Cohorts cohorts,
+            Givings givings,
+            Library library,
+            Calculations calculations,
+            Turns turns,
+            Live live,
+            Clock clock) {
+        this.entities = entities;
+        this.attempts = attempts;
+        this.cohorts = cohorts;
+        this.givings = givings;
+        this.library = library;
+        this.calculations = calculations;
+        this.turns = turns;
+        this.live = live;
+        this.clock = clock;
+    }
+
+    /**
+     * What trainees have in hand, by trainee: all that was given and is not measured yet, what is begun before what is not, and
+     * otherwise as it was given; if there is nothing, what was given last. Trainees who were never given anything are left out.
+     */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<InHand>> of(Collection<UUID> traineeIds) {
+        List<Assignment> candidates = givings.perhapsUnfinished(traineeIds);
+        Map<UUID, Measured> pieces =
+                attempts.lastAt(candidates.stream().map(Assignment::id).toList());
+        Map<UUID, List<InHand>> inHand = candidates.stream()
+                .map(assignment -> new InHand(assignment, pieces.get(assignment.id())))
+                .filter(InHand::isOpen)
+                .sorted(Comparator.comparing(InHand::isBegun).reversed())
+                .collect(Collectors.groupingBy(each -> each.assignment().traineeId()));
+        Map<UUID, Assignment> last = givings.lastOf(
+                traineeIds.stream().filter(id -> !inHand.containsKey(id)).toList());
+        Map<UUID, Measured> measured =
+                attempts.lastAt(last.values().stream().map(Assignment::id).toList());
+        last.forEach((traineeId, assignment) ->
+                inHand.put(traineeId, List.of(new InHand(assignment, measured.get(assignment.id())))));
+        return inHand;
+    }
+
+    /**
+     * Takes an exercise off the list of what its trainee has in hand. Repeating that changes nothing.
+     *
+     * @throws TurnedDown if there is none for the one who asks, or if something of it is measured
+     */
+    @Transactional
+    public void takeOff(SignedIn who, UUID assignmentId) {
+        Assignment assignment = givings.assignment(assignmentId);
+        if (assignment == null) {
+            throw TurnedDown.notFound("exercise given out");
+        }
+        Trainee trainee = cohorts.trainee(who, assignment.traineeId());
+        turns.take(trainee.id());
+        Measured piece = attempts.lastAt(List.of(assignmentId)).get(assignmentId);
+        if (piece != null && !piece.ledger().readings().isEmpty()) {
+            throw TurnedDown.conflict(
+                    "measured-already",
+                    trainee.fullName()
+                            + " has readings of it already; go on measuring, or say of what is left that it was not"
+                            + " measured");
+        }
+        givings.takeOff(who, assignment);
+        live.changed(trainee.cohortId(), null);
+    }
+
+    /**
+     * What a tablet takes along in case that it loses the signal: for each exercise that a trainee has in hand the attempt that
+     * is going on, or one that is not begun yet and that nothing is kept of until somebody opens it.
+     */
+    @Transactional(readOnly = true)
+    public List<Measured> kit(SignedIn who, UUID cohortId) {
+        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        List<InHand> inHand = of(trainees.stream().map(Trainee::id).toList()).values().stream()
+                .flatMap(List::stream)
+                .toList();
+        Map<UUID, Exercise> exercises = library.byId(
+                inHand.stream().map(each -> each.assignment().exerciseId()).collect(Collectors.toSet()));
+        List<Measured> kit = new ArrayList<>();
+        List<Attempt> blank = new ArrayList<>();
+        for (InHand each : inHand) {
+            Assignment assignment = each.assignment();
+            Exercise exercise = exercises.get(assignment.exerciseId());
+            if (each.piece() != null && each.isOpen()) {
+                kit.add(each.piece());
+            } else if (exercise != null) {
+                blank.add(new Attempt(
+                        UUID.randomUUID(), assignment, exercise, layout(exercise), who.accountId(), clock.instant()));
+            }
+        }
+        kit.addAll(attempts.measured(blank));
+        return List.copyOf(kit);
+    }
+
+    /**
+     * Opens an attempt at what the trainee is on, or goes on with the one that is not complete yet.
+     *
+     * @param id made by the client; an attempt that exists is returned as it is
+     * @param assignmentId what was given to the trainee; the first of what is in hand if null
+     * @throws TurnedDown if nothing was given, or if all tries are used up
+     */
+    @Transactional
+    public Measured open(SignedIn who, UUID id, UUID traineeId, @Nullable UUID assignmentId) {
+        Trainee trainee = cohorts.trainee(who, traineeId);
+        turns.take(traineeId);
+        if (entities.find(Attempt.class, id) != null) {
+            return attempts.get(who, id);
+        }
+        Assignment assignment = assignmentId == null
+                ? of(List.of(traineeId)).getOrDefault(traineeId, List.of()).stream()
+                        .findFirst()
+                        .map(InHand::assignment)
+                        .orElse(null)
+                : givings.assignment(assignmentId);
+        if (assignment == null || !assignment.traineeId().equals(traineeId)) {
+            throw TurnedDown.conflict(
+                    "nothing-given", trainee.fullName() + " has no such exercise yet; set one and give it first");
+        }
+        return openAt(assignment, trainee, id, who.accountId());
+    }
+
+    /**
+     * Opens an attempt from the trainee's phone, or goes on with the one that is not complete yet.
+     *
+     * @param trainee whose assignment it is
+     */
+    @Transactional
+    public Measured begin(Assignment assignment, Trainee trainee, UUID id) {
+        turns.take(trainee.id());
+        return openAt(assignment, trainee, id, null);
+    }
+
+    private Measured openAt(Assignment assignment, Trainee trainee, UUID id, @Nullable UUID startedBy) {
+        givings.putOn(assignment);
+        List<Attempt> before = attempts.attemptsAt(List.of(assignment.id()));
+        if (!before.isEmpty()) {
+            Measured last = attempts.measured(before).getLast();
+            if (!last.verdict().isComplete()) {
+                return last;
+            }
+        }
+        requireTryLeft(trainee, before.size(), givings.terms(assignment));
+        Exercise exercise = library.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
+        if (exercise == null) {
+            throw TurnedDown.notFound("exercise");
+        }
+        Attempt attempt = new Attempt(id, assignment, exercise, layout(exercise), startedBy, clock.instant());
+        entities.persist(attempt);
+        live.changed(trainee.cohortId(), id);
+        return attempts.measured(List.of(attempt)).getFirst();
+    }
+
+    private static void requireTryLeft(Trainee trainee, int used, Giving.Terms terms) {
+        Integer tries = terms.tries();
+        if (tries != null && used >= tries) {
+            throw TurnedDown.conflict(
+                    "tries-used",
+                    trainee.fullName() + " has used " + (tries == 1 ? "the one try" : "all " + tries + " tries")
+                            + " at this exercise; give it again to go on");
+        }
+    }
+
+    private Layout layout(Exercise exercise) {
+        return calculations.question(exercise.definition()).layout();
+    }
+}
