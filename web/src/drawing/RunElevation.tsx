@@ -1,34 +1,21 @@
-import type { ReactNode } from 'react';
-import type { Schemas } from '../api/client';
-import type { LayoutAnswer } from '../api/queries';
-import type { Kind } from '../bends/kinds';
-import { Around, reach } from './Around';
+import { type ReactNode, useMemo, useState } from 'react';
+import { Around } from './Around';
 import { DimensionLine, Label } from './Dimension';
 import { Floor, Paper } from './Film';
-import { along, type Box, boxAround, type Centreline, exaggerated, fit, path, type Point, type View } from './geometry';
+import type { Folds } from './folds';
+import { along, path, type Point, type View } from './geometry';
 import { ObstacleShape } from './ObstacleShape';
-import { type Pose, poseOf } from './pose';
-import { type Measure, roomForRun, runSpots, type RunSpot } from './runSpots';
+import { aboveText, layOutRun, ringEnds, ringNumber, type Run } from './runLayout';
+import type { RunSpot } from './runSpots';
+import { usePlaceSizes } from './usePlaceSizes';
 import { Tube } from './Tube';
 import { Sized } from './Sized';
 
-export interface ElevationProps {
-  kind: Kind;
-  plan: LayoutAnswer;
-  outsideDiameter: number;
-  /** What was made, to be laid over what was asked. */
-  made?: Centreline | undefined;
-  /** What the rings alone would have given. */
-  marked?: Centreline | undefined;
-  exaggeration?: number;
-  /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
-  wanted?: Centreline | undefined;
-  /** Sizes that are drawn on what they are the size of, such as an obstacle's; else each is drawn on its feature. */
-  dimensions?: readonly Schemas['DimensionAnswer'][];
+export interface ElevationProps extends Run {
   /** Drawn over it, with where points of the piece and the places of dimensions are on the screen. */
   notes?: (spots: NoteSpots) => ReactNode;
-  /** Pixels to leave free at the foot of the drawing. */
-  footroom?: number;
+  /** It is not what is asked for now: its marks and figures do not count. */
+  faded?: boolean;
   /** What stands at each feature's place: an input or a figure; where there is nothing, there is no place. */
   at: Partial<Record<string, ReactNode>>;
   description: string;
@@ -49,99 +36,70 @@ export function RunElevation(props: ElevationProps) {
   return <Sized name="elevation">{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>;
 }
 
-function Drawing({
-  kind,
-  plan,
-  outsideDiameter,
-  made,
-  marked,
-  wanted,
-  dimensions = [],
-  notes,
-  exaggeration = 1,
-  footroom = 0,
-  at: places,
-  description,
-  width,
-  height,
-}: ElevationProps & { width: number; height: number }) {
-  const pose = poseOf(kind, plan.shape.centreline, outsideDiameter);
-  const predicted = plan.shape.centreline.map(pose.place);
-  const wantedPiece = wanted?.map(pose.place);
-  const asked = wantedPiece === undefined ? predicted : exaggerated(wantedPiece, predicted, exaggeration);
-  const madePiece = made === undefined ? undefined : exaggerated(asked, made.map(pose.place), exaggeration);
-  const markedPiece = marked === undefined ? undefined : exaggerated(asked, marked.map(pose.place), exaggeration);
-  const above = pose.fromAbove === undefined ? undefined : plan.shape.centreline.map(pose.fromAbove);
-  const madeAbove =
-    pose.fromAbove === undefined || made === undefined || above === undefined
-      ? undefined
-      : exaggerated(above, made.map(pose.fromAbove), exaggeration);
-  const measures = measured(plan, dimensions, pose).filter(({ id }) => places[id] !== undefined);
-  const half = outsideDiameter / 2;
-  const inner = boxAround([
-    ...asked,
-    ...(madePiece ?? []),
-    ...(markedPiece ?? []),
-    ...(above ?? []),
-    ...(madeAbove ?? []),
-    ...reach(plan.around, pose.place),
-  ]);
-  const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
-  const free = height - footroom;
-  const view = fit(box, width, free, roomForRun(measures, width));
-  const spots = runSpots(measures, view, box, width, free);
+function Drawing(props: ElevationProps & { width: number; height: number }) {
+  const { plan, outsideDiameter, dimensions, notes, faded = false, at: places, description, width, height } = props;
+  const { kind, made, marked, wanted, exaggeration } = props;
+  const { holder, sizes } = usePlaceSizes();
+  const [whole, setWhole] = useState(false);
+  const named = Object.keys(places)
+    .filter((id) => places[id] !== undefined)
+    .join(' ');
+  const { pieces, view, folds, foldable, spots, half, datum, pose } = useMemo(
+    () =>
+      layOutRun(
+        { kind, plan, outsideDiameter, made, marked, wanted, exaggeration, dimensions },
+        new Set(named.split(' ')),
+        sizes,
+        width,
+        height,
+        whole,
+      ),
+    [kind, plan, outsideDiameter, made, marked, wanted, exaggeration, dimensions, named, sizes, width, height, whole],
+  );
   return (
-    <>
+    <div ref={holder} className="contents">
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
-        <Paper width={width} height={height} view={view} />
-        <Floor view={view} width={width} />
-        <Around around={plan.around} place={pose.place} view={view} />
-        {plan.obstacle != null && <ObstacleShape obstacle={plan.obstacle} view={view} width={width} />}
-        {spots.map((spot) => (
-          <Leader key={spot.id} spot={spot} />
-        ))}
-        <Pieces asked={asked} made={madePiece} outsideDiameter={outsideDiameter} view={view} />
-        {markedPiece !== undefined && (
-          <Tube points={markedPiece} outsideDiameter={outsideDiameter} view={view} look="marked" />
-        )}
-        {wantedPiece !== undefined && (
-          <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
-        )}
-        {above !== undefined && (
-          <>
-            <Pieces asked={above} made={madeAbove} outsideDiameter={outsideDiameter} view={view} />
-            <Label
-              at={offset(view.toScreen(above[0] ?? { x: 0, y: 0 }), 0, 26)}
-              size={14}
-              anchor="start"
-              fill="var(--line)"
-            >
-              from above
-            </Label>
-          </>
-        )}
-        {plan.marks.map((mark) => (
-          <Ring
-            key={mark.number}
-            points={asked}
-            markIn={mark.positionIn}
-            number={mark.number}
-            half={half}
-            view={view}
-          />
-        ))}
-        <Label
-          at={offset(
-            view.toScreen(asked[0] ?? { x: 0, y: 0 }),
-            kind === 'backToBack90' ? 0 : 2,
-            kind === 'backToBack90' ? -14 : -half * view.scale - 12,
+        <g opacity={faded ? 0.3 : 1}>
+          <Paper width={width} height={height} view={view} />
+          <Floor view={view} width={width} />
+          <Around around={plan.around} place={pose.place} view={view} />
+          {plan.obstacle != null && <ObstacleShape obstacle={plan.obstacle} view={view} width={width} />}
+          {spots.map((spot) => (
+            <Leader key={spot.id} spot={spot} />
+          ))}
+          <Pieces asked={pieces.asked} made={pieces.made} outsideDiameter={outsideDiameter} view={view} />
+          {pieces.marked !== undefined && (
+            <Tube points={pieces.marked} outsideDiameter={outsideDiameter} view={view} look="marked" />
           )}
-          size={14}
-          anchor={kind === 'backToBack90' ? 'middle' : 'start'}
-          fill="var(--line)"
-        >
-          datum end
-        </Label>
+          {pieces.wanted !== undefined && (
+            <Tube points={pieces.wanted} outsideDiameter={outsideDiameter} view={view} look="asked" />
+          )}
+          {pieces.above !== undefined && (
+            <>
+              <Pieces asked={pieces.above} made={pieces.madeAbove} outsideDiameter={outsideDiameter} view={view} />
+              <Label at={aboveText(pieces.above, view)} size={14} anchor="start" fill="var(--line)">
+                from above
+              </Label>
+            </>
+          )}
+          {[pieces.asked, pieces.above].map(
+            (line, i) => line !== undefined && <Breaks key={i} line={line} folds={folds} half={half} view={view} />,
+          )}
+          {!faded &&
+            plan.marks.map((mark) => (
+              <Ring
+                key={mark.number}
+                points={pieces.asked}
+                markIn={mark.positionIn}
+                number={mark.number}
+                half={half}
+                view={view}
+              />
+            ))}
+          <Label at={datum.at} size={14} anchor={datum.anchor} fill="var(--line)">
+            datum end
+          </Label>
+        </g>
       </svg>
       {spots.map(({ id, spot }) => (
         <div
@@ -153,31 +111,29 @@ function Drawing({
           {places[id]}
         </div>
       ))}
+      {foldable && (
+        <button
+          type="button"
+          aria-pressed={whole}
+          className="absolute top-1 right-1 h-11 rounded-field border-2 border-base-content/50 bg-base-100 px-2 text-sm"
+          onClick={() => {
+            setWhole(!whole);
+          }}
+        >
+          {whole ? 'Break straights' : 'Whole length'}
+        </button>
+      )}
       {notes?.({
         width,
         height,
-        along: (position) => view.toScreen(along(asked, position).point),
+        along: (position) => view.toScreen(along(pieces.asked, position).point),
         input: (name) => {
-          const dimension = dimensions.find(({ input }) => input === name);
+          const dimension = dimensions?.find(({ input }) => input === name);
           return dimension === undefined ? undefined : spots.find(({ id }) => id === dimension.at)?.spot;
         },
       })}
-    </>
+    </div>
   );
-}
-
-/** Everything that has a place: what the exercise gives where it gives it, all else on the piece. */
-function measured(plan: LayoutAnswer, dimensions: readonly Schemas['DimensionAnswer'][], pose: Pose): Measure[] {
-  const given = dimensions.map(({ at, from, to }) => ({ id: at, from, to }));
-  const rest = plan.features.filter(({ id }) => !given.some((each) => each.id === id));
-  return [...given, ...rest].map(({ id, from, to }) => {
-    const place = id === 'roll' && pose.fromAbove !== undefined ? pose.fromAbove : pose.place;
-    return { id, from: place(from), to: place(to) };
-  });
-}
-
-function offset({ x, y }: Point, dx: number, dy: number): Point {
-  return { x: x + dx, y: y + dy };
 }
 
 function Pieces({
@@ -201,18 +157,67 @@ function Pieces({
   );
 }
 
-/** From what is written to what it is about. */
-function Leader({ spot: { spot, line, anchors } }: { spot: RunSpot }) {
+/** The line of a dimension, and a thin one from what is written to what it is about. */
+function Leader({ spot: { line, anchors, leader } }: { spot: RunSpot }) {
   const [first, second] = anchors;
-  if (line !== undefined && first !== undefined && second !== undefined) {
-    return <DimensionLine from={line.from} to={line.to} anchors={[first, second]} />;
-  }
   return (
     <g stroke="var(--line)" fill="none">
-      {first !== undefined && <path d={path([spot, first])} className="line-thin" strokeOpacity={0.8} />}
-      {line !== undefined && <DimensionLine from={line.from} to={line.to} />}
+      {leader !== undefined && (
+        <path d={path([leader.from, leader.to])} className="line-thin" strokeOpacity={0.8} data-leader="" />
+      )}
+      {line !== undefined &&
+        (first !== undefined && second !== undefined ? (
+          <DimensionLine from={line.from} to={line.to} anchors={[first, second]} />
+        ) : (
+          <DimensionLine from={line.from} to={line.to} />
+        ))}
     </g>
   );
+}
+
+/** Where a long straight is broken: a strip of paper between two slanting edges. */
+function Breaks({ line, folds, half, view }: { line: readonly Point[]; folds: Folds; half: number; view: View }) {
+  const across = half * view.scale * 1.5 + 3;
+  return (['x', 'y'] as const).flatMap((axis) =>
+    folds[axis].map(({ from, to }) => {
+      const point = crossing(line, axis, (from + to) / 2);
+      if (point === undefined) {
+        return null;
+      }
+      const { x, y } = view.toScreen(point);
+      const d = 'M-8 {a} L-3 -{a} L8 -{a} L3 {a} Z M-8 {a} L-3 -{a} M3 {a} L8 -{a}'.replaceAll(
+        '{a}',
+        across.toFixed(1),
+      );
+      return (
+        <g
+          key={`${axis} ${String(from)}`}
+          transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})${axis === 'y' ? ' rotate(90)' : ''}`}
+          data-break=""
+        >
+          <path d={d} fill="var(--halo)" stroke="none" />
+          <path
+            d={`M-8 ${across.toFixed(1)} L-3 -${across.toFixed(1)} M3 ${across.toFixed(1)} L8 -${across.toFixed(1)}`}
+            fill="none"
+            stroke="var(--line)"
+            className="line-medium"
+          />
+        </g>
+      );
+    }),
+  );
+}
+
+/** Where a line has this value of an axis. */
+function crossing(line: readonly Point[], axis: 'x' | 'y', value: number): Point | undefined {
+  for (let i = 0; i + 1 < line.length; i++) {
+    const [one, other] = [line[i] as Point, line[i + 1] as Point];
+    if (Math.min(one[axis], other[axis]) <= value && Math.max(one[axis], other[axis]) > value) {
+      const part = (value - one[axis]) / (other[axis] - one[axis]);
+      return { x: one.x + (other.x - one.x) * part, y: one.y + (other.y - one.y) * part };
+    }
+  }
+  return undefined;
 }
 
 /** The pencil ring round the bent conduit with its number. */
@@ -229,15 +234,11 @@ function Ring({
   half: number;
   view: View;
 }) {
-  const { point, direction } = along(points, markIn);
-  const across = (distance: number) =>
-    view.toScreen({ x: point.x - direction.y * distance, y: point.y + direction.x * distance });
-  const [one, other] = [across(half * 1.3), across(-half * 1.3)];
-  const lower = one.y > other.y ? one : other;
+  const [one, other] = ringEnds(points, markIn, half, view);
   return (
     <g>
       <line x1={one.x} y1={one.y} x2={other.x} y2={other.y} stroke="var(--color-base-content)" className="line-bold" />
-      <Label at={{ x: lower.x, y: lower.y + 10 }} size={14}>
+      <Label at={ringNumber(points, markIn, half, view)} size={14}>
         {number}
       </Label>
     </g>

@@ -75,11 +75,10 @@ export function Ring({
         </>
       ) : (
         <>
-          <line
-            x1={x}
-            y1={top - 18}
-            x2={flagX - flagWidth(width) / 2 + 14}
-            y2={top - 30}
+          {/* Beneath the figures, whose fractions hang low. */}
+          <path
+            d={`M${String(flagX - flagWidth(width) / 2 + 14)} ${String(top - 28)} V${String(top - 19)} H${String(x)}`}
+            fill="none"
             stroke="var(--color-base-content)"
             className="line-thin"
           />

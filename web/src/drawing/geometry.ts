@@ -3,6 +3,8 @@
  * {@link View}. A piece arrives as its centreline in its own frame (x along the datum leg, y where the first bend turns).
  */
 
+import { type Folds, folded, foldedBox } from './folds';
+
 export interface Point {
   x: number;
   y: number;
@@ -136,6 +138,12 @@ export function fit(box: Box, width: number, height: number, room: Box): View {
     scale,
     toScreen: ({ x, y }) => ({ x: x0 + (x - box.left) * scale, y: y0 + (box.top - y) * scale }),
   };
+}
+
+/** Fits a box with some of its straights folded: lengths across a fold are drawn short, all else is to scale. */
+export function foldedView(folds: Folds, box: Box, width: number, height: number, room: Box): View {
+  const { scale, toScreen } = fit(foldedBox(folds, box), width, height, room);
+  return { scale, toScreen: ({ x, y }) => toScreen({ x: folded(folds.x, x), y: folded(folds.y, y) }) };
 }
 
 /** An SVG path through screen points. */

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { boxAround, fit } from './geometry';
 import { poseOf } from './pose';
-import { type Measure, roomForRun, runSpots, spread } from './runSpots';
+import { spread } from './runSpots';
 
 describe('spreading places along a line', () => {
   it('leaves alone what has room', () => {
@@ -28,44 +27,6 @@ describe('spreading places along a line', () => {
       });
     }
   });
-});
-
-/** A four-point saddle as the core gives it: 90 in long, 4 in high, with everything that is measured on it. */
-const point = (x: number, y = 0) => ({ x, y: y + 0.5 });
-const saddle: Measure[] = [
-  ...[31, 37, 50, 56].flatMap((x, i) => [
-    { id: `mark${String(i + 1)}`, from: point(x), to: point(x) },
-    { id: `angle${String(i + 1)}`, from: point(x + 1), to: point(x + 1) },
-  ]),
-  { id: 'height', from: point(43), to: point(43, 4) },
-  { id: 'flat', from: point(37, 4), to: point(50, 4) },
-  { id: 'landing', from: point(0), to: point(36.5) },
-  { id: 'tailLift', from: point(90), to: point(90, 0.1) },
-  { id: 'dogLeg', from: point(57), to: point(57) },
-  { id: 'overall', from: point(0), to: point(90) },
-];
-
-describe('the dimensions around a run', () => {
-  for (const [width, height] of [
-    [930, 560],
-    [360, 420],
-  ] as const) {
-    it(`do not cover one another at ${String(width)} × ${String(height)}`, () => {
-      const box = boxAround(saddle.flatMap(({ from, to }) => [from, to]));
-      const view = fit({ ...box, bottom: 0 }, width, height, roomForRun(saddle, width));
-      const spots = runSpots(saddle, view, { ...box, bottom: 0 }, width, height);
-      expect(spots).toHaveLength(saddle.length);
-      const [w, h] = width < 600 ? [67, 40] : [134, 46];
-      spots.forEach((one, i) => {
-        expect(one.spot.x).toBeGreaterThan(w / 2 - 1);
-        expect(one.spot.x).toBeLessThan(width - w / 2 + 1);
-        for (const other of spots.slice(i + 1)) {
-          const apart = Math.abs(one.spot.x - other.spot.x) >= w || Math.abs(one.spot.y - other.spot.y) >= h;
-          expect(apart, `${one.id} and ${other.id}`).toBe(true);
-        }
-      });
-    });
-  }
 });
 
 describe('the pose of a piece', () => {

@@ -1,6 +1,7 @@
-/** Where the dimensions of a run stand around its drawing, so that none covers another. Pure, in pixels. */
+/** Where the dimensions of a run stand on its drawing, so that none covers another. Pure, in pixels. */
 
-import { type Box, type Point, type View } from './geometry';
+import type { Box, Point, View } from './geometry';
+import { edge, type Ground, placeLabels, type Rect, rectOf, type Wanted } from './labels';
 
 /** A dimension with the drawing's points (inches) that it runs between; the same point twice for a mark or an angle. */
 export interface Measure {
@@ -9,26 +10,30 @@ export interface Measure {
   to: Point;
 }
 
+/** How large what is written at a place is, with what is said below it while it is written. */
+export interface PlaceSize {
+  width: number;
+  height: number;
+  below?: number;
+}
+
 export interface RunSpot {
   id: string;
   /** Middle of what is written there. */
   spot: Point;
   /** The dimension line, for lengths. */
   line?: { from: Point; to: Point };
-  /** Screen points on the piece that it measures or, for a mark or an angle, the one it points to. */
+  /** Screen points on the piece that the line measures. */
   anchors: readonly Point[];
-}
-
-interface Sizes {
-  width: number;
-  lane: number;
+  /** From what is written to what it is about, where that is not plain without. */
+  leader?: { from: Point; to: Point };
 }
 
 const NARROW_PX = 600;
 
-/** What stands at a place takes at most this much. */
-function sizes(width: number): Sizes {
-  return width < NARROW_PX ? { width: 88, lane: 48 } : { width: 142, lane: 76 };
+/** What stands at a place before it is known how large it is. */
+export function usualSize(width: number): PlaceSize {
+  return width < NARROW_PX ? { width: 84, height: 44 } : { width: 138, height: 66 };
 }
 
 type Lane = 'marks' | 'angles' | 'beside' | 'below';
@@ -43,84 +48,185 @@ function laneOf({ id, from, to }: Measure): Lane {
   return Math.abs(to.y - from.y) > Math.abs(to.x - from.x) || id === 'tailLift' || id === 'dogLeg' ? 'beside' : 'below';
 }
 
-/** Room that the dimensions take around the piece. */
-export function roomForRun(measures: readonly Measure[], width: number): Box {
-  const { lane } = sizes(width);
-  const lanes = new Set(measures.map(laneOf));
-  const above = [lanes.has('marks'), lanes.has('angles'), lanes.has('beside')].filter(Boolean).length;
-  const below = measures.filter((measure) => laneOf(measure) === 'below').length;
-  const side = width < NARROW_PX ? 26 : 74;
-  return { left: side, right: side, top: above * lane + 14, bottom: below * lane + 26 };
+const ROW_GAP = 7;
+
+/**
+ * Room that the dimensions take around the piece.
+ *
+ * @param lanes how many rows of figures there is room for above the piece
+ */
+export function roomForRun(
+  measures: readonly Measure[],
+  sizeOf: (id: string) => PlaceSize,
+  width: number,
+  lanes: number,
+): Box {
+  const below = measures.filter((measure) => laneOf(measure) === 'below').map(({ id }) => sizeOf(id).height + ROW_GAP);
+  const others = measures.filter((measure) => laneOf(measure) !== 'below').map(({ id }) => sizeOf(id).height + ROW_GAP);
+  const usual = width < NARROW_PX ? 26 : 74;
+  const [left, right] = [Math.min(...measures.map(leftOf)), Math.max(...measures.map(rightOf))];
+  /** Figures of what stands at an end of the piece have their place beside it. */
+  const side = (end: (measure: Measure) => boolean) =>
+    Math.max(
+      usual,
+      ...measures
+        .filter((measure) => laneOf(measure) === 'beside' && isLeg(measure) && end(measure))
+        .map(({ id }) => sizeOf(id).width + 26),
+    );
+  return {
+    left: side((measure) => leftOf(measure) < left + 1),
+    right: side((measure) => rightOf(measure) > right - 1),
+    top: (others.length === 0 ? 0 : lanes * Math.max(...others)) + 14,
+    bottom: below.reduce((sum, each) => sum + each, 0) + 26,
+  };
+}
+
+const leftOf = ({ from, to }: Measure) => Math.min(from.x, to.x);
+const rightOf = ({ from, to }: Measure) => Math.max(from.x, to.x);
+
+/** A leg that stands up, which its dimension runs beside. */
+function isLeg({ from, to }: Measure): boolean {
+  return Math.abs(to.x - from.x) < 1 && Math.abs(to.y - from.y) > 6;
+}
+
+interface Spotted {
+  spots: RunSpot[];
+  /** How many had to be written over another. */
+  crowded: number;
+  /** How much of the piece is written over. */
+  over: number;
 }
 
 /**
- * Finds the spots: marks above all, angles below them, heights and the dog leg above the piece where they are taken, lengths along the
- * run in rows beneath it, the shortest nearest.
+ * Finds the spots: angles at their bends, marks above their rings, heights where they are taken, lengths along the run in rows
+ * beneath it, the shortest nearest.
+ *
+ * @param ground what is on the drawing already
+ * @param halfWidth half of the conduit's width as drawn
+ * @param first what somebody is writing in, which finds its place before all others
  */
-export function runSpots(measures: readonly Measure[], view: View, box: Box, width: number, height: number): RunSpot[] {
-  const size = sizes(width);
-  const lanes: Record<Lane, Measure[]> = { marks: [], angles: [], beside: [], below: [] };
-  for (const measure of measures) {
-    lanes[laneOf(measure)].push(measure);
-  }
-  const spots: RunSpot[] = [];
-  let top = 6 + size.lane / 2;
-  for (const lane of ['marks', 'angles'] as const) {
-    spots.push(...pointing(lanes[lane], view, top, size, width));
-    top += lanes[lane].length > 0 ? size.lane : 0;
-  }
-  const pieceTop = view.toScreen({ x: 0, y: box.top }).y;
-  spots.push(...standing(lanes.beside, view, Math.max(top, pieceTop - size.lane * 0.62), size, width));
-  const surface = view.toScreen({ x: 0, y: box.bottom }).y;
-  const rows = [...lanes.below].sort((a, b) => Math.abs(a.to.x - a.from.x) - Math.abs(b.to.x - b.from.x));
-  const pitch = rows.length === 0 ? 0 : Math.min(size.lane, (height - surface - 16) / rows.length);
-  rows.forEach((measure, i) => {
-    spots.push(lying(measure, view, surface + 14 + pitch * (i + 0.5), size, width));
-  });
-  return spots;
-}
-
-/** In a row, each as near above what it points to as its neighbours let it. */
-function pointing(measures: readonly Measure[], view: View, y: number, size: Sizes, width: number): RunSpot[] {
-  const anchors = measures.map(({ from }) => view.toScreen(from));
-  const xs = spread(
-    anchors.map(({ x }) => x),
-    size.width + 4,
-    size.width / 2 + 4,
-    width - size.width / 2 - 4,
+export function runSpots(
+  measures: readonly Measure[],
+  sizeOf: (id: string) => PlaceSize,
+  view: View,
+  box: Box,
+  ground: Ground,
+  halfWidth: number,
+  first?: string,
+): Spotted {
+  const drafts = [
+    ...rows(measures, sizeOf, view, view.toScreen({ x: 0, y: box.bottom }).y),
+    ...measures
+      .filter((measure) => laneOf(measure) !== 'below')
+      .sort((a, b) => PRIORITY.indexOf(laneOf(a)) - PRIORITY.indexOf(laneOf(b)))
+      .map((measure) => draft(measure, sizeOf(measure.id), view, ground, halfWidth)),
+  ].sort((a, b) => Number(b.wanted.id === first) - Number(a.wanted.id === first));
+  const { middles, crowded, over } = placeLabels(
+    drafts.map(({ wanted }) => wanted),
+    ground,
   );
-  return measures.map(({ id }, i) => {
-    const anchor = anchors[i] ?? { x: 0, y: 0 };
-    return { id, spot: { x: xs[i] ?? anchor.x, y }, anchors: [anchor] };
-  });
+  const spots = drafts.map((each) => spotOf(each, middles.get(each.wanted.id) ?? each.wanted.at, halfWidth));
+  return { spots, crowded, over };
 }
 
-/** Heights: the line stands where the height is taken, its figure above. */
-function standing(measures: readonly Measure[], view: View, y: number, size: Sizes, width: number): RunSpot[] {
-  const ends = measures.map(({ from, to }) => ({ from: view.toScreen(from), to: view.toScreen(to) }));
-  const xs = spread(
-    ends.map(({ to }) => to.x),
-    size.width + 4,
-    size.width / 2 + 4,
-    width - size.width / 2 - 4,
-  );
-  return measures.map(({ id }, i) => {
-    const line = ends[i] ?? { from: { x: 0, y: 0 }, to: { x: 0, y: 0 } };
-    const spot = { x: xs[i] ?? line.to.x, y };
-    return id === 'dogLeg' ? { id, spot, anchors: [line.to] } : { id, spot, line, anchors: [line.to] };
-  });
+const PRIORITY: readonly Lane[] = ['below', 'beside', 'angles', 'marks'];
+
+/** A dimension before its text has its place. */
+interface Draft {
+  wanted: Wanted;
+  lane: Lane;
+  anchors: readonly Point[];
+  line?: { from: Point; to: Point };
 }
 
-/** A length along the run: its line beneath, with its figure on it. */
-function lying({ id, from, to }: Measure, view: View, y: number, size: Sizes, width: number): RunSpot {
-  const [start, end] = [view.toScreen(from), view.toScreen(to)];
-  const middle = (start.x + end.x) / 2;
-  return {
-    id,
-    spot: { x: Math.min(Math.max(middle, size.width / 2 + 4), width - size.width / 2 - 4), y },
-    line: { from: { x: start.x, y }, to: { x: end.x, y } },
-    anchors: [start, end],
+function rows(measures: readonly Measure[], sizeOf: (id: string) => PlaceSize, view: View, surface: number): Draft[] {
+  let y = surface + 14;
+  return measures
+    .filter((measure) => laneOf(measure) === 'below')
+    .map((measure) => {
+      const [one, other] = [view.toScreen(measure.from), view.toScreen(measure.to)];
+      return { measure, start: one.x <= other.x ? one : other, end: one.x <= other.x ? other : one };
+    })
+    .sort((a, b) => a.end.x - a.start.x - (b.end.x - b.start.x))
+    .map(({ measure: { id }, start, end }) => {
+      const size = sizeOf(id);
+      const at = { x: (start.x + end.x) / 2, y: y + size.height / 2 };
+      y += size.height + ROW_GAP;
+      return { wanted: { id, ...size, at, upright: 3 }, lane: 'below', anchors: [start, end] };
+    });
+}
+
+function draft(measure: Measure, size: PlaceSize, view: View, ground: Ground, halfWidth: number): Draft {
+  const { id } = measure;
+  const lane = laneOf(measure);
+  const [from, to] = [view.toScreen(measure.from), view.toScreen(measure.to)];
+  const clear = halfWidth + size.height / 2 + 6;
+  if (lane === 'marks') {
+    return {
+      wanted: { id, ...size, at: { x: from.x, y: from.y - clear }, anchor: from, upright: 0.6 },
+      lane,
+      anchors: [from],
+    };
+  }
+  if (lane === 'angles' || id === 'dogLeg' || id === 'tailLift') {
+    return { wanted: { id, ...size, at: { x: to.x, y: to.y - clear }, anchor: to }, lane, anchors: [to] };
+  }
+  // A line that would run inside the conduit stands beside it, on the outer side.
+  const inside = ground.bodies.some(({ points, halfWidth: reach }) => runsAlong(points, from, to, reach));
+  const long = Math.abs(from.y - to.y) > size.height + 14;
+  const outer = halfWidth + (long ? size.width / 2 + 16 : 18);
+  const aside = inside ? (to.x < ground.width / 2 ? -1 : 1) * outer : 0;
+  const line = { from: { x: to.x + aside, y: from.y }, to: { x: to.x + aside, y: to.y } };
+  const at = {
+    x: line.to.x,
+    y: long ? (from.y + to.y) / 2 : Math.min(from.y, to.y) - size.height / 2 - 10,
   };
+  return {
+    wanted: { id, ...size, at, anchor: long ? { x: line.to.x, y: at.y } : line.to, upright: long ? 0.5 : 1 },
+    lane,
+    line,
+    anchors: inside ? [from, to] : [],
+  };
+}
+
+/** Whether an upright line lies within a body for most of its length. */
+function runsAlong(points: readonly Point[], from: Point, to: Point, reach: number): boolean {
+  const middle = (from.y + to.y) / 2;
+  return points.some((point, i) => {
+    const next = points[i + 1];
+    return (
+      next !== undefined &&
+      Math.min(point.y, next.y) <= middle &&
+      Math.max(point.y, next.y) >= middle &&
+      Math.abs(point.x - next.x) < Math.abs(point.y - next.y) &&
+      Math.abs((point.x + next.x) / 2 - to.x) < reach + 4
+    );
+  });
+}
+
+function spotOf({ wanted, lane, anchors, line }: Draft, spot: Point, halfWidth: number): RunSpot {
+  const { id } = wanted;
+  const rect = rectOf({ ...wanted, below: 0 }, spot);
+  if (lane === 'below') {
+    const [start, end] = [anchors[0] ?? spot, anchors[1] ?? spot];
+    // Where the text is as long as the line, the line runs above it.
+    const y = rect.left < start.x + 12 || rect.right > end.x - 12 ? rect.top - 1 : spot.y;
+    return { id, spot, line: { from: { x: start.x, y }, to: { x: end.x, y } }, anchors };
+  }
+  if (line !== undefined) {
+    const middle = { x: line.to.x, y: (line.from.y + line.to.y) / 2 };
+    const near =
+      Math.min(line.from.y, line.to.y) < rect.top ? middle : { x: line.to.x, y: Math.min(line.from.y, line.to.y) };
+    return { id, spot, line, anchors, ...leader(rect, near, 14) };
+  }
+  const [anchor = spot] = anchors;
+  return { id, spot, anchors: [], ...leader(rect, anchor, halfWidth + 18) };
+}
+
+/** A line from the edge of a text to what it is about, unless it stands right beside it. */
+function leader(rect: Rect, to: Point, near: number): Pick<RunSpot, 'leader'> {
+  const from = edge(rect, to);
+  return Math.hypot(from.x - to.x, from.y - to.y) <= near ? {} : { leader: { from, to } };
 }
 
 /**

@@ -117,8 +117,10 @@ export function ReadingField({ feature, bends, onActivate = () => undefined, pla
     }
   }, [asked]);
   // On the drawing what is said about a reading must not push its field about.
-  const below =
-    place === 'drawing' ? 'absolute top-full left-1/2 z-20 w-max max-w-[15rem] -translate-x-1/2 text-center' : '';
+  const onDrawing = place === 'drawing';
+  const below = onDrawing
+    ? 'absolute top-full left-1/2 z-20 min-h-6 w-max max-w-[15rem] -translate-x-1/2 text-center'
+    : '';
   return (
     <div
       className="relative"
@@ -149,7 +151,7 @@ export function ReadingField({ feature, bends, onActivate = () => undefined, pla
         }
         padAtHand
       />
-      <div className={below}>
+      <div className={below} {...(onDrawing && active ? { 'data-below': '' } : {})}>
         {asked === undefined ? (
           <LiveDeviation feature={feature} live={active ? readings.live : undefined} />
         ) : (

@@ -13,7 +13,7 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { cured, fieldsOf } from './deskFields';
 import { inputsOf, missingFrom } from './draft';
 import { MissSign } from './MethodMisses';
-import { Notices } from './Notices';
+import { Notices, WarningSigns } from './Notices';
 import type { FieldProps } from './SetPanel';
 import type { Desk } from './useDesk';
 
@@ -28,9 +28,6 @@ const LARGER = [
   { value: '20', name: '20×' },
 ] as const;
 
-/** Room at the foot for what is wrong, so that it covers no dimension. */
-const NOTICE_ROOM_PX = 150;
-
 /** The piece in its place with its inputs; the marks' piece over the one that is wanted, its difference made larger. */
 export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }) {
   const unit = useDisplayUnit();
@@ -42,35 +39,40 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
   const onCure = (cure: Schemas['CureAnswer']) => {
     change('cure', (before) => cured(before, cure));
   };
-  const stub = draft.kind === 'stub90';
-  const notices = { plan, problem, onCure, corner: stub ? 'top' : 'bottom' } as const;
+  // What was laid out before the error is ground to write on, and nothing more.
+  const stale = desk.isRefused;
+  const warnings = stale ? [] : (plan?.warnings ?? []);
+  const notices = <Notices warnings={warnings} problem={problem} onCure={onCure} />;
   if (plan === undefined) {
     return (
-      <>
-        <NothingYet desk={desk} />
-        <Notices {...notices} spots={undefined} />
-      </>
+      <div className="flex h-full flex-col">
+        <div className="min-h-0 flex-1 overflow-auto">
+          <NothingYet desk={desk} />
+        </div>
+        {notices}
+      </div>
     );
   }
-  const noticed = problem !== null || plan.warnings.length > 0;
-  const description = describe(bend.name, plan, unit);
+  const description = stale
+    ? `${bend.name}, as it was before. It cannot be laid out as it is set now.`
+    : describe(bend.name, plan, unit);
   return (
-    <>
-      {view === 'side' ? (
-        <Elevation
-          kind={draft.kind}
-          plan={plan}
-          outsideDiameter={diameter}
-          wanted={plan.wanted?.centreline}
-          dimensions={plan.dimensions}
-          exaggeration={Number(larger)}
-          footroom={noticed && !narrow ? NOTICE_ROOM_PX : 0}
-          description={description}
-          at={places(plan, bend.inputs, fieldsOf(desk), desk, narrow)}
-          notes={(spots) => <Notices {...notices} spots={spots} />}
-        />
-      ) : (
-        <>
+    <div className="flex h-full flex-col">
+      <div className="relative min-h-0 flex-1">
+        {view === 'side' ? (
+          <Elevation
+            kind={draft.kind}
+            plan={plan}
+            outsideDiameter={diameter}
+            wanted={plan.wanted?.centreline}
+            dimensions={plan.dimensions}
+            exaggeration={Number(larger)}
+            faded={stale}
+            description={description}
+            at={places(plan, bend.inputs, fieldsOf(desk), desk, narrow, stale)}
+            notes={(spots) => <WarningSigns warnings={warnings} spots={spots} />}
+          />
+        ) : (
           <Turned
             kind={draft.kind}
             plan={plan}
@@ -79,16 +81,16 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
             exaggeration={Number(larger)}
             description={description}
           />
-          <Notices {...notices} spots={undefined} />
-        </>
-      )}
-      <div className={`absolute z-20 flex gap-2 ${stub ? 'right-2.5' : 'left-2.5'} bottom-2.5 max-sm:hidden`}>
+        )}
+      </div>
+      {notices}
+      <div className="flex shrink-0 gap-2 px-2.5 pb-2 max-sm:hidden">
         <Choice label="View" options={VIEWS} value={view} onChange={setView} />
         {plan.wanted != null && (
           <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />
         )}
       </div>
-    </>
+    </div>
   );
 }
 
@@ -129,6 +131,7 @@ function places(
   fields: ReadonlyMap<string, FieldProps>,
   { sizes, foresight, draft }: Desk,
   narrow: boolean,
+  stale: boolean,
 ): Record<string, ReactNode> {
   const bends = plan.marks.length;
   const places: Record<string, ReactNode> = {};
@@ -143,13 +146,16 @@ function places(
         {size === undefined ? field.label : <Figure value={size} unit={input.kind === 'angle' ? 'deg' : 'in'} />}
       </span>
     ) : (
-      <div className="relative">
+      <div className="grid justify-items-center">
         <QuantityField {...field} place="drawing" />
-        {!draft.methodFree && <MissTag miss={foresight?.misses.find(({ feature }) => feature === input.at)} />}
+        {!draft.methodFree && !stale && (
+          <MissTag miss={foresight?.misses.find(({ feature }) => feature === input.at)} />
+        )}
       </div>
     );
   }
-  for (const { id, unit, predicted } of plan.features) {
+  // Figures of what was laid out before would be taken for what is asked now.
+  for (const { id, unit, predicted } of stale ? [] : plan.features) {
     if (places[id] !== undefined && inputs.some(({ at, name }) => at === id && isPlaced(plan, name))) {
       continue;
     }
@@ -178,7 +184,7 @@ function MissTag({ miss }: { miss: Schemas['MissView'] | undefined }) {
   return miss === undefined ? null : (
     <span
       data-miss={miss.grade}
-      className={`absolute top-full left-1/2 z-10 -translate-x-1/2 rounded-field bg-base-100 px-1.5 text-base leading-tight font-semibold whitespace-nowrap ${miss.grade === 'beyond' ? 'text-error' : ''}`}
+      className={`rounded-field bg-base-100 px-1.5 text-base leading-tight font-semibold whitespace-nowrap ${miss.grade === 'beyond' ? 'text-error' : ''}`}
     >
       <MissSign grade={miss.grade} />
       gives <Figure value={miss.right} unit={miss.unit} />

@@ -2,116 +2,69 @@ import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import type { Point } from '../drawing/geometry';
 import type { NoteSpots } from '../drawing/RunElevation';
-import { spread } from '../drawing/runSpots';
 import { CureButtons } from './CureButtons';
 
 type Cure = Schemas['CureAnswer'];
 
+type Warning = LayoutAnswer['warnings'][number];
+
 interface NoticesProps {
-  plan: LayoutAnswer | undefined;
+  warnings: readonly Warning[];
   problem: Problem | null;
   onCure: (cure: Cure) => void;
-  /** A stub leaves room beside it, everything else below it. */
-  corner: 'top' | 'bottom';
-  /** Where on the drawing something is; without a drawing there is only the text. */
-  spots: NoteSpots | undefined;
+}
+
+/** What is wrong or doubtful, beneath the drawing, with a button for each change that takes it away. */
+export function Notices({ warnings, problem, onCure }: NoticesProps) {
+  const notes = problem === null ? warned(warnings, onCure) : refusals(problem, onCure);
+  return notes.length === 0 ? null : (
+    <div className="flex max-h-[40%] shrink-0 flex-wrap gap-2 overflow-y-auto px-2.5 pb-2">
+      {notes.map(({ key, content, wrong }) => (
+        <div
+          key={key}
+          role={wrong ? 'alert' : 'status'}
+          className={`max-w-[34rem] min-w-[16rem] flex-1 rounded-field p-2 text-base leading-snug ${
+            wrong ? 'border-2 border-error bg-base-100' : 'bg-warning text-warning-content'
+          }`}
+        >
+          {content}
+        </div>
+      ))}
+    </div>
+  );
 }
 
 interface Note {
   key: string;
-  at: Point | undefined;
   content: ReactNode;
   wrong: boolean;
 }
 
-const CARD = 320;
-const GAP = 10;
-/** Room for the choice of view in the other corner. */
-const VIEWS = 340;
-
-/** What is wrong or doubtful, at its place on the drawing, with a button for each change that takes it away. */
-export function Notices({ plan, problem, onCure, corner, spots }: NoticesProps) {
-  const notes = problem === null ? warnings(plan, onCure, spots) : refusals(problem, onCure, spots);
-  if (notes.length === 0) {
-    return null;
-  }
-  const width = spots?.width ?? CARD;
-  const stacked = corner === 'top' || width < CARD * 2;
-  const xs = stacked
-    ? notes.map(() => width - CARD / 2 - GAP)
-    : spread(
-        notes.map(({ at }) => at?.x ?? width - CARD / 2),
-        CARD + GAP,
-        CARD / 2 + (width > VIEWS + CARD * 2 ? VIEWS : GAP),
-        width - CARD / 2 - GAP,
-      );
+/** A triangle on the piece for each warning that is about a place on it. */
+export function WarningSigns({ warnings, spots }: { warnings: readonly Warning[]; spots: NoteSpots }) {
   return (
-    <>
-      {spots !== undefined && (
-        <svg
-          width={spots.width}
-          height={spots.height}
-          className="pointer-events-none absolute inset-0"
-          aria-hidden="true"
-        >
-          {notes.map(({ key, at, wrong }, i) =>
-            at === undefined ? null : (
-              <Pointer
-                key={key}
-                at={at}
-                to={corner === 'top' ? { x: width - CARD - GAP, y: 40 } : { x: xs[i] ?? 0, y: spots.height - 40 }}
-                colour={wrong ? 'var(--color-error)' : 'var(--color-warning)'}
-              />
-            ),
-          )}
-        </svg>
-      )}
-      <div
-        className={
-          stacked
-            ? `absolute right-2.5 z-10 grid max-w-[calc(100%-1.25rem)] gap-2 ${corner === 'top' ? 'top-2.5' : 'bottom-2.5'}`
-            : 'absolute inset-x-0 bottom-2.5 z-10 h-0'
-        }
-        style={stacked ? { width: CARD } : undefined}
-      >
-        {notes.map(({ key, content, wrong }, i) => (
-          <div
-            key={key}
-            role={wrong ? 'alert' : 'status'}
-            className={`rounded-field p-2 text-base leading-snug ${
-              wrong ? 'border-2 border-error bg-base-100' : 'bg-warning text-warning-content'
-            } ${stacked ? '' : 'absolute bottom-0'}`}
-            style={stacked ? undefined : { width: CARD, left: (xs[i] ?? 0) - CARD / 2 }}
-          >
-            {content}
-          </div>
-        ))}
-      </div>
-    </>
+    <svg width={spots.width} height={spots.height} className="pointer-events-none absolute inset-0" aria-hidden="true">
+      {warnings.map(({ code, atIn }) => {
+        const at = atIn == null ? undefined : spots.along(atIn);
+        return at === undefined ? null : (
+          <path
+            key={code}
+            data-warning-at=""
+            d={`M${String(at.x)} ${String(at.y - 11)} l11 19 h-22 z`}
+            fill="var(--color-warning)"
+            stroke="var(--halo)"
+            className="line-medium"
+          />
+        );
+      })}
+    </svg>
   );
 }
 
-/** A triangle where it is, and a line to what is said of it. */
-function Pointer({ at, to, colour }: { at: Point; to: Point; colour: string }) {
-  return (
-    <g data-warning-at="">
-      <line x1={at.x} y1={at.y} x2={to.x} y2={to.y} stroke={colour} className="line-medium" />
-      <path
-        d={`M${String(at.x)} ${String(at.y - 11)} l11 19 h-22 z`}
-        fill={colour}
-        stroke="var(--halo)"
-        className="line-medium"
-      />
-    </g>
-  );
-}
-
-function warnings(plan: LayoutAnswer | undefined, onCure: (cure: Cure) => void, spots: NoteSpots | undefined): Note[] {
-  return (plan?.warnings ?? []).map((warning) => ({
+function warned(warnings: readonly Warning[], onCure: (cure: Cure) => void): Note[] {
+  return warnings.map((warning) => ({
     key: warning.code,
-    at: warning.atIn == null ? spots?.input(inputOf(warning.pointer)) : spots?.along(warning.atIn),
     wrong: false,
     content: (
       <div className="flex gap-2">
@@ -125,12 +78,11 @@ function warnings(plan: LayoutAnswer | undefined, onCure: (cure: Cure) => void, 
   }));
 }
 
-function refusals(problem: Problem, onCure: (cure: Cure) => void, spots: NoteSpots | undefined): Note[] {
+function refusals(problem: Problem, onCure: (cure: Cure) => void): Note[] {
   const errors =
     problem.errors.length > 0 ? problem.errors : [{ pointer: '', code: 'problem', message: problem.message }];
   return errors.map((error) => ({
     key: `${error.pointer} ${error.code}`,
-    at: spots?.input(inputOf(error.pointer)),
     wrong: true,
     content: (
       <>
@@ -140,8 +92,4 @@ function refusals(problem: Problem, onCure: (cure: Cure) => void, spots: NoteSpo
       </>
     ),
   }));
-}
-
-function inputOf(pointer: string): string {
-  return pointer.split('/').at(-1) ?? '';
 }

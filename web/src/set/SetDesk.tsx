@@ -54,6 +54,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
   const [giving, setGiving] = useState(search.has('give'));
   const [asked, setAsked] = useState<string>();
   const { draft, change, plan } = desk;
+  const stale = desk.isRefused;
   const situations = tables.data?.situations ?? [];
   const words = situations.find(({ id }) => id === draft.situation)?.words;
   const diameter = toolingOf(shed, draft)?.conduit.outsideDiameterIn ?? 1;
@@ -141,7 +142,11 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
             <SetPanel shed={shed} desk={desk} fields={fieldsOf(desk)} asked={asked} onAsk={setAsked} />
           </div>
           <div className="h-[8.6rem] shrink-0 border-t border-base-300 bg-base-100">
-            {plan !== undefined && (
+            {stale ? (
+              <p className="p-4 text-lg" role="status">
+                No marks: it cannot be laid out as it is set.
+              </p>
+            ) : plan === undefined ? null : (
               <Strip plan={plan} outsideDiameter={diameter} divisionIn={draft.divisionIn} onAsk={setAsked} />
             )}
           </div>

@@ -2,7 +2,16 @@ import { useCallback, useEffect, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout, useQuantities } from '../api/queries';
 import { useDisplayUnit } from '../frame/signedIn';
-import { bendersFor, type Draft, inputsOf, inUnit, layoutRequest, type Sizes, tolerancesOf } from './draft';
+import {
+  bendersFor,
+  type Draft,
+  inputsOf,
+  inUnit,
+  layoutRequest,
+  missingFrom,
+  type Sizes,
+  tolerancesOf,
+} from './draft';
 import { amended, begin, changed, type History, redone, undone } from './history';
 import { useLastGood } from './useLastGood';
 
@@ -29,6 +38,8 @@ export interface Desk {
   foresight: Schemas['ForesightView'] | undefined;
   /** Whether the answer is to the question. */
   isCurrent: boolean;
+  /** It cannot be laid out as it is set: what was laid out before is not an answer. */
+  isRefused: boolean;
 }
 
 /** Keeps what is set, with its history, and has it laid out whenever it changes. */
@@ -75,6 +86,8 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     problem: layout.error,
     foresight: foresight.data,
     isCurrent: request !== undefined && layout.data !== undefined,
+    isRefused:
+      layout.error !== null || missingFrom(draft).length > 0 || Object.values(problems).some((each) => each !== null),
   };
 }
 

@@ -1,4 +1,4 @@
-import { type CSSProperties, useState } from 'react';
+import { type CSSProperties, useMemo, useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { Attempt, Feature } from '../api/queries';
 import { Elevation } from '../drawing/Elevation';
@@ -47,6 +47,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
   const asked = attempt.plan.wanted ?? attempt.plan.shape;
+  const plan = useMemo(() => ({ ...attempt.plan, shape: asked }), [attempt.plan, asked]);
   const description = `What was made over what was asked for. ${described(attempt, unit)}.`;
   const stub = kind === 'stub90';
   const places = Object.fromEntries(
@@ -56,47 +57,45 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
     ]),
   );
   return (
-    <>
-      {view === 'side' || attempt.made == null ? (
-        // A stub stands on the floor at the foot of its drawing; the switches are below it.
-        <div className={`absolute inset-x-0 top-0 ${switches && stub ? 'bottom-14' : 'bottom-0'}`}>
+    <div className="absolute inset-0 flex flex-col">
+      <div className="relative min-h-0 flex-1">
+        {view === 'side' || attempt.made == null ? (
           <Elevation
             kind={kind}
-            plan={{ ...attempt.plan, shape: asked }}
+            plan={plan}
             made={attempt.made?.centreline}
             marked={marked?.centreline}
             exaggeration={Number(larger)}
-            footroom={switches && !stub ? 56 : 0}
             outsideDiameter={diameter}
             description={description}
             at={places}
           />
-        </div>
-      ) : (
-        <div className="contents" style={BENT}>
-          <Turned
-            kind={kind}
-            plan={{ ...attempt.plan, shape: attempt.made }}
-            wanted={asked.centreline}
-            exaggeration={Number(larger)}
-            outsideDiameter={diameter}
-            description={description}
-          />
-        </div>
-      )}
+        ) : (
+          <div className="contents" style={BENT}>
+            <Turned
+              kind={kind}
+              plan={{ ...attempt.plan, shape: attempt.made }}
+              wanted={asked.centreline}
+              exaggeration={Number(larger)}
+              outsideDiameter={diameter}
+              description={description}
+            />
+          </div>
+        )}
+      </div>
       {switches && (
-        <div className="absolute inset-x-2 bottom-2 flex flex-wrap items-center gap-2">
+        <div className="flex shrink-0 flex-wrap items-center gap-2 p-2">
           <span className="max-sm:hidden">
             <Choice label="View" options={VIEWS} value={view} onChange={setView} />
           </span>
-          <span className="flex items-center gap-1.5 rounded-field bg-base-100/90 pl-1.5">
+          <span className="flex items-center gap-1.5">
             difference
             <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
           </span>
           <Legend marked={marked != null && view === 'side'} />
         </div>
       )}
-    </>
+    </div>
   );
 }
 

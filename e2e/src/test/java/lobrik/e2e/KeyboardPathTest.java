@@ -48,6 +48,7 @@ class KeyboardPathTest {
         keys.type(room.lobrik().password());
         keys.press("Enter");
         page.getByLabel("Find a trainee").waitFor();
+        Bench.withEmptyHands(page, "Mirela Dunt");
 
         keys.press("Alt+2");
         page.getByLabel("Title").waitFor();

@@ -1,0 +1,206 @@
+/** A run on its drawing: the view, with long straights folded, and the places of all that is written. Pure. */
+
+import type { Schemas } from '../api/client';
+import type { LayoutAnswer } from '../api/queries';
+import type { Kind } from '../bends/kinds';
+import { reach } from './Around';
+import { type Folds, foldsOf, UNFOLDED } from './folds';
+import {
+  along,
+  type Box,
+  boxAround,
+  type Centreline,
+  exaggerated,
+  foldedView,
+  type Point,
+  type View,
+} from './geometry';
+import type { Ground, Rect } from './labels';
+import { type Pose, poseOf } from './pose';
+import { type Measure, type PlaceSize, roomForRun, runSpots, usualSize } from './runSpots';
+
+/** What is drawn. */
+export interface Run {
+  kind: Kind;
+  plan: LayoutAnswer;
+  outsideDiameter: number;
+  /** What was made, to be laid over what was asked. */
+  made?: Centreline | undefined;
+  /** What the rings alone would have given. */
+  marked?: Centreline | undefined;
+  exaggeration?: number | undefined;
+  /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
+  wanted?: Centreline | undefined;
+  /** Sizes that are drawn on what they are the size of, such as an obstacle's; else each is drawn on its feature. */
+  dimensions?: readonly Schemas['DimensionAnswer'][] | undefined;
+}
+
+/** What is drawn of a piece in its place, in inches. */
+function drawnPieces({ kind, plan, outsideDiameter, made, marked, wanted, exaggeration = 1 }: Run, pose: Pose) {
+  const predicted = plan.shape.centreline.map(pose.place);
+  const wantedPiece = wanted?.map(pose.place);
+  const asked = wantedPiece === undefined ? predicted : exaggerated(wantedPiece, predicted, exaggeration);
+  const over = (piece: Centreline | undefined) =>
+    piece === undefined ? undefined : exaggerated(asked, piece.map(pose.place), exaggeration);
+  const { fromAbove } = pose;
+  const above = fromAbove === undefined ? undefined : plan.shape.centreline.map(fromAbove);
+  const half = outsideDiameter / 2;
+  const pieces = {
+    asked,
+    wanted: wantedPiece,
+    made: over(made),
+    marked: over(marked),
+    above,
+    madeAbove:
+      fromAbove === undefined || made === undefined || above === undefined
+        ? undefined
+        : exaggerated(above, made.map(fromAbove), exaggeration),
+  };
+  const lines = [asked, pieces.made, pieces.marked, above, pieces.madeAbove].filter((line) => line !== undefined);
+  const inner = boxAround([...lines.flat(), ...reach(plan.around, pose.place)]);
+  const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
+  return { kind, pieces, lines, box, half };
+}
+
+/**
+ * The view and the places of all that is written, with the straights folded where that makes the bends larger.
+ *
+ * @param ids of the places that something stands at
+ * @param sizes of what stands there, as far as they are known
+ * @param whole whether straights are drawn in their whole length all the same
+ */
+export function layOutRun(
+  run: Run,
+  ids: ReadonlySet<string>,
+  sizes: ReadonlyMap<string, PlaceSize>,
+  width: number,
+  height: number,
+  whole: boolean,
+) {
+  const { kind, plan, outsideDiameter, dimensions = [] } = run;
+  const pose = poseOf(kind, plan.shape.centreline, outsideDiameter);
+  const drawn = drawnPieces(run, pose);
+  const { pieces, lines, box, half } = drawn;
+  const measures = measured(plan, dimensions, pose).filter(({ id }) => ids.has(id));
+  const sizeOf = (id: string) => sizes.get(id) ?? usualSize(width);
+  const kept = [
+    ...measures.flatMap(({ from, to }) => [from, to]),
+    ...plan.marks.map(({ positionIn }) => along(pieces.asked, positionIn).point),
+    ...reach(plan.around, pose.place),
+    ...outline(plan.obstacle, box.right),
+  ];
+  const foldable = foldsOf({ lines, kept }, box, width / Math.max(1, height - 160));
+  const folds = whole ? UNFOLDED : foldable;
+  const first = [...sizes].find(([, { below = 0 }]) => below > 0)?.[0];
+  // No more room around the piece than what is written needs: the drawing is what people look at.
+  const at = (lanes: number) => {
+    const view = foldedView(folds, box, width, height, roomForRun(measures, sizeOf, width, lanes));
+    const datum = datumText(kind, pieces.asked, half, view);
+    const ground: Ground = {
+      width,
+      height,
+      texts: [
+        textRect('datum end', 14, datum.at, datum.anchor),
+        ...plan.marks.map((mark) =>
+          textRect(String(mark.number), 14, ringNumber(pieces.asked, mark.positionIn, half, view)),
+        ),
+        ...(pieces.above === undefined ? [] : [textRect('from above', 14, aboveText(pieces.above, view), 'start')]),
+        ...(isFolded(foldable) ? [{ left: width - SWITCH.width, right: width, top: 0, bottom: SWITCH.height }] : []),
+      ],
+      bodies: lines.map((line) => ({ points: line.map(view.toScreen), halfWidth: half * view.scale + 2 })),
+      blocks: obstacleBlock(plan.obstacle, view),
+    };
+    const { spots, crowded, over } = runSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
+    return { view, datum, ground, spots, crowded, over };
+  };
+  let laid = at(0);
+  for (const lanes of MORE_LANES) {
+    if (laid.crowded === 0 && laid.over <= FEW) {
+      break;
+    }
+    laid = at(lanes);
+  }
+  return { pose, ...drawn, ...laid, folds, foldable: isFolded(foldable), sizeOf };
+}
+
+/** Rows of figures that there is room for above the piece, where there is too little without. */
+const MORE_LANES = [1, 2.4];
+
+/** So few cells of the piece may be written over before more room is made for what is written. */
+const FEW = 4;
+
+/** The switch between broken and whole straights stands in the corner. */
+const SWITCH = { width: 132, height: 50 };
+
+function isFolded({ x, y }: Folds): boolean {
+  return x.length + y.length > 0;
+}
+
+/** An obstacle is seen in its true size; of one that goes on beyond the piece only where it begins. */
+function outline(obstacle: LayoutAnswer['obstacle'], end: number): Point[] {
+  if (obstacle == null) {
+    return [];
+  }
+  const { fromIn, widthIn, heightIn } = obstacle;
+  const seen = fromIn + widthIn >= end - 1 ? 0 : widthIn;
+  return Array.from({ length: Math.ceil(seen / 2) + 1 }, (_, i) => ({
+    x: fromIn + Math.min(2 * i, seen),
+    y: i % 2 === 0 ? 0 : heightIn,
+  }));
+}
+
+function obstacleBlock(obstacle: LayoutAnswer['obstacle'], view: View): Rect[] {
+  if (obstacle == null) {
+    return [];
+  }
+  const foot = view.toScreen({ x: obstacle.fromIn, y: 0 });
+  const corner = view.toScreen({ x: obstacle.fromIn + obstacle.widthIn, y: obstacle.heightIn });
+  return [{ left: foot.x, right: corner.x, top: corner.y, bottom: foot.y }];
+}
+
+function datumText(kind: Kind, asked: readonly Point[], half: number, view: View) {
+  const start = view.toScreen(asked[0] ?? { x: 0, y: 0 });
+  return kind === 'backToBack90'
+    ? { at: offset({ ...start, x: Math.max(start.x, 40) }, 0, -14), anchor: 'middle' as const }
+    : { at: offset(start, 2, -half * view.scale - 12), anchor: 'start' as const };
+}
+
+export function aboveText(above: readonly Point[], view: View): Point {
+  return offset(view.toScreen(above[0] ?? { x: 0, y: 0 }), 0, 26);
+}
+
+/** What a text in the drawing takes; figures and letters are about half as wide as they are high. */
+function textRect(text: string, size: number, { x, y }: Point, anchor: 'start' | 'middle' = 'middle'): Rect {
+  const width = text.length * size * 0.56 + 4;
+  const left = anchor === 'start' ? x - 2 : x - width / 2;
+  return { left, right: left + width, top: y - size / 2 - 2, bottom: y + size / 2 + 2 };
+}
+
+/** Everything that has a place: what the exercise gives where it gives it, all else on the piece. */
+function measured(plan: LayoutAnswer, dimensions: readonly Schemas['DimensionAnswer'][], pose: Pose): Measure[] {
+  const given = dimensions.map(({ at, from, to }) => ({ id: at, from, to }));
+  const rest = plan.features.filter(({ id }) => !given.some((each) => each.id === id));
+  return [...given, ...rest].map(({ id, from, to }) => {
+    const place = id === 'roll' && pose.fromAbove !== undefined ? pose.fromAbove : pose.place;
+    return { id, from: place(from), to: place(to) };
+  });
+}
+
+function offset({ x, y }: Point, dx: number, dy: number): Point {
+  return { x: x + dx, y: y + dy };
+}
+
+/** Where the pencil ring of a mark ends on either side. */
+export function ringEnds(points: readonly Point[], markIn: number, half: number, view: View): [Point, Point] {
+  const { point, direction } = along(points, markIn);
+  const across = (distance: number) =>
+    view.toScreen({ x: point.x - direction.y * distance, y: point.y + direction.x * distance });
+  return [across(half * 1.3), across(-half * 1.3)];
+}
+
+/** Where its number stands. */
+export function ringNumber(points: readonly Point[], markIn: number, half: number, view: View): Point {
+  const [one, other] = ringEnds(points, markIn, half, view);
+  const lower = one.y > other.y ? one : other;
+  return { x: lower.x, y: lower.y + 10 };
+}
