@@ -62,9 +62,9 @@ describe('places of labels', () => {
     const first = label('first', 300, 150);
     const second = label('second', 300, 100, { anchor: { x: 300, y: 200 } });
     const { middles } = placeLabels([first, second], empty);
-    const { x } = middles.get('second') ?? { x: 300 };
+    const { x, y } = middles.get('second') ?? { x: 300, y: 100 };
     // Straight above, its line would run through the first.
-    expect(Math.abs(x - 300)).toBeGreaterThan(90);
+    expect(Math.abs(x - 300) > 90 || y > 170).toBe(true);
   });
 
   it('say so where there is no room', () => {
