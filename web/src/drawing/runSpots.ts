@@ -29,7 +29,7 @@ export interface RunSpot {
   leader?: { from: Point; to: Point };
 }
 
-const NARROW_PX = 600;
+const NARROW_PX = 480;
 
 /** What stands at a place before it is known how large it is. */
 export function usualSize(width: number): PlaceSize {
