@@ -1,8 +1,10 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type CSSProperties, useEffect } from 'react';
 import { Link } from 'react-router';
-import type { Schemas } from '../api/client';
+import { api, body, type Problem, type Schemas } from '../api/client';
 import { useFloor } from '../api/queries';
 import { useCohort } from '../frame/cohort';
+import { useSignedIn } from '../frame/signedIn';
 import { useLive } from '../live/useLive';
 import { IN_ORDER, lasting, STATES } from './states';
 import { useNow } from './useNow';
@@ -11,11 +13,13 @@ type Bench = Schemas['BenchView'];
 
 /** The floor for a monitor on the wall: read from across the shed, nothing to press. */
 export default function Wall() {
+  const me = useSignedIn();
   const { cohort } = useCohort();
   const floor = useFloor(cohort?.id);
   const connected = useLive(cohort?.id);
   const now = useNow(floor.data?.now, floor.dataUpdatedAt);
   useAwake();
+  const wall = floor.data?.wall ?? CAREFUL;
   const benches = floor.data?.benches ?? [];
   const calls = benches
     .filter(({ state }) => state === 'called' || state === 'help')
@@ -26,7 +30,7 @@ export default function Wall() {
       <header className="flex items-end justify-between gap-4">
         <h1 className="text-4xl font-semibold">{cohort?.name}</h1>
         <p className="text-2xl" role="status">
-          {calls.length === 0 ? 'Nobody is waiting' : calls.map(callText).join(' · ')}
+          {calls.length === 0 ? 'Nobody is waiting' : calls.map((bench) => callText(bench, wall)).join(' · ')}
         </p>
         <p className="figures text-5xl">
           {new Date(now).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
@@ -43,7 +47,7 @@ export default function Wall() {
         }
       >
         {benches.map((bench) => (
-          <WallBench key={bench.traineeId} bench={bench} now={now} />
+          <WallBench key={bench.traineeId} bench={bench} now={now} wall={wall} />
         ))}
       </ol>
       <footer className="flex flex-wrap items-center gap-x-6 text-lg">
@@ -52,7 +56,8 @@ export default function Wall() {
             <span aria-hidden="true">{STATES[state].sign}</span> {STATES[state].name}
           </span>
         ))}
-        <Link to="/floor" className="ml-auto min-h-11 content-center underline underline-offset-4">
+        <span className="ml-auto flex gap-4">{me.role === 'LEAD' && <Choices wall={wall} />}</span>
+        <Link to="/floor" className=" min-h-11 content-center underline underline-offset-4">
           Back to the floor
         </Link>
       </footer>
@@ -60,11 +65,60 @@ export default function Wall() {
   );
 }
 
-function callText(bench: Bench): string {
-  return `${STATES[bench.state].sign} ${String(bench.bench)} ${bench.fullName}`;
+/** Until the school's choice is known. */
+const CAREFUL = { scores: false, initials: true };
+
+type OnTheWall = typeof CAREFUL;
+
+/** A name as the school wants it read in the room; the bench tells people of the same initials apart. */
+export function nameOnWall(fullName: string, { initials }: OnTheWall): string {
+  return initials
+    ? fullName
+        .split(/\s+/)
+        .map((part) => `${part.slice(0, 1)}.`)
+        .join(' ')
+    : fullName;
 }
 
-function WallBench({ bench, now }: { bench: Bench; now: number }) {
+function callText(bench: Bench, wall: OnTheWall): string {
+  return `${STATES[bench.state].sign} ${String(bench.bench)} ${nameOnWall(bench.fullName, wall)}`;
+}
+
+/** What everybody in the room may read, for the lead to choose. */
+function Choices({ wall }: { wall: OnTheWall }) {
+  const client = useQueryClient();
+  const choose = useMutation<unknown, Problem, OnTheWall>({
+    mutationFn: (choice) => body(api.PUT('/api/wall', { body: choice })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['floor'] }),
+  });
+  const box = (name: string, checked: boolean, choice: OnTheWall) => (
+    <label className="flex min-h-11 items-center gap-2">
+      <input
+        type="checkbox"
+        className="checkbox"
+        checked={checked}
+        disabled={choose.isPending}
+        onChange={() => {
+          choose.mutate(choice);
+        }}
+      />
+      {name}
+    </label>
+  );
+  return (
+    <>
+      {box('Scores', wall.scores, { ...wall, scores: !wall.scores })}
+      {box('Whole names', !wall.initials, { ...wall, initials: !wall.initials })}
+      {choose.error !== null && (
+        <p role="alert" className="text-error">
+          ✕ {choose.error.message}
+        </p>
+      )}
+    </>
+  );
+}
+
+function WallBench({ bench, now, wall }: { bench: Bench; now: number; wall: OnTheWall }) {
   const { name, sign, tone } = STATES[bench.state];
   const urgent = bench.state === 'called' || bench.state === 'help';
   return (
@@ -74,14 +128,16 @@ function WallBench({ bench, now }: { bench: Bench; now: number }) {
     >
       <span className="figures w-14 shrink-0 text-center text-[3.2rem] leading-none">{bench.bench}</span>
       <span className="min-w-0 flex-1 text-base-content">
-        <span className="block truncate text-[1.7rem] leading-tight font-semibold">{bench.fullName}</span>
+        <span className="block truncate text-[1.7rem] leading-tight font-semibold">
+          {nameOnWall(bench.fullName, wall)}
+        </span>
         <span className="flex items-baseline gap-2 text-xl leading-tight">
           <span className="min-w-0 truncate">
             <span aria-hidden="true">{sign}</span> {name}
           </span>
           <span className="figures shrink-0">{lasting(bench.since, now)}</span>
           {bench.others.length > 0 && <span className="shrink-0">and {bench.others.length} more</span>}
-          {bench.attempt?.points != null && (
+          {wall.scores && bench.attempt?.points != null && (
             <span className="figures ml-auto shrink-0 text-[2rem] leading-none">
               <span className="text-xl">{bench.attempt.passed === true ? '●' : '✕'}</span>{' '}
               {Math.round(bench.attempt.points)}

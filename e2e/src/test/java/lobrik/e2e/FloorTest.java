@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -141,6 +142,31 @@ class FloorTest {
         runa.keyboard().press("Enter");
         runa.waitForURL("**/measure/*-*");
         assertThat(runa.getByText("Stub found")).isVisible();
+    }
+
+    @Test
+    void wall_tellsScoresAndNames_asTheLeadChooses(School.Room room) {
+        Page oskar = room.signedIn("oskar", errors);
+        String cohort = (String) oskar.evaluate(
+                "async () => (await (await fetch('/api/cohorts')).json()).find(c => c.name === 'Second year').id");
+        oskar.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        Locator judged = oskar.locator("li[data-state=done]").first();
+        assertThat(judged).containsText(Pattern.compile("[●✕] \\d"));
+        assertThat(judged).containsText(Pattern.compile("\\p{Lu}\\p{Ll}+ \\p{Lu}"));
+        oskar.getByLabel("Scores").uncheck();
+        assertThat(judged).not().containsText(Pattern.compile("[●✕] \\d"));
+        assertThat(judged).containsText("Done");
+        oskar.getByLabel("Whole names").uncheck();
+        assertThat(judged).containsText(Pattern.compile("\\p{Lu}\\. \\p{Lu}\\."));
+        assertThat(School.barriers(oskar)).isEmpty();
+        Page dessa = room.signedIn("dessa", errors);
+        dessa.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        assertThat(dessa.locator("li[data-state=done]").first()).containsText(Pattern.compile("\\p{Lu}\\. \\p{Lu}\\."));
+        assertThat(dessa.getByLabel("Scores")).hasCount(0);
+        oskar.getByLabel("Whole names").check();
+        oskar.getByLabel("Scores").check();
+        assertThat(judged).containsText(Pattern.compile("[●✕] \\d"));
+        assertThat(errors).isEmpty();
     }
 
     @Test

@@ -4,9 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A school or training centre: it owns everything else. */
 @Entity
+@DynamicUpdate
 public class Centre {
 
     @Id
@@ -14,6 +16,8 @@ public class Centre {
 
     private String name;
     private Instant createdAt;
+    private boolean wallScores;
+    private boolean wallInitials;
 
     @SuppressWarnings("NullAway.Init")
     protected Centre() {}
@@ -22,6 +26,7 @@ public class Centre {
         this.id = id;
         this.name = name;
         this.createdAt = createdAt;
+        this.wallScores = true;
     }
 
     public UUID id() {
@@ -31,4 +36,22 @@ public class Centre {
     public String name() {
         return name;
     }
+
+    /** What the monitor on the wall tells of people. */
+    public OnTheWall onTheWall() {
+        return new OnTheWall(wallScores, wallInitials);
+    }
+
+    void show(OnTheWall chosen) {
+        wallScores = chosen.scores();
+        wallInitials = chosen.initials();
+    }
+
+    /**
+     * What everybody in the room may read.
+     *
+     * @param scores of pieces that were judged; otherwise only that they are done
+     * @param initials instead of whole names
+     */
+    public record OnTheWall(boolean scores, boolean initials) {}
 }

@@ -74,6 +74,33 @@ public class Cohorts {
                 .orElseThrow(() -> TurnedDown.notFound("trainee"));
     }
 
+    /** What the monitor on the wall of this school tells of people. */
+    @Transactional(readOnly = true)
+    public Centre.OnTheWall onTheWall(SignedIn who) {
+        return centre(who).onTheWall();
+    }
+
+    /**
+     * Chooses what the monitor on the wall tells of people.
+     *
+     * @throws TurnedDown if the one who asks does not lead the school
+     */
+    @Transactional
+    public void show(SignedIn who, Centre.OnTheWall chosen) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead chooses what the wall tells of people");
+        }
+        centre(who).show(chosen);
+    }
+
+    private Centre centre(SignedIn who) {
+        Centre centre = entities.find(Centre.class, who.centreId());
+        if (centre == null) {
+            throw TurnedDown.notFound("school");
+        }
+        return centre;
+    }
+
     /** The centre that a cohort belongs to, for whoever was let in by other means than an account. */
     @Transactional(readOnly = true)
     public Centre centreOf(UUID cohortId) {

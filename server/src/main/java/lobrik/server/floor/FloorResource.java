@@ -17,6 +17,7 @@ import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.attempt.WorkInHand;
 import lobrik.server.attempt.WorkInHand.InHand;
+import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -24,10 +25,14 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Givings;
+import lobrik.server.live.Live;
+import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Who of a cohort is at which bench, on what. */
@@ -39,8 +44,12 @@ class FloorResource {
      * A cohort at its benches.
      *
      * @param now by the server's clock, for whoever shows how long something lasts
+     * @param wall what the monitor on the wall tells of people
      */
-    record FloorView(UUID cohortId, String cohortName, Instant now, List<BenchView> benches) {}
+    record FloorView(UUID cohortId, String cohortName, Instant now, Centre.OnTheWall wall, List<BenchView> benches) {}
+
+    /** What the monitor on the wall is to tell of people. */
+    record WallChoice(@Nullable Boolean scores, @Nullable Boolean initials) {}
 
     /**
      * A trainee at a bench with what they are on; the attempt is the last one at it.
@@ -111,13 +120,15 @@ class FloorResource {
     private final Givings givings;
     private final Library library;
     private final WorkInHand work;
+    private final Live live;
     private final Clock clock;
 
-    FloorResource(Cohorts cohorts, Givings givings, Library library, WorkInHand work, Clock clock) {
+    FloorResource(Cohorts cohorts, Givings givings, Library library, WorkInHand work, Live live, Clock clock) {
         this.cohorts = cohorts;
         this.givings = givings;
         this.library = library;
         this.work = work;
+        this.live = live;
         this.clock = clock;
     }
 
@@ -136,9 +147,25 @@ class FloorResource {
                 cohort.id(),
                 cohort.name(),
                 clock.instant(),
+                cohorts.onTheWall(who),
                 trainees.stream()
                         .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId))
                         .toList());
+    }
+
+    @Operation(
+            summary = "Choose what the monitor on the wall tells of people",
+            description = "For the lead of the school.")
+    @PutMapping("/api/wall")
+    Centre.OnTheWall wall(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody WallChoice choice) {
+        if (choice.scores() == null || choice.initials() == null) {
+            throw TurnedDown.badInput(
+                    choice.scores() == null ? "/scores" : "/initials", "missing", "say true or false");
+        }
+        cohorts.show(who, new Centre.OnTheWall(choice.scores(), choice.initials()));
+        cohorts.visibleTo(who).forEach(cohort -> live.changed(cohort.id(), null));
+        return cohorts.onTheWall(who);
     }
 
     private BenchView bench(Trainee trainee, List<InHand> inHand, Map<UUID, Exercise> exercises) {

@@ -178,6 +178,24 @@ class MeasuringTest {
     }
 
     @Test
+    void wall_tellsWhatTheLeadChooses(RunningServer.Address server) {
+        Client oskar = Client.signedIn(server, "oskar");
+        assertThat(runa.get("/api/floor/" + cohort).at("/wall/scores").asBoolean())
+                .isTrue();
+        String without = "{\"scores\":false,\"initials\":true}";
+        assertThat(runa.put("/api/wall", without).status()).isEqualTo(403);
+        assertThat(oskar.put("/api/wall", "{\"scores\":false}")
+                        .at("/errors/0/pointer")
+                        .asString())
+                .isEqualTo("/initials");
+        assertThat(oskar.put("/api/wall", without).at("/initials").asBoolean()).isTrue();
+        Answer floor = runa.get("/api/floor/" + cohort);
+        assertThat(floor.at("/wall/scores").asBoolean()).isFalse();
+        assertThat(floor.at("/wall/initials").asBoolean()).isTrue();
+        oskar.put("/api/wall", "{\"scores\":true,\"initials\":false}");
+    }
+
+    @Test
     void whatIsPartlyMeasured_staysInHand_andStrangersTakeNothingOff() {
         giveAda("First");
         String attempt = openAttempt(trainees.getFirst());
