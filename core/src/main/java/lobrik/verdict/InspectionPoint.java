@@ -1,5 +1,6 @@
 package lobrik.verdict;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 
@@ -38,6 +39,24 @@ public enum InspectionPoint {
     /** What is seen when something is. */
     public String fault() {
         return fault;
+    }
+
+    /**
+     * What is looked over on a piece, in the order in which it is done: on sheets and screens alike.
+     *
+     * @param heated whether it is bent by heat, so that it can scorch
+     * @param entersFitting whether an end goes into a box or fitting
+     * @param clearsObstacle whether it has to clear something
+     */
+    public static List<InspectionPoint> on(boolean heated, boolean entersFitting, boolean clearsObstacle) {
+        return Stream.of(values())
+                .filter(point -> switch (point) {
+                    case SCORCH -> heated;
+                    case FITS -> entersFitting;
+                    case CLEARS -> clearsObstacle;
+                    case LIES_FLAT, ENDS, RIPPLE, KINK, FLATTENING, MARKS_LEFT -> true;
+                })
+                .toList();
     }
 
     /** The point with this id, if there is one. */

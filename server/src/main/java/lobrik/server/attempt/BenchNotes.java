@@ -14,6 +14,7 @@ import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Score;
 import lobrik.verdict.Workmanship;
+import lobrik.verdict.Yardstick;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -95,12 +96,23 @@ public record BenchNotes(
     /** A seal, and who set it. */
     public record SealView(boolean sealed, String setBy, Instant setAt, String reason) {}
 
+    /** What is looked over on this piece; what somebody found besides stays, and so does the whole list of earlier pieces. */
+    private static List<InspectionPoint> lookedOver(Attempts.Measured measured) {
+        boolean earlier = measured.attempt().yardstick() == Yardstick.AS_ASKED;
+        List<InspectionPoint> fitting = measured.verdict().question().lookedOver();
+        return Stream.of(InspectionPoint.values())
+                .filter(point -> earlier
+                        || fitting.contains(point)
+                        || !measured.ledger().findings(point).isEmpty())
+                .toList();
+    }
+
     static BenchNotes of(Attempts.Measured measured, Names names) {
         Ledger ledger = measured.ledger();
         Map<InspectionPoint, Workmanship.Rule> rules =
                 measured.attempt().tolerances().toCore().workmanship().rules();
         return new BenchNotes(
-                Stream.of(InspectionPoint.values())
+                lookedOver(measured).stream()
                         .map(point -> point(point, rules, ledger, names))
                         .toList(),
                 ledger.rework().stream().map(row -> rework(row, names)).toList(),

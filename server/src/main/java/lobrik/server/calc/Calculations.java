@@ -27,6 +27,7 @@ import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
 import lobrik.shape.Surround;
 import lobrik.shop.Tooling;
+import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Reading;
 import lobrik.verdict.Scheme;
 import lobrik.verdict.Score;
@@ -43,7 +44,15 @@ public final class Calculations {
     public record DealtVariant(BendInput bend, Layout layout, double hardness) {}
 
     /** An exercise's definition as the core understands it, laid out. */
-    public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround> around) {}
+    public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround> around) {
+
+        /** What is looked over on a piece of it besides its sizes: no hand shoe heats anything. */
+        public List<InspectionPoint> lookedOver() {
+            boolean entersFitting = layout.job().bend().kind() == BendKind.BOX_OFFSET
+                    || around.stream().anyMatch(each -> each.kind() == Surround.Kind.BOX);
+            return InspectionPoint.on(false, entersFitting, obstacle.isPresent());
+        }
+    }
 
     /** A class measures the same few exercises all morning. */
     private static final long MOST_REMEMBERED = 500;

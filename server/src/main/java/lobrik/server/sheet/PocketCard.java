@@ -4,7 +4,9 @@ import java.io.ByteArrayOutputStream;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.List;
+import java.util.Optional;
 import lobrik.layout.MultiplierChart;
+import lobrik.layout.SpacingTable;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.server.shed.Rack;
@@ -12,7 +14,10 @@ import lobrik.shop.Tooling;
 import org.openpdf.text.Document;
 import org.openpdf.text.pdf.PdfWriter;
 
-/** The card that a trainee carries: what one bender takes, and the multipliers. Four of them fill a page. */
+/**
+ * The card that a trainee carries: on its face what one bender takes and the multipliers, on its back the rings by height. Four of
+ * them fill a page, and their backs the next.
+ */
 final class PocketCard {
 
     private static final float MARGIN = 36;
@@ -30,12 +35,94 @@ final class PocketCard {
             Canvas canvas = new Canvas(writer.getDirectContent(), new Typeface.Set());
             float width = (paper.width() - 2 * MARGIN) / 2;
             float height = (paper.height() - 2 * MARGIN) / 2;
-            for (int row = 0; row < 2; row++) {
-                card(canvas, racked, MARGIN, MARGIN + row * height, width, height);
-                card(canvas, racked, MARGIN + width, MARGIN + row * height, width, height);
-            }
+            four(width, height, (x, y) -> card(canvas, racked, x, y, width, height));
+            document.newPage();
+            Canvas backs = new Canvas(writer.getDirectContent(), new Typeface.Set());
+            SpacingTable offsets = SpacingTable.offsets(racked.tooling(), MultiplierChart.USUAL);
+            SpacingTable saddles = SpacingTable.saddles(racked.tooling(), MultiplierChart.USUAL);
+            four(width, height, (x, y) -> back(backs, racked, offsets, saddles, new Spot(x, y, width, height)));
         }
         return out.toByteArray();
+    }
+
+    /** Draws a card with its lower left corner there. */
+    private interface At {
+        void draw(float x, float y);
+    }
+
+    private record Spot(float x, float y, float width, float height) {}
+
+    private static void four(float width, float height, At card) {
+        for (int row = 0; row < 2; row++) {
+            card.draw(MARGIN, MARGIN + row * height);
+            card.draw(MARGIN + width, MARGIN + row * height);
+        }
+    }
+
+    /** From ring to ring by height, by the card and exactly with this bender. */
+    private static void back(Canvas canvas, Rack.Racked racked, SpacingTable offsets, SpacingTable saddles, Spot spot) {
+        canvas.box(spot.x(), spot.y(), spot.width(), spot.height(), 0.4f);
+        float left = spot.x() + PADDING;
+        float inner = spot.width() - 2 * PADDING;
+        float line = spot.y() + spot.height() - PADDING - 12;
+        canvas.fitted(
+                Typeface.BOLD,
+                13,
+                left,
+                line,
+                inner,
+                "From ring to ring, " + racked.bender().label());
+        line = table(canvas, "Offset, by its rise", offsets, left, inner, line - 20);
+        line = table(canvas, "Three-point saddle 22½–45–22½, by its height", saddles, left, inner, line - 16);
+        canvas.fitted(
+                Typeface.TEXT,
+                8.5f,
+                left,
+                line - 16,
+                inner,
+                "Bold: by the card. Beside it: exactly, with this bender. –: bends too near.");
+        canvas.fitted(
+                Typeface.TEXT,
+                8,
+                left,
+                spot.y() + PADDING - 2,
+                inner,
+                "Local code and the licensed person in charge decide.");
+    }
+
+    private static float table(Canvas canvas, String name, SpacingTable table, float left, float inner, float top) {
+        float line = top;
+        canvas.fitted(Typeface.BOLD, 9.5f, left, line, inner, name);
+        line -= 13;
+        float head = 40;
+        float column = (inner - head) / table.angles().size();
+        canvas.text(Typeface.TEXT, 8.5f, left, line, "inches");
+        for (int i = 0; i < table.angles().size(); i++) {
+            float right = left + head + (i + 1) * column;
+            canvas.text(
+                    Typeface.TEXT,
+                    8.5f,
+                    right,
+                    line,
+                    Canvas.Align.RIGHT,
+                    table.angles().get(i).text());
+        }
+        for (SpacingTable.Row row : table.rows()) {
+            line -= 13;
+            canvas.text(Typeface.FIGURES, 10.5f, left, line, TapeDivision.SIXTEENTH.text(row.height()));
+            for (int i = 0; i < row.spacings().size(); i++) {
+                SpacingTable.Spacing spacing = row.spacings().get(i);
+                float right = left + head + (i + 1) * column;
+                canvas.text(Typeface.BOLD, 10.5f, right - 36, line, Canvas.Align.RIGHT, onTape(spacing.byCard()));
+                canvas.text(Typeface.FIGURES, 9.5f, right, line, Canvas.Align.RIGHT, onTape(spacing.exactly()));
+            }
+        }
+        canvas.line(left, line - 5, left + inner, line - 5, 0.5f);
+        return line - 5;
+    }
+
+    private static String onTape(Optional<Length> spacing) {
+        return spacing.map(TapeDivision.SIXTEENTH::text).orElse("–");
     }
 
     private static void card(Canvas canvas, Rack.Racked racked, float x, float y, float width, float height) {

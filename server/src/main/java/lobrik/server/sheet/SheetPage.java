@@ -21,6 +21,7 @@ import lobrik.layout.Why;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
+import lobrik.verdict.InspectionPoint;
 
 /**
  * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
@@ -35,20 +36,10 @@ final class SheetPage {
     private static final float GIVEN_ROW = 37;
     private static final float READING_ROW = 16;
     private static final float INSPECTION_ROW = 13;
+    private static final float SIGNATURE_ROW = 20;
     private static final float FIGURES = 10.5f;
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
-
-    private static final List<String> INSPECTION = List.of(
-            "Lies flat",
-            "Ends cut square",
-            "Ends reamed",
-            "No ripple",
-            "No kink",
-            "Not flattened",
-            "Marks wiped off",
-            "Enters the fitting straight",
-            "Clear of the obstacle");
 
     private final Canvas canvas;
     private final SheetContent sheet;
@@ -314,19 +305,42 @@ final class SheetPage {
         return tableTop + 20;
     }
 
+    /** The trainee ticks first, the instructor after them; both sign. */
     private float inspection(float foot) {
+        List<InspectionPoint> points = sheet.question().lookedOver();
+        float line = foot + 4;
+        float x = signed("Date", left, line, 84);
+        x = signed("Trainee", x, line, 150);
+        signed("Instructor", x, line, right - x);
+        float listFoot = foot + SIGNATURE_ROW;
         int columns = 3;
-        int rows = (INSPECTION.size() + columns - 1) / columns;
+        int rows = (points.size() + columns - 1) / columns;
         float column = (right - left) / columns;
-        float listTop = foot + rows * INSPECTION_ROW;
-        for (int i = 0; i < INSPECTION.size(); i++) {
-            float x = left + (i % columns) * column;
+        float listTop = listFoot + rows * INSPECTION_ROW;
+        for (int i = 0; i < points.size(); i++) {
+            float at = left + (i % columns) * column;
             float base = listTop - (Math.floorDiv(i, columns) + 1) * INSPECTION_ROW + 3;
-            canvas.box(x, base - 1, 8, 8, 0.6f);
-            canvas.text(Typeface.TEXT, 9.5f, x + 13, base, INSPECTION.get(i));
+            canvas.box(at, base - 1, 8, 8, 0.6f);
+            canvas.box(at + 11, base - 1, 8, 8, 1.2f);
+            canvas.fitted(
+                    Typeface.TEXT,
+                    9.5f,
+                    at + 24,
+                    base,
+                    column - 28,
+                    points.get(i).good());
         }
         canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Look it over");
+        canvas.text(Typeface.TEXT, 8.5f, left + 66, listTop + 4, "First box: you. Second box, bold: your instructor.");
         return listTop + 18;
+    }
+
+    /** A word with a line to write on; returns where the next begins. */
+    private float signed(String what, float x, float line, float width) {
+        float word = 8 + 4.6f * what.length();
+        canvas.text(Typeface.TEXT, 9, x, line, what);
+        canvas.line(x + word, line - 2, x + width - 8, line - 2, 0.6f);
+        return x + width;
     }
 
     private float cautions(float foot) {

@@ -98,7 +98,12 @@ class SheetTest {
             assertThat(second)
                     .contains("Over the brine pipe", "Three-point saddle", "Bo Rill, bench 2", "Due 1 December 2026")
                     .contains("Up to 2 tries", "3 3/8", "74 3/4 − 40 5/8 − 1/8", "Work out your marks here")
-                    .contains("Ends reamed", "Never bend on or near anything energised")
+                    .contains(
+                            "Ends cut square and reamed",
+                            "your instructor",
+                            "Trainee",
+                            "Instructor",
+                            "Never bend on or near anything energised")
                     .contains("Local code and the licensed person in charge decide.")
                     .contains(given.at("/sheets/1/code").asString());
             assertThat(second).as("no answer is given away").doesNotContain("How it is worked out");
@@ -186,7 +191,10 @@ class SheetTest {
         Answer shed = runa.get("/api/shed");
         String bender = shed.at("/benders/0/id").asString();
         try (PDDocument pdf = Loader.loadPDF(runa.file("/api/shed/benders/" + bender + "/card?paper=a4"))) {
-            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+            assertThat(pdf.getNumberOfPages()).as("faces and backs").isEqualTo(2);
+            assertThat(text(pdf, 2))
+                    .contains(
+                            "From ring to ring", "Offset, by its rise", "Three-point saddle", "by the card", "exactly");
             assertThat(text(pdf, 1))
                     .contains(shed.at("/benders/0/label").asString(), "22.5°", "2.613", "Gain of a ninety");
         }

@@ -1,0 +1,51 @@
+package lobrik.layout;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import lobrik.measure.Length;
+import lobrik.shop.Tooling;
+import org.junit.jupiter.api.Test;
+
+class SpacingTableTest {
+
+    private final Tooling tooling = Jobs.threeQuarters();
+
+    @Test
+    void offsets_areTheMultiplierByTheCard_andTheTriangleWithItsCurves_exactly() {
+        SpacingTable table = SpacingTable.offsets(tooling, MultiplierChart.USUAL);
+        assertThat(table.rows()).hasSize(8);
+        SpacingTable.Row six = table.rows().get(5);
+        assertThat(six.height()).isEqualTo(Length.ofInches(6));
+        SpacingTable.Spacing thirty = six.spacings().get(1);
+        assertThat(thirty.byCard().orElseThrow()).isEqualTo(Length.ofInches(12));
+        // Between the tangents' corners the slope is rise / sin; each corner stands off its curve by R tan(half), and
+        // the
+        // conduit is as long as the curve.
+        double radius = tooling.bender().radius().inches();
+        double angle = Math.toRadians(30);
+        double exactly = 6 / Math.sin(angle) - 2 * radius * Math.tan(angle / 2) + radius * angle;
+        assertThat(thirty.exactly().orElseThrow().inches()).isCloseTo(exactly, within(1e-6));
+    }
+
+    @Test
+    void saddles_areTwoAndAHalfTimesTheHeightByTheCard() {
+        SpacingTable table = SpacingTable.saddles(tooling, MultiplierChart.USUAL);
+        SpacingTable.Row two = table.rows().get(2);
+        assertThat(two.height()).isEqualTo(Length.ofInches(2));
+        assertThat(two.spacings().getFirst().byCard().orElseThrow()).isEqualTo(Length.ofInches(5));
+        assertThat(two.spacings().getFirst().exactly()).isPresent();
+    }
+
+    @Test
+    void whatABenderCannotDo_isLeftOpen() {
+        assertThat(SpacingTable.offsets(tooling, MultiplierChart.USUAL)
+                        .rows()
+                        .getFirst()
+                        .spacings()
+                        .getLast()
+                        .byCard())
+                .as("1 in at 45° has its bends within one another")
+                .isEmpty();
+    }
+}
