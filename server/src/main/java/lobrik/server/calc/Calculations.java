@@ -50,7 +50,8 @@ public final class Calculations {
         public List<InspectionPoint> lookedOver() {
             boolean entersFitting = layout.job().bend().kind() == BendKind.BOX_OFFSET
                     || around.stream().anyMatch(each -> each.kind() == Surround.Kind.BOX);
-            return InspectionPoint.on(false, entersFitting, obstacle.isPresent());
+            return InspectionPoint.on(
+                    false, entersFitting, Review.cleared(layout, obstacle).isPresent());
         }
     }
 

@@ -22,6 +22,7 @@ final class PocketCard {
 
     private static final float MARGIN = 36;
     private static final float PADDING = 14;
+    private static final int MOST_ANGLES = 3;
 
     private PocketCard() {}
 
@@ -94,17 +95,17 @@ final class PocketCard {
         float line = top;
         canvas.fitted(Typeface.BOLD, 9.5f, left, line, inner, name);
         line -= 13;
-        float head = 40;
-        float column = (inner - head) / table.angles().size();
+        float head = 28;
+        float column = (inner - head) / MOST_ANGLES;
         canvas.text(Typeface.TEXT, 8.5f, left, line, "inches");
         for (int i = 0; i < table.angles().size(); i++) {
             float right = left + head + (i + 1) * column;
             canvas.text(
                     Typeface.TEXT,
                     8.5f,
-                    right,
+                    right - column / 2,
                     line,
-                    Canvas.Align.RIGHT,
+                    Canvas.Align.CENTRE,
                     table.angles().get(i).text());
         }
         for (SpacingTable.Row row : table.rows()) {
@@ -113,9 +114,13 @@ final class PocketCard {
             for (int i = 0; i < row.spacings().size(); i++) {
                 SpacingTable.Spacing spacing = row.spacings().get(i);
                 float right = left + head + (i + 1) * column;
-                canvas.text(Typeface.BOLD, 10.5f, right - 36, line, Canvas.Align.RIGHT, onTape(spacing.byCard()));
-                canvas.text(Typeface.FIGURES, 9.5f, right, line, Canvas.Align.RIGHT, onTape(spacing.exactly()));
+                canvas.text(Typeface.BOLD, 10.5f, right - 35, line, Canvas.Align.RIGHT, onTape(spacing.byCard()));
+                canvas.text(Typeface.FIGURES, 8.5f, right - 2, line, Canvas.Align.RIGHT, onTape(spacing.exactly()));
             }
+        }
+        for (int i = 0; i < table.angles().size(); i++) {
+            float x = left + head + i * column + 2;
+            canvas.line(x, top - 8, x, line - 3, 0.3f);
         }
         canvas.line(left, line - 5, left + inner, line - 5, 0.5f);
         return line - 5;

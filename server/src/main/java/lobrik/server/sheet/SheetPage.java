@@ -308,11 +308,15 @@ final class SheetPage {
     /** The trainee ticks first, the instructor after them; both sign. */
     private float inspection(float foot) {
         List<InspectionPoint> points = sheet.question().lookedOver();
-        float line = foot + 4;
-        float x = signed("Date", left, line, 84);
-        x = signed("Trainee", x, line, 150);
-        signed("Instructor", x, line, right - x);
-        float listFoot = foot + SIGNATURE_ROW;
+        float listFoot = foot;
+        // Nobody signs the answers.
+        if (!answers) {
+            float line = foot + 4;
+            float x = signed("Date", left, line, 84);
+            x = signed("Trainee", x, line, 150);
+            signed("Instructor", x, line, right - x);
+            listFoot += SIGNATURE_ROW;
+        }
         int columns = 3;
         int rows = (points.size() + columns - 1) / columns;
         float column = (right - left) / columns;
