@@ -164,7 +164,7 @@ export const KINDS: readonly KindOfBend[] = [
         name: 'spacing',
         label: 'Outer marks',
         options: [
-          { value: 'factor', name: '2.5 a saddle inch' },
+          { value: 'factor', name: '2.5 × the height' },
           { value: 'cosecant', name: 'By the multiplier' },
         ],
       },

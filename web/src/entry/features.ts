@@ -13,7 +13,10 @@ const NAMES: Record<string, { name: string; hint: string }> = {
   centre: { name: 'Centre', hint: 'Datum end along the leg to below the highest point' },
   flat: { name: 'Flat', hint: 'Inner ring to inner ring' },
   landing: { name: 'Landing', hint: 'Datum end along the leg to the ring that has to land' },
-  tailLift: { name: 'Tail lift', hint: 'Far end off the line of the datum leg; below it with −' },
+  tailLift: {
+    name: 'Far-end kick',
+    hint: 'How far the far end kicks up off the line of the datum leg; − where it dips',
+  },
   dogLeg: { name: 'Dog leg', hint: 'Angle between the planes of the bends' },
   overall: { name: 'Overall', hint: 'End face to end face along the datum leg' },
 };

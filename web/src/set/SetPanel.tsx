@@ -1,4 +1,4 @@
-import { type ComponentProps, useState } from 'react';
+import { type ComponentProps, useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useTables } from '../api/queries';
 import { kindOf } from '../bends/kinds';
@@ -149,8 +149,14 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           <UsualClearance
             measuredIn={desk.sizes.heightIn ?? desk.sizes.riseIn}
             unit={draft.unit}
-            onTake={(clearanceIn) => {
-              change({ texts: { ...draft.texts, clearanceIn } });
+            text={draft.texts.clearanceIn ?? ''}
+            following={draft.toWholeInch === true}
+            onTake={(clearanceIn, toWholeInch) => {
+              desk.change('clearance', (before) => ({
+                ...before,
+                toWholeInch,
+                texts: { ...before.texts, clearanceIn },
+              }));
             }}
           />
         )}
@@ -237,30 +243,44 @@ const CLEARANCES = {
   wholeInch: 'Up to the whole inch',
 } as const;
 
-/** What schools usually add to a measured height or rise. */
-function UsualClearance({
+/** What schools usually add to a measured height or rise; up to the whole inch follows what was measured. */
+export function UsualClearance({
   measuredIn,
   unit,
+  text,
+  following,
   onTake,
 }: {
   measuredIn: number | undefined;
   unit: Draft['unit'];
-  onTake: (text: string) => void;
+  /** The clearance as it stands. */
+  text: string;
+  following: boolean;
+  onTake: (text: string, toWholeInch: boolean) => void;
 }) {
   const tables = useTables(measuredIn);
+  const clearances = tables.data?.clearances;
+  const whole =
+    measuredIn === undefined ? undefined : clearances?.find(({ name }) => name === 'wholeInch')?.clearanceIn;
+  const due = following && whole != null ? exactText(whole, unit) : text;
+  useEffect(() => {
+    if (due !== text) {
+      onTake(due, true);
+    }
+  }, [due, text, onTake]);
   return (
     <Select
       label="Usual clearance"
-      value=""
+      value={following ? 'wholeInch' : ''}
       onChange={(name) => {
-        const size = tables.data?.clearances.find((each) => each.name === name)?.clearanceIn;
+        const size = clearances?.find((each) => each.name === name)?.clearanceIn;
         if (size != null) {
-          onTake(exactText(size, unit));
+          onTake(exactText(size, unit), name === 'wholeInch');
         }
       }}
       options={[
         { value: '', name: 'Take one' },
-        ...(tables.data?.clearances ?? []).map(({ name }) => ({ value: name, name: CLEARANCES[name] })),
+        ...(clearances ?? []).map(({ name }) => ({ value: name, name: CLEARANCES[name] })),
       ]}
     />
   );

@@ -13,7 +13,12 @@ export function fieldsOf(desk: Desk): ReadonlyMap<string, FieldProps> {
 function fieldOf(input: InputField, { draft, change, sizes, problems, problem }: Desk): FieldProps {
   const size = sizes[input.name];
   const onText = (text: string) => {
-    change(`texts.${input.name}`, (before) => ({ ...before, texts: { ...before.texts, [input.name]: text } }));
+    change(`texts.${input.name}`, (before) => ({
+      ...before,
+      texts: { ...before.texts, [input.name]: text },
+      // Whoever writes a clearance means that one.
+      ...(input.name === 'clearanceIn' ? { toWholeInch: false } : {}),
+    }));
   };
   return {
     label: input.label,

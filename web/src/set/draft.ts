@@ -17,6 +17,8 @@ export interface Draft {
   unit: DisplayUnit;
   /** What stands in each input, by its name; inputs of the same name stay as they are when the kind changes. */
   texts: Readonly<Record<string, string>>;
+  /** The clearance is what is missing to the whole inch, whatever becomes of the height or rise. */
+  toWholeInch?: boolean;
   /** What was chosen, by the choice's name. */
   choices: Readonly<Record<string, string>>;
   method: 'chart' | 'exact';

@@ -9,15 +9,14 @@ import lobrik.bend.BendKind;
 import lobrik.bend.RollingOffset;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
+import lobrik.measure.Angle;
 import lobrik.shape.FeatureId;
+import lobrik.shop.AngleLines;
 import lobrik.shop.HookSide;
 import lobrik.shop.Reference;
 
 /** What can go wrong while bending and while reading. */
 final class BendHypotheses {
-
-    /** The lines of a shoe (handbook 3), degrees. */
-    private static final double[] LINES = {10, 22.5, 30, 45, 60, 90};
 
     private static final Hypothesis.Free ANGLE = new Hypothesis.Free(5, 0);
     private static final Hypothesis.Free BIAS = new Hypothesis.Free(4, 0);
@@ -70,7 +69,8 @@ final class BendHypotheses {
 
     private void lines() {
         double first = angle(0);
-        for (double line : LINES) {
+        for (Angle angleLine : AngleLines.all()) {
+            double line = angleLine.degrees();
             for (int i = 0; i < bends; i++) {
                 int bend = i;
                 if (line != angle(i)) {

@@ -19,6 +19,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
+import lobrik.shop.AngleLines;
 
 /**
  * Finds what to change so that a fault goes away, by laying the changed bend out and looking again. Each lever is moved
@@ -50,7 +51,7 @@ final class Cures {
         Set<Lever.Role> roles = roles(fault.code());
         for (Lever lever : Lever.of(job.bend())) {
             if (roles.contains(lever.role())) {
-                cures.nearest(lever).ifPresent(found::add);
+                cures.onALine(lever).or(() -> cures.nearest(lever)).ifPresent(found::add);
             }
         }
         return List.copyOf(found.subList(0, Math.min(MOST_CURES, found.size())));
@@ -106,6 +107,16 @@ final class Cures {
                 .filter(angle -> works(lever, angle.nanodegrees()))
                 .findFirst()
                 .map(angle -> cure(lever, angle));
+    }
+
+    /** An angle that the shoe has a line for, before any that it has none for. */
+    private Optional<Cure> onALine(Lever lever) {
+        return lever.role() == Lever.Role.ANGLE && lever.current() instanceof Angle angle
+                ? AngleLines.nearestTo(angle).stream()
+                        .filter(line -> line.count() != angle.count() && works(lever, line.count()))
+                        .findFirst()
+                        .map(line -> cure(lever, line))
+                : Optional.empty();
     }
 
     private Optional<Cure> nearest(Lever lever) {

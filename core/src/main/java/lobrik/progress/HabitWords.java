@@ -58,7 +58,7 @@ public record HabitWords(LengthUnit unit) {
                 (bias.kind().bends() == 1 ? "The mark" : "Mark " + feature.id().substring("mark".length())) + " of "
                         + many + " is ringed " + size + (more ? " too far out." : " short.");
             case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
-            case TAIL_LIFT -> "The tail of " + many + " stands " + size + (more ? " off" : " below") + " the line.";
+            case TAIL_LIFT -> "The far end of " + many + (more ? " kicks up " + size + "." : " dips " + size + ".");
             case LANDING, CENTRE ->
                 capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far out." : " short.");
             case RISE, HEIGHT ->

@@ -5,12 +5,16 @@ import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
+import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.cause.CauseId;
 import lobrik.fault.Refused;
@@ -35,19 +39,19 @@ public record NextTime(String sentence, Layout exercise) {
 
     /** What follows from a cause; empty where nothing is to be learnt from it. */
     public static Optional<NextTime> of(CauseId cause, Layout layout) {
-        String sentence = sentence(cause);
+        String sentence = sentence(cause, layout.job().bend());
         return sentence.isEmpty()
                 ? Optional.empty()
                 : exercise(cause, layout).map(exercise -> new NextTime(sentence, exercise));
     }
 
-    private static String sentence(CauseId cause) {
+    private static String sentence(CauseId cause, Bend bend) {
         return switch (cause) {
             case NONE, UNCLEAR, READING_DOUBTFUL -> "";
             case TAKEUP_OMITTED -> "Say it before you ring: leg less take-up is the mark.";
             case TAKEUP_WRONG_SIZE -> "Read the take-up off the shoe in your hand, not from memory.";
             case TAKEUP_TWICE -> "Write the mark down once it is worked out, so that nothing is deducted twice.";
-            case SHRINK_OMITTED -> "Ask first which side the distance is measured to: to the far side, add the shrink.";
+            case SHRINK_OMITTED -> addTheShrink(bend);
             case SHRINK_TWICE -> "Tick the shrink off on the sheet once it is added.";
             case SHRINK_SUBTRACTED -> "The conduit gets shorter when it is bent, so the mark goes further out: add.";
             case SHRINK_NEEDLESS -> "From an edge the near mark stands where it is measured: no shrink.";
@@ -67,6 +71,21 @@ public record NextTime(String sentence, Layout exercise) {
                 "Hold the conduit hard in the hook and look at the ring once more when the foot is on.";
             case DOG_LEG -> "Sight along the conduit before the second bend: the first must stand straight up.";
             case WRONG_TURN -> "Mark the turn on the end of the conduit before you roll it.";
+        };
+    }
+
+    /** Why the shrink goes on top of what this bend's distance is measured to. */
+    private static String addTheShrink(Bend bend) {
+        return switch (bend) {
+            case Offset _, RollingOffset _ ->
+                "Measured to where it has to be up already, the distance gets the shrink on top: write it down first.";
+            case Kick _ -> "Measured to the far end, the distance gets the shrink on top: write it down first.";
+            case Saddle3 _ ->
+                "The middle comes towards you as the first side is bent: add the shrink to the centre mark.";
+            case Saddle4 saddle ->
+                "Measured to the " + (saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE ? "near edge" : "middle")
+                        + ", every ring goes further out by the shrink of one side: add it first.";
+            case Stub90 _, BackToBack90 _, BoxOffset _ -> "Each bend that rises takes length: add the shrink first.";
         };
     }
 

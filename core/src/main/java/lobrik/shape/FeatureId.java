@@ -77,7 +77,7 @@ public enum FeatureId {
             case BETWEEN -> "the distance back to back";
             case OTHER_LEG -> "the other leg";
             case SECOND_LEG -> "the second leg";
-            case TAIL_LIFT -> "the tail lift";
+            case TAIL_LIFT -> "the kick at the far end";
             case DOG_LEG -> "the dog leg";
             case OVERALL -> "the overall length";
             default ->

@@ -28,6 +28,7 @@ import lobrik.layout.MultiplierChart;
 import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.shape.Obstacle;
+import lobrik.shop.AngleLines;
 import lobrik.verdict.MethodShare.Grade;
 
 /**
@@ -185,7 +186,7 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
                     tolerances);
         }
 
-        /** The angles of the card, the nearest first. */
+        /** The angles of the card, those that the shoe has lines for first, the nearest of them before the others. */
         private List<Try> otherAngles() {
             List<Try> tries = new ArrayList<>();
             for (Input input : Input.of(job.bend())) {
@@ -195,8 +196,9 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
                 job.school().chart().rows().stream()
                         .map(MultiplierChart.Row::angle)
                         .filter(angle -> angle.count() != input.current().count())
-                        .sorted(Comparator.comparingLong(angle ->
-                                Math.abs(angle.count() - input.current().count())))
+                        .sorted(Comparator.comparing((Angle angle) -> !AngleLines.has(angle))
+                                .thenComparingLong(angle ->
+                                        Math.abs(angle.count() - input.current().count())))
                         .forEach(angle -> changed(input, angle)
                                 .ifPresent(bend -> tries.add(new Try(
                                         new Cure.Size(

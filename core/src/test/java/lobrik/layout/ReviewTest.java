@@ -98,17 +98,17 @@ class ReviewTest {
     }
 
     /**
-     * 2R(1 − cos 30°) is 1.3732 in for R 5.125: the next sixteenth up is 1 3/8. At 25.5° (0.9986) an inch is possible, but
-     * not when its marks are rounded; at 25° it is.
+     * 2R(1 − cos 30°) is 1.3732 in for R 5.125: the next sixteenth up is 1 3/8. At 25.5° (0.9986) an inch is possible; the
+     * nearest line that a shoe has for it is 22.5°.
      */
     @Test
-    void riseThatTheArcsAloneExceed_isImpossible_withTheNearestAngleAndRiseThatWork() {
+    void riseThatTheArcsAloneExceed_isImpossible_withTheNearestLineOfTheShoeAndRiseThatWork() {
         Job job = job(Method.EXACT, offset(1, 30, 40, null));
         Fault fault = impossible(job);
         assertThat(fault.code()).isEqualTo(FaultCode.SPACING_IMPOSSIBLE);
         assertThat(fault.input()).isEqualTo("bend/riseIn");
         assertThat(fault.figures().get(1).value()).isEqualTo(Length.ofInches(2 * 5.125 * (1 - Math.cos(Math.PI / 6))));
-        assertThat(fault.message()).contains("make the angle 25°", "make the rise 1 3/8 in");
+        assertThat(fault.message()).contains("make the angle 22.5°", "make the rise 1 3/8 in");
         assertCured(job, fault);
     }
 

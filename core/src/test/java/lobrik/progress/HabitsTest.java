@@ -133,7 +133,7 @@ class HabitsTest {
         assertThat(said(BendKind.OFFSET, MadeUpPieces.angle(FeatureId.DOG_LEG, 4)))
                 .isEqualTo("Offsets come out with a dog leg of 4°.");
         assertThat(said(BendKind.SADDLE_4, MadeUpPieces.length(FeatureId.TAIL_LIFT, -0.25)))
-                .isEqualTo("The tail of four-point saddles stands 1/4 in below the line.");
+                .isEqualTo("The far end of four-point saddles dips 1/4 in.");
     }
 
     private static String said(BendKind kind, Outcome.Missed missed) {

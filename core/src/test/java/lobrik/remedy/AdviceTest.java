@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import lobrik.bend.BendKind;
+import lobrik.bend.Saddle4;
 import lobrik.cause.CauseId;
 import lobrik.cause.Pieces;
 import lobrik.fault.Refused;
@@ -230,6 +231,19 @@ class AdviceTest {
                         SITE))
                 .toList();
         return Score.of(readings, SITE.judging().scheme(), 70, 0).points();
+    }
+
+    @Test
+    void adviceSpeaksOfWhatThisBendIsMeasuredTo() {
+        Jobs jobs = new Jobs(7);
+        for (int i = 0; i < 40; i++) {
+            Layout layout = Layout.of(jobs.next(BendKind.SADDLE_4, Method.CHART, TapeDivision.SIXTEENTH));
+            Saddle4 saddle = (Saddle4) layout.job().bend();
+            String where = saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE ? "near edge" : "middle";
+            NextTime.of(CauseId.SHRINK_OMITTED, layout)
+                    .ifPresent(
+                            next -> assertThat(next.sentence()).contains(where).doesNotContain("far side"));
+        }
     }
 
     @Test

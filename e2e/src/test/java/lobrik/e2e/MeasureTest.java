@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(School.class)
 class MeasureTest {
 
-    private static final String[] SIX = {"Height", "Flat", "Landing", "Tail lift", "Dog leg", "Overall"};
+    private static final String[] SIX = {"Height", "Flat", "Landing", "Far-end kick", "Dog leg", "Overall"};
 
     /** A hand's pace; faster than this is taken for a gauge. */
     private static final Keyboard.TypeOptions BY_HAND = new Keyboard.TypeOptions().setDelay(60);
@@ -126,7 +126,7 @@ class MeasureTest {
         page.keyboard().press("Enter");
         assertThat(question).containsText("Right?");
         page.keyboard().press("Enter");
-        Bench.untilReady(page, "Tail lift");
+        Bench.untilReady(page, "Far-end kick");
         assertThat(page.locator("tr[data-feature=landing]")).containsText("3");
         page.keyboard().type("9/0", BY_HAND);
         page.keyboard().press("Enter");
@@ -139,7 +139,7 @@ class MeasureTest {
         page.getByText("Not measured…").click();
         page.getByText("no tool at hand").click();
         Bench.untilReady(page, "Flat");
-        for (String feature : new String[] {"Flat", "Landing", "Tail lift"}) {
+        for (String feature : new String[] {"Flat", "Landing", "Far-end kick"}) {
             page.locator("aside").getByText(feature + " · ").waitFor();
             Bench.button(page, "Spot on").click();
         }

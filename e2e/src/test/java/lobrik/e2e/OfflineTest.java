@@ -70,14 +70,14 @@ class OfflineTest {
             type(page, "Height", "4");
             type(page, "Flat", "12 9/16");
             type(page, "Landing", "34");
-            Bench.untilReady(page, "Tail lift");
+            Bench.untilReady(page, "Far-end kick");
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "4");
 
             page.reload();
-            Bench.untilReady(page, "Tail lift");
+            Bench.untilReady(page, "Far-end kick");
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "4");
             assertThat(page.locator("tr[data-feature=flat]")).hasAttribute("data-state", "read");
-            type(page, "Tail lift", "1/16");
+            type(page, "Far-end kick", "1/16");
             Bench.untilReady(page, "Dog leg");
 
             school.close();

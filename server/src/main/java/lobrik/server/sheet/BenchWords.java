@@ -38,8 +38,11 @@ final class BenchWords {
         };
     }
 
-    /** {@code mark2} as {@code Mark 2}; {@code tailLift} as {@code Tail lift}. */
+    /** {@code mark2} as {@code Mark 2}; {@code dogLeg} as {@code Dog leg}. */
     static String of(FeatureId feature) {
+        if (feature == FeatureId.TAIL_LIFT) {
+            return "Far-end kick";
+        }
         String spaced = feature.id().replaceAll("([A-Z0-9])", " $1").toLowerCase(Locale.ROOT);
         return Character.toUpperCase(spaced.charAt(0)) + spaced.substring(1);
     }

@@ -50,7 +50,7 @@ class ProgressTest {
         assertThat(taught.standing(0)).isEqualTo("steady");
         taught.bends(0, 1, "17 5/8");
         assertThat(taught.standing(0)).isEqualTo("ready");
-        assertThat(page(0).at("/families/0/conditions/0/words").asString()).isEqualTo("4 of 3 passes");
+        assertThat(page(0).at("/families/0/conditions/0/words").asString()).isEqualTo("4 passes (3 asked)");
     }
 
     @Test
