@@ -73,7 +73,8 @@ function Drawing({
     ...reach(around, stood.place),
     { x: -half, y: 0 },
   ]);
-  const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width));
+  const written = { leg: places.leg !== undefined, otherLeg: places.otherLeg !== undefined };
+  const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width, written));
   const spots = stubSpots(piece, half, markIn, view, width, height);
   return (
     <>
@@ -103,8 +104,12 @@ function Drawing({
           to={spots.mark1}
           shown={places.mark1 !== undefined}
         />
-        <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
-        <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
+        {written.leg && (
+          <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
+        )}
+        {written.otherLeg && (
+          <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
+        )}
         <AngleArc view={view} half={half} />
         <Label
           at={{ x: spots.datumFace.x, y: view.toScreen({ x: 0, y: box.top }).y - 18 }}

@@ -21,10 +21,17 @@ const NARROW_PX = 480;
 const WIDE_ROOM: Box = { left: 192, right: 40, top: 44, bottom: 122 };
 const NARROW_ROOM: Box = { left: 104, right: 16, top: 30, bottom: 74 };
 
-/** Room that the dimensions take around the piece, in pixels. */
-export function roomAround(width: number): Box {
-  return width < NARROW_PX ? NARROW_ROOM : WIDE_ROOM;
+/** Room that the dimensions take around the piece, in pixels: for those legs that have something written at them. */
+export function roomAround(width: number, written: { leg: boolean; otherLeg: boolean } = BOTH): Box {
+  const room = width < NARROW_PX ? NARROW_ROOM : WIDE_ROOM;
+  return {
+    ...room,
+    left: written.leg ? room.left : room.right,
+    bottom: written.otherLeg ? room.bottom : room.right,
+  };
 }
+
+const BOTH = { leg: true, otherLeg: true };
 
 /** What stands at a place takes at most this much, in pixels. */
 export function placeSize(width: number): { width: number; height: number } {

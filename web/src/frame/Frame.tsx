@@ -1,5 +1,6 @@
 import {
   CircleHelp,
+  Ellipsis,
   Gauge,
   LogOut,
   Moon,
@@ -22,6 +23,7 @@ import { useOutbox, useStanding } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
+import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
 import { Help } from './Help';
 import { useShortcuts } from './shortcuts';
@@ -128,6 +130,29 @@ function SendsForWhoever({ accountId }: { accountId: string }) {
 function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
   const { theme, toggle } = useTheme();
   const update = useNewVersion();
+  const [more, setMore] = useState(false);
+  const closeMore = () => {
+    setMore(false);
+  };
+  const tools = (
+    <>
+      <RailButton name="Find" label="Find somebody of any cohort" onPress={onFind}>
+        <Search size={20} aria-hidden="true" />
+      </RailButton>
+      <UnitSwitch />
+      <RailButton
+        name={theme === 'film' ? 'Dark' : 'Light'}
+        label={theme === 'film' ? 'Dark theme' : 'Light theme'}
+        onPress={toggle}
+      >
+        {theme === 'film' ? <Moon size={20} aria-hidden="true" /> : <Sun size={20} aria-hidden="true" />}
+      </RailButton>
+      <RailButton name="Help" label="Help" onPress={onHelp}>
+        <CircleHelp size={20} aria-hidden="true" />
+      </RailButton>
+      <SignOut />
+    </>
+  );
   return (
     <nav
       aria-label="Places"
@@ -157,22 +182,27 @@ function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
             <RefreshCw size={20} aria-hidden="true" />
           </RailButton>
         )}
-        <RailButton name="Find" label="Find somebody of any cohort" onPress={onFind}>
-          <Search size={20} aria-hidden="true" />
-        </RailButton>
-        <UnitSwitch />
-        <RailButton
-          name={theme === 'film' ? 'Dark' : 'Light'}
-          label={theme === 'film' ? 'Dark theme' : 'Light theme'}
-          onPress={toggle}
-        >
-          {theme === 'film' ? <Moon size={20} aria-hidden="true" /> : <Sun size={20} aria-hidden="true" />}
-        </RailButton>
-        <RailButton name="Help" label="Help" onPress={onHelp} wideOnly>
-          <CircleHelp size={20} aria-hidden="true" />
-        </RailButton>
-        <SignOut />
+        <div className="contents max-sm:hidden">{tools}</div>
+        <div className="sm:hidden">
+          <RailButton
+            name="More"
+            label="More: find, units, theme, help, sign out"
+            onPress={() => {
+              setMore(true);
+            }}
+          >
+            <Ellipsis size={22} aria-hidden="true" />
+          </RailButton>
+        </div>
       </div>
+      {more && (
+        <Dialog title="More" onClose={closeMore}>
+          {/* Whatever is pressed is done: nobody has to close this as well. */}
+          <div className="grid grid-cols-3 gap-2" onClick={closeMore} role="presentation">
+            {tools}
+          </div>
+        </Dialog>
+      )}
     </nav>
   );
 }
@@ -181,13 +211,11 @@ function RailButton({
   name,
   label,
   onPress,
-  wideOnly = false,
   children,
 }: {
   name: string;
   label: string;
   onPress: () => void;
-  wideOnly?: boolean;
   children: ReactNode;
 }) {
   return (
@@ -195,10 +223,10 @@ function RailButton({
       type="button"
       onClick={onPress}
       aria-label={label}
-      className={`min-h-12 flex-col items-center justify-center gap-0.5 text-[0.82rem] hover:bg-base-300 max-sm:w-12 ${wideOnly ? 'hidden sm:flex' : 'flex'}`}
+      className="flex min-h-14 min-w-12 flex-col items-center justify-center gap-0.5 text-[0.82rem] hover:bg-base-300 sm:min-h-12"
     >
       {children}
-      <span className="max-sm:hidden">{name}</span>
+      <span>{name}</span>
     </button>
   );
 }
@@ -244,7 +272,6 @@ function SignOut() {
       onPress={() => {
         signOut.mutate();
       }}
-      wideOnly
     >
       <LogOut size={20} aria-hidden="true" />
     </RailButton>

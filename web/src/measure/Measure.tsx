@@ -7,8 +7,10 @@ import { kindOf } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
+import { quantityText } from '../entry/figures';
 import { Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
+import { useDisplayUnit } from '../frame/signedIn';
 import { useLive } from '../live/useLive';
 import { useStanding } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
@@ -65,6 +67,34 @@ function useMoved(attemptId: string | undefined): string | undefined {
   return moved.data ?? undefined;
 }
 
+/** On a phone: which dimension is in hand, with what was read of each. */
+function WhichFeature({ attempt, readings }: { attempt: Attempt; readings: ReturnType<typeof useReadings> }) {
+  const bends = attempt.plan.marks.length;
+  const unit = useDisplayUnit();
+  return (
+    <select
+      aria-label="What is measured"
+      value={readings.active?.id ?? ''}
+      className="h-11 w-[9.5rem] rounded-field border-2 border-base-content/60 bg-base-100 px-1 text-base"
+      onChange={(event) => {
+        readings.activate(event.target.value);
+      }}
+    >
+      {readings.active === undefined && <option value="">All is read</option>}
+      {attempt.features.map(({ id, state, reading, unit: of }) => (
+        <option key={id} value={id} disabled={state !== 'open'}>
+          {featureName(id, bends)}
+          {reading?.value == null
+            ? state === 'omitted'
+              ? ' – not measured'
+              : ''
+            : ` ✓ ${quantityText(reading.value, of, unit)}`}
+        </option>
+      ))}
+    </select>
+  );
+}
+
 /** @param straight with all marks measured from the end of the straight conduit, as the drawings have them */
 function Bench({ attempt: straight }: { attempt: Attempt }) {
   const narrow = useNarrow();
@@ -88,16 +118,20 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
   const { active } = readings;
   const next = useNextTrainee(attempt);
   const [recall, setRecall] = useState(0);
+  // On a phone the drawing shows where the one in hand is taken; which one that is, is chosen above it.
+  const only = narrow ? active?.id : undefined;
   // Only what is read changes the drawing; what is being typed does not.
   const places = useMemo(
     () =>
       Object.fromEntries(
-        attempt.features.map((feature) => [
-          feature.id,
-          <ReadingPlace key={feature.id} feature={feature} bends={bends} crowded={kind !== 'stub90'} />,
-        ]),
+        attempt.features
+          .filter(({ id }) => only === undefined || id === only)
+          .map((feature) => [
+            feature.id,
+            <ReadingPlace key={feature.id} feature={feature} bends={bends} crowded={kind !== 'stub90'} />,
+          ]),
       ),
-    [attempt.features, bends, kind],
+    [attempt.features, bends, kind, only],
   );
   const rings = useMemo(() => ringsRead(straight), [straight]);
   return (
@@ -106,10 +140,14 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
         <Header
           title={attempt.trainee.fullName}
           about={
-            <>
-              Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.conduitLabel} ·{' '}
-              {attempt.exercise.benderLabel}
-            </>
+            narrow ? (
+              <WhichFeature attempt={attempt} readings={readings} />
+            ) : (
+              <>
+                Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.conduitLabel} ·{' '}
+                {attempt.exercise.benderLabel}
+              </>
+            )
           }
         >
           <GaugeButton
@@ -120,7 +158,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
           />
           <Link
             to={`/verdict/${attempt.id}`}
-            className={`btn h-11 text-lg ${complete ? 'btn-neutral' : 'border-2 border-base-content/60'}`}
+            className={`btn h-11 text-lg ${complete ? 'btn-neutral' : 'border-2 border-base-content/60 max-sm:hidden'}`}
           >
             Verdict
           </Link>
@@ -130,8 +168,8 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
             Verified by {attempt.bench.seal.setBy} and locked. It can be opened again in the verdict.
           </p>
         )}
-        <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
-          <div className={`min-w-0 flex-1 sm:min-h-[22rem] ${kind === 'stub90' ? 'min-h-[16rem]' : 'min-h-[25rem]'}`}>
+        <div className="flex min-h-0 flex-1 flex-col sm:max-lg:min-h-fit lg:flex-row">
+          <div className="min-h-[7.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
             <Drawing
               kind={kind}
               plan={attempt.plan}

@@ -78,13 +78,13 @@ public record NextTime(String sentence, Layout exercise) {
     private static String addTheShrink(Bend bend) {
         return switch (bend) {
             case Offset _, RollingOffset _ ->
-                "Measured to where it has to be up already, the distance gets the shrink on top: write it down first.";
-            case Kick _ -> "Measured to the far end, the distance gets the shrink on top: write it down first.";
+                "Measured to where it has to be up already: add the shrink to the distance before you ring it.";
+            case Kick _ -> "Measured to the far end: add the shrink to the distance before you ring it.";
             case Saddle3 _ ->
                 "The middle comes towards you as the first side is bent: add the shrink to the centre mark.";
             case Saddle4 saddle ->
                 "Measured to the " + (saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE ? "near edge" : "middle")
-                        + ", every ring goes further out by the shrink of one side: add it first.";
+                        + ": every ring goes further out, so add the shrink of one side first.";
             case Stub90 _, BackToBack90 _, BoxOffset _ -> "Each bend that rises takes length: add the shrink first.";
         };
     }

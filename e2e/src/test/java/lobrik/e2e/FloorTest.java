@@ -285,6 +285,7 @@ class FloorTest {
         page.locator("aside").getByText("Height · ").waitFor();
         for (String tap : new String[] {"4", "Enter reading"}) {
             Locator key = Bench.button(page, tap);
+            assertThat(key).isInViewport(new LocatorAssertions.IsInViewportOptions().setRatio(1));
             assertThat(key.boundingBox().height).isGreaterThanOrEqualTo(43.5);
             assertThat(key.boundingBox().width).isGreaterThanOrEqualTo(43.5);
             key.click();
@@ -292,6 +293,16 @@ class FloorTest {
         page.locator("aside").getByText("Flat · ").waitFor();
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                 .isLessThanOrEqualTo(width);
+        Locator more = page.getByLabel("More: find, units");
+        if (more.isVisible()) {
+            page.getByLabel("What is measured").selectOption("overall");
+            page.locator("aside").getByText("Overall · ").waitFor();
+            more.click();
+        }
+        assertThat(page.getByLabel("Sign out Dessa Quillow").locator("visible=true"))
+                .hasCount(1);
+        assertThat(page.getByLabel("Help").locator("visible=true")).hasCount(1);
+        assertThat(School.barriers(page)).isEmpty();
         assertThat(errors).isEmpty();
     }
 }
