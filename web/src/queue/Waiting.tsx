@@ -68,6 +68,7 @@ export function Waiting() {
 function WaitingEntry({ entry }: { entry: Entry }) {
   const outbox = useOutbox();
   const me = useSignedIn();
+  const stuck = useStanding().stuck[entry.attemptId];
   return (
     <li className="rounded-field border border-base-300 p-2 leading-tight">
       <b>{entry.about}</b>: {describe(entry)}
@@ -75,6 +76,9 @@ function WaitingEntry({ entry }: { entry: Entry }) {
         {new Date(entry.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
         {entry.accountId !== me.accountId && `, waits for ${entry.accountName} to sign in`}
       </span>
+      {entry.refused === undefined && stuck !== undefined && (
+        <p className="text-error">✕ {stuck} It is tried again by itself; nothing else waits for it.</p>
+      )}
       {entry.refused !== undefined && (
         <>
           <p role="alert" className="text-error">

@@ -113,8 +113,10 @@ describe('the outbox', () => {
     await outbox.signedIn(ME);
     await vi.waitFor(() => expect(sent).toEqual(['c']));
     expect(outbox.current().offline).toBe(false);
+    expect(outbox.current().stuck).toEqual({ 'attempt-1': 'It failed' });
     mended = true;
     await untilEmpty();
+    await vi.waitFor(() => expect(outbox.current().stuck).toEqual({}));
     expect(sent).toEqual(['c', 'a', 'b']);
   });
 

@@ -10,6 +10,8 @@ export interface Standing {
   offline: boolean;
   /** Somebody has to sign in before more can be sent. */
   signInNeeded: boolean;
+  /** Why the server could not take anything of a piece, by its attempt; it is tried again by itself. */
+  stuck: Readonly<Record<string, string>>;
 }
 
 interface Listeners {
@@ -27,7 +29,7 @@ const LONGEST_WAIT_MILLIS = 8_000;
  * by one window at a time; one that is turned down holds up only those of its own piece.
  */
 export class Outbox {
-  private standing: Standing = { entries: [], offline: false, signInNeeded: false };
+  private standing: Standing = { entries: [], offline: false, signInNeeded: false, stuck: {} };
   private readonly changed = new Set<() => void>();
   private readonly others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
@@ -134,6 +136,7 @@ export class Outbox {
           this.listeners.onMoved(entry.attemptId, attempt.id);
         }
         await store.remove(entry.seq);
+        this.say({ stuck: without(this.standing.stuck, entry.attemptId) });
         this.listeners.onAttempt(attempt);
       } catch (failure) {
         if (!(await this.failed(entry, failure, held))) {
@@ -176,6 +179,7 @@ export class Outbox {
         return false;
       case 'try others':
         held.add(entry.attemptId);
+        this.say({ stuck: { ...this.standing.stuck, [entry.attemptId]: problem.message } });
         this.later();
         return true;
       case 'try again':
@@ -184,6 +188,10 @@ export class Outbox {
         return false;
     }
   }
+}
+
+function without(stuck: Standing['stuck'], attemptId: string): Standing['stuck'] {
+  return Object.fromEntries(Object.entries(stuck).filter(([id]) => id !== attemptId));
 }
 
 /** One window at a time, where the browser can tell them apart. */

@@ -1,0 +1,62 @@
+import 'fake-indexeddb/auto';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { Problem } from '../api/client';
+import { SignedInContext } from '../frame/signedIn';
+import { Outbox } from './outbox';
+import { OutboxContext } from './outboxContext';
+import * as sending from './sending';
+import * as store from './store';
+import { Waiting } from './Waiting';
+
+const me = { accountId: 'me', fullName: 'Runa Tolvane', role: 'INSTRUCTOR' as const, unit: 'in' as const };
+
+beforeEach(() => {
+  HTMLDialogElement.prototype.showModal = vi.fn();
+});
+
+afterEach(async () => {
+  cleanup();
+  vi.restoreAllMocks();
+  for (const { seq } of await store.all()) {
+    await store.remove(seq);
+  }
+});
+
+async function waiting(failure: Problem) {
+  vi.spyOn(sending, 'send').mockRejectedValue(failure);
+  const outbox = new Outbox({ onAttempt: vi.fn(), onMoved: vi.fn() });
+  await outbox.signedIn('me');
+  await outbox.keep({
+    key: 'a',
+    accountId: 'me',
+    accountName: 'Runa Tolvane',
+    attemptId: 'attempt-1',
+    about: 'Ada Finch',
+    at: '2026-01-02T03:04:05Z',
+    task: { kind: 'reading', body: { feature: 'leg', text: '14 3/8' } },
+  });
+  render(
+    <SignedInContext value={me}>
+      <OutboxContext value={outbox}>
+        <Waiting />
+      </OutboxContext>
+    </SignedInContext>,
+  );
+  fireEvent.click(await screen.findByTestId('waiting'));
+}
+
+test('what the server cannot take now is said, and that nothing else waits for it', async () => {
+  await waiting(new Problem(500, 'The server could not do this.'));
+  await waitFor(() => {
+    expect(screen.getByText(/It is tried again by itself; nothing else waits for it/)).toBeTruthy();
+  });
+});
+
+test('what the server turns down is asked about', async () => {
+  await waiting(new Problem(409, 'This attempt is verified and locked'));
+  await waitFor(() => {
+    expect(screen.getByText(/This attempt is verified and locked/)).toBeTruthy();
+  });
+  expect(screen.getByText('Give it up')).toBeTruthy();
+});
