@@ -105,7 +105,12 @@ export class Outbox {
   }
 
   private async look(): Promise<void> {
-    this.say({ entries: await store.all() });
+    const entries = await store.all();
+    // Another window may have sent what this one could not.
+    const stuck = Object.entries(this.standing.stuck).filter(([id]) =>
+      entries.some(({ attemptId }) => attemptId === id),
+    );
+    this.say({ entries, stuck: Object.fromEntries(stuck) });
   }
 
   private async run(): Promise<void> {

@@ -114,7 +114,7 @@ class BendKindsInterfaceTest {
         assertThat(error.at("/code").asString()).isEqualTo("spacing-impossible");
         assertThat(error.at("/figures/1/value").asDouble()).isCloseTo(1.3732, within(1e-4));
         assertThat(error.at("/cures/0/pointer").asString()).isEqualTo("/bend/angleDeg");
-        assertThat(error.at("/cures/0/value").asDouble()).isEqualTo(25.5);
+        assertThat(error.at("/cures/0/value").asDouble()).isEqualTo(22.5);
     }
 
     @Test
