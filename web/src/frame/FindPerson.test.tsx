@@ -4,6 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
 import { Outbox } from '../queue/outbox';
+import { alone } from '../testing/inApp';
 import { OutboxContext } from '../queue/outboxContext';
 import { drawnIn } from '../testing/signedIn';
 import { FindPerson } from './FindPerson';
@@ -12,6 +13,8 @@ beforeEach(() => {
   // A page made for tests has no windows over windows.
   HTMLDialogElement.prototype.showModal = vi.fn();
 });
+
+beforeEach(alone);
 
 afterEach(() => {
   cleanup();

@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { SignedInContext } from '../frame/signedIn';
+import { alone } from '../testing/inApp';
 import { Outbox } from './outbox';
 import { OutboxContext } from './outboxContext';
 import * as sending from './sending';
@@ -12,6 +13,7 @@ import { Waiting } from './Waiting';
 const me = { accountId: 'me', fullName: 'Runa Tolvane', role: 'INSTRUCTOR' as const, unit: 'in' as const };
 
 beforeEach(() => {
+  alone();
   HTMLDialogElement.prototype.showModal = vi.fn();
 });
 

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client';
 import { type LayoutRequest, useWhy } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { useDisplayUnit } from '../frame/signedIn';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
@@ -38,6 +39,18 @@ function nameOf({ about, name }: Explanation, bends: number): string {
   return feature === undefined ? name : `${featureName(feature, bends)}, as it comes out`;
 }
 
+/** By hand nobody writes “+ −1/32”, nor “+ +1/32”. */
+function asWritten(term: Explanation['terms'][number], i: number): Explanation['terms'][number] {
+  if (i === 0 || term.unit == null || term.value >= 0) {
+    return term;
+  }
+  return term.before === '+'
+    ? { ...term, before: '−', value: -term.value }
+    : term.before === '−'
+      ? { ...term, before: '+', value: -term.value }
+      : term;
+}
+
 function Reason({ explanation, name, asked }: { explanation: Explanation; name: string; asked: boolean }) {
   const ref = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -45,6 +58,7 @@ function Reason({ explanation, name, asked }: { explanation: Explanation; name: 
       ref.current?.scrollIntoView({ block: 'nearest' });
     }
   }, [asked]);
+  const display = useDisplayUnit();
   const { words, terms, unit, result, rounded } = explanation;
   const fine = explanation.about.startsWith('predicted/');
   return (
@@ -55,16 +69,18 @@ function Reason({ explanation, name, asked }: { explanation: Explanation; name: 
       <h2 className="text-lg leading-tight font-semibold first-letter:uppercase">{name}</h2>
       <p>{words}</p>
       <p className="text-lg">
-        {terms.map((term, i) => (
+        {terms.map(asWritten).map((term, i) => (
           <span key={i}>
             {term.before !== '' && <span> {term.before} </span>}
             <span className="whitespace-nowrap">
               {term.unit == null ? (
                 term.name !== '' && <b className="figures">{String(Math.round(term.value * 1e4) / 1e4)}</b>
               ) : (
-                <Figure value={term.value} unit={term.unit} fine={fine} signed={fine && i > 0} />
+                <Figure value={term.value} unit={term.unit} fine={fine} />
               )}{' '}
-              <span className="text-sm">{term.name}</span>
+              <span className="text-sm">
+                {display === 'mm' && term.name === 'shrink per inch' ? 'of the rise' : term.name}
+              </span>
             </span>
           </span>
         ))}{' '}

@@ -28,7 +28,7 @@ public record Explanation(
     /** A part of a sum: what is written before it, what it is called, and its figure. */
     public sealed interface Term {
 
-        /** A sign, a bracket, or nothing. */
+        /** A sign, a sign with {@code 2 ×}, a bracket, or nothing. */
         String before();
 
         String name();

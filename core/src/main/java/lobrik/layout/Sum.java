@@ -14,6 +14,10 @@ final class Sum {
         return new Sum().and("", name, value);
     }
 
+    static Sum ofTwice(String name, Quantity value) {
+        return new Sum().and("2 ×", name, value);
+    }
+
     Sum and(String before, String name, Quantity value) {
         terms.add(new Explanation.Term.Of(before, name, value));
         return this;
@@ -25,6 +29,15 @@ final class Sum {
 
     Sum minus(String name, Quantity value) {
         return and("−", name, value);
+    }
+
+    /** Twice the same, written as a hand writes it: {@code + 2 × 7/8}. */
+    Sum plusTwice(String name, Quantity value) {
+        return and("+ 2 ×", name, value);
+    }
+
+    Sum minusTwice(String name, Quantity value) {
+        return and("− 2 ×", name, value);
     }
 
     Sum by(String before, String name, double factor) {

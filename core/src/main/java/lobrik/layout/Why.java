@@ -107,7 +107,7 @@ public final class Why {
     }
 
     private void gain() {
-        all.add(Sum.of("2 × radius", tooling.bender().radius().times(2))
+        all.add(Sum.ofTwice("radius", tooling.bender().radius())
                 .plus("diameter", tooling.conduit().outsideDiameter())
                 .minus("quarter circle", tooling.arcLength(Angle.RIGHT))
                 .gives(
@@ -134,7 +134,7 @@ public final class Why {
                 Sum.of("first leg", u.firstLeg())
                         .plus("back to back", u.between())
                         .plus("second leg", u.secondLeg())
-                        .minus("2 × gain", tooling.gain().times(2)));
+                        .minusTwice("gain", tooling.gain()));
     }
 
     private void offset(Offset offset) {
@@ -333,6 +333,6 @@ public final class Why {
         overall.ifPresent(length -> cutLength(
                 "saddle-cut-length",
                 "A saddle goes up and down again: it loses the shrink on both sides.",
-                Sum.of("overall", length).plus("2 × shrink", plan.shrink().times(2))));
+                Sum.of("overall", length).plusTwice("shrink", plan.shrink())));
     }
 }

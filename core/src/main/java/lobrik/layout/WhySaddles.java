@@ -88,7 +88,7 @@ final class WhySaddles {
                 "The flat top is as wide as the obstacle, with the edge clearance on both sides.",
                 Sum.of("mark 2", why.at(2))
                         .plus("width", saddle.width())
-                        .plus("2 × edge clearance", saddle.edgeClearance().times(2)));
+                        .plusTwice("edge clearance", saddle.edgeClearance()));
         why.mark(
                 4,
                 "saddle4-marks",

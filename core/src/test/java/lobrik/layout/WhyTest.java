@@ -47,6 +47,9 @@ class WhyTest {
                 case "" -> value;
                 case "+" -> sum + value;
                 case "−" -> sum - value;
+                case "2 ×" -> 2 * value;
+                case "+ 2 ×" -> sum + 2 * value;
+                case "− 2 ×" -> sum - 2 * value;
                 case "×" -> sum * value;
                 case ", ÷" -> sum / value;
                 default -> throw new AssertionError("unknown sign " + term.before());

@@ -216,7 +216,16 @@ final class SheetPage {
         }
     }
 
+    /** As a teacher writes it: what stands on the card first, then the sum. */
     private String sum(Explanation each) {
+        if (each.terms().size() == 2
+                && each.terms().getFirst() instanceof Explanation.Term.Of of
+                && each.terms().getLast() instanceof Explanation.Term.Factor factor
+                && factor.before().equals("×")) {
+            String times = decimal(factor.value());
+            return each.name() + " = " + ofTheCard(factor.name()) + ": " + times + "; " + times + " × " + rounded(of)
+                    + " = " + sheet.onTape(each.result());
+        }
         StringBuilder sum = new StringBuilder(each.name()).append(" = ");
         for (Explanation.Term term : each.terms()) {
             String figure = switch (term) {
@@ -230,6 +239,11 @@ final class SheetPage {
         }
         sum.append("= ").append(sheet.onTape(each.result()));
         return sum.toString();
+    }
+
+    /** In millimetres nothing is said per inch. */
+    private String ofTheCard(String name) {
+        return sheet.isMetric() && name.equals("shrink per inch") ? "share of the rise" : name;
     }
 
     private String rounded(Explanation.Term.Of term) {
