@@ -92,7 +92,8 @@ class KeyboardPathTest {
             // The field that is next has the focus already.
             page.waitForFunction(
                     "name => (document.activeElement.labels?.[0]?.textContent ?? '').startsWith(name)", reading[0]);
-            keys.type(reading[1]);
+            // As a hand types: what comes all at once is a gauge's.
+            keys.type(reading[1], new Keyboard.TypeOptions().setDelay(60));
             keys.press("Enter");
         }
         page.getByText("See the verdict").waitFor();
