@@ -78,6 +78,9 @@ class KeyboardPathTest {
         page.getByLabel("Find a trainee").waitFor();
         tabTo(page, "Find a trainee");
         keys.type("mir");
+        // What is pressed is what is shown: the floor has to have heard of what was given.
+        assertThat(Bench.row(page, "Mirela Dunt")).containsText("Beside the brine pump");
+        assertThat(Bench.row(page, "Mirela Dunt")).containsText("Not started");
         tabTo(page, "Measure");
         // The rail has a Measure too: the bench's is the button.
         while (!"BUTTON".equals(page.evaluate("() => document.activeElement.tagName"))) {
