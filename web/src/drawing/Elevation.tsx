@@ -6,7 +6,7 @@ export function Elevation(props: ElevationProps) {
   if (props.kind !== 'stub90') {
     return <RunElevation {...props} />;
   }
-  const { plan, outsideDiameter, made, marked, wanted, notes, exaggeration = 1, at, description } = props;
+  const { plan, outsideDiameter, made, marked, wanted, notes, exaggeration = 1, faded, at, description } = props;
   return (
     <StubElevation
       asked={plan.shape.centreline}
@@ -16,6 +16,7 @@ export function Elevation(props: ElevationProps) {
       around={plan.around}
       notes={notes}
       exaggeration={exaggeration}
+      faded={faded === true}
       outsideDiameter={outsideDiameter}
       markIn={plan.marks[0]?.positionIn ?? 0}
       description={description}

@@ -185,19 +185,16 @@ function Breaks({ line, folds, half, view }: { line: readonly Point[]; folds: Fo
         return null;
       }
       const { x, y } = view.toScreen(point);
-      const d = 'M-8 {a} L-3 -{a} L8 -{a} L3 {a} Z M-8 {a} L-3 -{a} M3 {a} L8 -{a}'.replaceAll(
-        '{a}',
-        across.toFixed(1),
-      );
+      const [top, foot] = [`-${across.toFixed(1)}`, across.toFixed(1)];
       return (
         <g
           key={`${axis} ${String(from)}`}
           transform={`translate(${x.toFixed(1)} ${y.toFixed(1)})${axis === 'y' ? ' rotate(90)' : ''}`}
           data-break=""
         >
-          <path d={d} fill="var(--halo)" stroke="none" />
+          <path d={`M-8 ${foot} L-3 ${top} L8 ${top} L3 ${foot} Z`} fill="var(--halo)" stroke="none" />
           <path
-            d={`M-8 ${across.toFixed(1)} L-3 -${across.toFixed(1)} M3 ${across.toFixed(1)} L8 -${across.toFixed(1)}`}
+            d={`M-8 ${foot} L-3 ${top} M3 ${foot} L8 ${top}`}
             fill="none"
             stroke="var(--line)"
             className="line-medium"

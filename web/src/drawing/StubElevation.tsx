@@ -33,6 +33,8 @@ interface StubElevationProps {
   around?: readonly Schemas['SurroundAnswer'][];
   notes?: ((spots: NoteSpots) => ReactNode) | undefined;
   exaggeration?: number;
+  /** It is not what is asked for now: its ring does not count. */
+  faded: boolean;
   /** What stands at each place: an input or a figure. Keep it within about 190 × 100 px. */
   at: Partial<Record<StubPlace, ReactNode>>;
   description: string;
@@ -53,6 +55,7 @@ function Drawing({
   around = [],
   notes,
   exaggeration = 1,
+  faded,
   at: places,
   description,
   width,
@@ -79,45 +82,49 @@ function Drawing({
   return (
     <>
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
-        <Paper width={width} height={height} view={view} />
-        <Floor view={view} width={width} />
-        <Around around={around} place={stood.place} view={view} />
-        {madePiece === undefined ? (
-          <Tube points={piece} outsideDiameter={outsideDiameter} view={view} />
-        ) : (
-          <>
-            <Tube points={madePiece} outsideDiameter={outsideDiameter} view={view} look="made" />
-            <Tube points={piece} outsideDiameter={outsideDiameter} view={view} look="asked" />
-          </>
-        )}
-        {markedPiece !== undefined && (
-          <Tube points={markedPiece} outsideDiameter={outsideDiameter} view={view} look="marked" />
-        )}
-        {wantedPiece !== undefined && (
-          <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
-        )}
-        <RingOnPiece
-          points={piece}
-          markIn={markIn}
-          half={half}
-          view={view}
-          to={spots.mark1}
-          shown={places.mark1 !== undefined}
-        />
-        {written.leg && (
-          <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
-        )}
-        {written.otherLeg && (
-          <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
-        )}
-        <AngleArc view={view} half={half} />
-        <Label
-          at={{ x: spots.datumFace.x, y: view.toScreen({ x: 0, y: box.top }).y - 18 }}
-          size={14}
-          fill="var(--line)"
-        >
-          datum end
-        </Label>
+        <g opacity={faded ? 0.3 : 1}>
+          <Paper width={width} height={height} view={view} />
+          <Floor view={view} width={width} />
+          <Around around={around} place={stood.place} view={view} />
+          {madePiece === undefined ? (
+            <Tube points={piece} outsideDiameter={outsideDiameter} view={view} />
+          ) : (
+            <>
+              <Tube points={madePiece} outsideDiameter={outsideDiameter} view={view} look="made" />
+              <Tube points={piece} outsideDiameter={outsideDiameter} view={view} look="asked" />
+            </>
+          )}
+          {markedPiece !== undefined && (
+            <Tube points={markedPiece} outsideDiameter={outsideDiameter} view={view} look="marked" />
+          )}
+          {wantedPiece !== undefined && (
+            <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
+          )}
+          {!faded && (
+            <RingOnPiece
+              points={piece}
+              markIn={markIn}
+              half={half}
+              view={view}
+              to={spots.mark1}
+              shown={places.mark1 !== undefined}
+            />
+          )}
+          {written.leg && (
+            <DimensionLine from={spots.legTop} to={spots.legFoot} anchors={[spots.datumFace, spots.legFoot]} />
+          )}
+          {written.otherLeg && (
+            <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
+          )}
+          <AngleArc view={view} half={half} />
+          <Label
+            at={{ x: spots.datumFace.x, y: view.toScreen({ x: 0, y: box.top }).y - 18 }}
+            size={14}
+            fill="var(--line)"
+          >
+            datum end
+          </Label>
+        </g>
       </svg>
       <Place spot={spots.leg} name="leg">
         {places.leg}

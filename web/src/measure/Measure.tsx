@@ -163,13 +163,18 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
             Verdict
           </Link>
         </Header>
+        {narrow && (
+          <p className="truncate px-3 text-sm leading-tight">
+            Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.benderLabel}
+          </p>
+        )}
         {attempt.bench.seal?.sealed === true && (
           <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg">
             Verified by {attempt.bench.seal.setBy} and locked. It can be opened again in the verdict.
           </p>
         )}
         <div className="flex min-h-0 flex-1 flex-col sm:max-lg:min-h-fit lg:flex-row">
-          <div className="min-h-[7.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
+          <div className="min-h-[6.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
             <Drawing
               kind={kind}
               plan={attempt.plan}

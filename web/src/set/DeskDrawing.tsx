@@ -73,14 +73,16 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
             notes={(spots) => <WarningSigns warnings={warnings} spots={spots} />}
           />
         ) : (
-          <Turned
-            kind={draft.kind}
-            plan={plan}
-            outsideDiameter={diameter}
-            wanted={plan.wanted?.centreline}
-            exaggeration={Number(larger)}
-            description={description}
-          />
+          <div className={stale ? 'absolute inset-0 opacity-30' : 'contents'}>
+            <Turned
+              kind={draft.kind}
+              plan={plan}
+              outsideDiameter={diameter}
+              wanted={plan.wanted?.centreline}
+              exaggeration={Number(larger)}
+              description={description}
+            />
+          </div>
         )}
       </div>
       {notices}

@@ -36,11 +36,11 @@ const SIDES = [
 
 /** The same inputs as on the drawing, as a list; what they come to; how it is bent; and why the numbers are what they are. */
 export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
-  const { draft, plan, problem, request } = desk;
+  const { draft, plan, request } = desk;
   const [chosen, setChosen] = useState<(typeof SIDES)[number]['value']>('inputs');
   // Whoever asks about a number, on the strip or in the list, is shown why.
   const side = asked === undefined ? chosen : 'why';
-  const shown = problem === null ? plan : undefined;
+  const shown = desk.isRefused ? undefined : plan;
   return (
     <aside
       aria-label="Inputs"
@@ -152,11 +152,10 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
             text={draft.texts.clearanceIn ?? ''}
             following={draft.toWholeInch === true}
             onTake={(clearanceIn, toWholeInch) => {
-              desk.change('clearance', (before) => ({
-                ...before,
-                toWholeInch,
-                texts: { ...before.texts, clearanceIn },
-              }));
+              desk.change('clearance', (before) => withClearance(before, clearanceIn, toWholeInch));
+            }}
+            onFollow={(clearanceIn) => {
+              desk.amend((before) => withClearance(before, clearanceIn, true));
             }}
           />
         )}
@@ -243,6 +242,10 @@ const CLEARANCES = {
   wholeInch: 'Up to the whole inch',
 } as const;
 
+function withClearance(draft: Draft, clearanceIn: string, toWholeInch: boolean): Draft {
+  return { ...draft, toWholeInch, texts: { ...draft.texts, clearanceIn } };
+}
+
 /** What schools usually add to a measured height or rise; up to the whole inch follows what was measured. */
 export function UsualClearance({
   measuredIn,
@@ -250,6 +253,7 @@ export function UsualClearance({
   text,
   following,
   onTake,
+  onFollow,
 }: {
   measuredIn: number | undefined;
   unit: Draft['unit'];
@@ -257,6 +261,8 @@ export function UsualClearance({
   text: string;
   following: boolean;
   onTake: (text: string, toWholeInch: boolean) => void;
+  /** It went along with what was measured: nothing that anybody did, so no step that could be taken back. */
+  onFollow: (text: string) => void;
 }) {
   const tables = useTables(measuredIn);
   const clearances = tables.data?.clearances;
@@ -265,9 +271,9 @@ export function UsualClearance({
   const due = following && whole != null ? exactText(whole, unit) : text;
   useEffect(() => {
     if (due !== text) {
-      onTake(due, true);
+      onFollow(due);
     }
-  }, [due, text, onTake]);
+  }, [due, text, onFollow]);
   return (
     <Select
       label="Usual clearance"

@@ -33,6 +33,9 @@ function Desk() {
         onTake={(text, following) => {
           setClearance({ text, following });
         }}
+        onFollow={(text) => {
+          setClearance({ text, following: true });
+        }}
       />
     </>
   );

@@ -20,6 +20,8 @@ export interface Desk {
   draft: Draft;
   /** Changes the draft; changes of the same thing in quick succession are one step back. */
   change: (what: string, next: (before: Draft) => Draft) => void;
+  /** Changes what follows from something else: no step that could be taken back. */
+  amend: (next: (before: Draft) => Draft) => void;
   /** Notes that it was saved: no step that could be taken back. */
   saved: (entry: Draft['entry']) => void;
   undo: () => void;
@@ -53,9 +55,15 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     },
     [shed],
   );
-  const saved = useCallback((entry: Draft['entry']) => {
-    setHistory((before) => amended(before, { ...before.present, entry }));
+  const amend = useCallback((next: (before: Draft) => Draft) => {
+    setHistory((before) => amended(before, next(before.present)));
   }, []);
+  const saved = useCallback(
+    (entry: Draft['entry']) => {
+      amend((before) => ({ ...before, entry }));
+    },
+    [amend],
+  );
   const undo = useCallback(() => {
     setHistory((before) => knowingItsVersion(undone(before), before.present));
   }, []);
@@ -73,6 +81,7 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
   return {
     draft,
     change,
+    amend,
     saved,
     undo,
     redo,
