@@ -123,4 +123,38 @@ class DrawingTest {
         assertThat(page.getByTestId("strip")).isVisible();
         Assertions.assertThat(errors).isEmpty();
     }
+
+    @Test
+    void afterAnError_aStubIsPaleToo_andNothingIsSaidToComeOut(School.Room room) {
+        Page page = room.signedInAt("/set", "dessa", errors);
+        Locator drawing = page.getByTestId("elevation");
+        assertThat(drawing.locator("[data-place=mark1]")).containsText("ring at");
+        page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.getByText("What the marks give", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        drawing.getByLabel("Leg", new Locator.GetByLabelOptions().setExact(true))
+                .fill("long");
+        assertThat(drawing.locator("[data-place=mark1]")).hasCount(0);
+        assertThat(drawing.locator("svg > g[opacity='0.3']")).hasCount(1);
+        assertThat(page.getByText("It cannot be laid out like this.")).isVisible();
+        assertThat(page.getByText("What the marks give", new Page.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+    }
+
+    @Test
+    void clearanceUpToTheWholeInch_followsTheHeight_andIsNoStepOfItsOwn(School.Room room) {
+        Page page = room.signedInAt("/set", "dessa", errors);
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle3");
+        Locator drawing = page.getByTestId("elevation");
+        Locator height = drawing.getByLabel("Height", new Locator.GetByLabelOptions().setExact(true));
+        Locator clearance = drawing.getByLabel("Clearance", new Locator.GetByLabelOptions().setExact(true));
+        height.fill("2 3/8");
+        page.getByLabel("Usual clearance").selectOption("wholeInch");
+        assertThat(clearance).hasValue("5/8");
+        height.fill("3 1/4");
+        assertThat(clearance).hasValue("3/4");
+        page.keyboard().press("Control+z");
+        assertThat(height).hasValue("2 3/8");
+        assertThat(clearance).hasValue("5/8");
+    }
 }
