@@ -224,19 +224,19 @@ export function useOpenAttempt() {
   const client = useQueryClient();
   const outbox = useOutbox();
   const me = useSignedIn();
-  return useMutation<Attempt, Problem, string | WorkInHand>({
-    mutationFn: async (what) => {
-      const request: WorkInHand =
-        typeof what === 'string' ? { traineeId: what } : { traineeId: what.traineeId, assignmentId: what.assignmentId };
+  return useMutation<Attempt, Problem, WorkInHand>({
+    mutationFn: async ({ traineeId, assignmentId: wanted }) => {
       try {
         return await body(
-          api.PUT('/api/attempts/{id}', { params: { path: { id: crypto.randomUUID() } }, body: request }),
+          api.PUT('/api/attempts/{id}', {
+            params: { path: { id: crypto.randomUUID() } },
+            body: { traineeId, assignmentId: wanted ?? null },
+          }),
         );
       } catch (failure) {
         const taken = inKit(
           client,
-          ({ trainee, assignmentId }) =>
-            trainee.id === request.traineeId && (request.assignmentId == null || request.assignmentId === assignmentId),
+          ({ trainee, assignmentId }) => trainee.id === traineeId && (wanted == null || wanted === assignmentId),
         );
         if (!(failure instanceof Problem) || failure.status !== 0 || taken === undefined) {
           throw failure;

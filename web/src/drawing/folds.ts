@@ -45,22 +45,8 @@ const WORTH = 0.12;
 export function foldsOf({ lines, kept }: Drawn, box: Box, aspect: number): Folds {
   const width = box.right - box.left;
   const height = box.top - box.bottom;
-  const x = free(
-    lines,
-    kept,
-    box.left,
-    box.right,
-    (point) => point.x,
-    (point) => point.y,
-  );
-  const y = free(
-    lines,
-    kept,
-    box.bottom,
-    box.top,
-    (point) => point.y,
-    (point) => point.x,
-  );
+  const x = free('x', lines, kept, box.left, box.right);
+  const y = free('y', lines, kept, box.bottom, box.top);
   // Only the side that the scale hangs on is folded; both where both can be.
   const narrow = width - spare(x);
   const low = height - spare(y);
@@ -104,20 +90,20 @@ function taken(stretches: readonly Fold[], wanted: number, size: number): Fold[]
 
 /** Stretches of an axis in which every line runs along it. */
 function free(
+  along: 'x' | 'y',
   lines: readonly (readonly Point[])[],
   kept: readonly Point[],
   least: number,
   most: number,
-  along: (point: Point) => number,
-  across: (point: Point) => number,
 ): Fold[] {
-  const blocked = kept.map((point) => [along(point) - MARGIN, along(point) + MARGIN] as const);
+  const across = along === 'x' ? 'y' : 'x';
+  const blocked = kept.map((point) => [point[along] - MARGIN, point[along] + MARGIN] as const);
   for (const line of lines) {
     for (let i = 0; i + 1 < line.length; i++) {
       const [one, other] = [line[i] as Point, line[i + 1] as Point];
-      const run = Math.abs(along(other) - along(one));
-      if (Math.abs(across(other) - across(one)) > STRAIGHT * run) {
-        blocked.push([Math.min(along(one), along(other)) - MARGIN, Math.max(along(one), along(other)) + MARGIN]);
+      const run = Math.abs(other[along] - one[along]);
+      if (Math.abs(other[across] - one[across]) > STRAIGHT * run) {
+        blocked.push([Math.min(one[along], other[along]) - MARGIN, Math.max(one[along], other[along]) + MARGIN]);
       }
     }
   }

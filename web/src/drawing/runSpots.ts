@@ -29,7 +29,8 @@ export interface RunSpot {
   leader?: { from: Point; to: Point };
 }
 
-const NARROW_PX = 480;
+/** Below this width a drawing has only room for figures, and fields stand elsewhere. */
+export const NARROW_PX = 480;
 
 /** What stands at a place before it is known how large it is. */
 export function usualSize(width: number): PlaceSize {

@@ -1,5 +1,6 @@
 import { along, at, type Box, type Point, type View } from './geometry';
 import { placeLabels, rectOf } from './labels';
+import { NARROW_PX } from './runSpots';
 
 /** The places around a stub where a dimension is written or entered. */
 export type StubPlace = 'leg' | 'otherLeg' | 'angle1' | 'mark1';
@@ -14,9 +15,6 @@ export interface StubSpots extends Record<StubPlace, Point> {
   otherStart: Point;
   otherEnd: Point;
 }
-
-/** Below this width there are buttons and figures on the drawing, and the field stands elsewhere. */
-const NARROW_PX = 480;
 
 const WIDE_ROOM: Box = { left: 192, right: 40, top: 44, bottom: 122 };
 const NARROW_ROOM: Box = { left: 104, right: 16, top: 30, bottom: 74 };

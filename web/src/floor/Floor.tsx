@@ -49,7 +49,7 @@ export function Floor() {
     if (CODE.test(wanted.trim()) && benches.length === 0) {
       void navigate(`/measure?sheet=${encodeURIComponent(wanted.trim())}`);
     } else if (benches[0] !== undefined && (benches.length === 1 || sought.length >= 3)) {
-      open.mutate(benches[0].traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+      open.mutate(benches[0], { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
     }
   };
   return (
@@ -141,7 +141,7 @@ export function Floor() {
         <Elsewhere
           people={found(cohorts ?? [], wanted)}
           onMeasure={(traineeId) => {
-            open.mutate(traineeId, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+            open.mutate({ traineeId }, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
           }}
         />
       )}

@@ -20,12 +20,15 @@ export function FindPerson({ onClose }: { onClose: () => void }) {
   const list = useId();
   const people = found(cohorts.data ?? [], wanted);
   const measure = (traineeId: string) => {
-    open.mutate(traineeId, {
-      onSuccess: ({ id }) => {
-        onClose();
-        void navigate(`/measure/${id}`);
+    open.mutate(
+      { traineeId },
+      {
+        onSuccess: ({ id }) => {
+          onClose();
+          void navigate(`/measure/${id}`);
+        },
       },
-    });
+    );
   };
   return (
     <Dialog title="Find somebody" onClose={onClose}>

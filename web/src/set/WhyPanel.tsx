@@ -3,7 +3,6 @@ import type { Schemas } from '../api/client';
 import { type LayoutRequest, useWhy } from '../api/queries';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
-import { useDisplayUnit } from '../frame/signedIn';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
@@ -58,7 +57,6 @@ function Reason({ explanation, name, asked }: { explanation: Explanation; name: 
       ref.current?.scrollIntoView({ block: 'nearest' });
     }
   }, [asked]);
-  const display = useDisplayUnit();
   const { words, terms, unit, result, rounded } = explanation;
   const fine = explanation.about.startsWith('predicted/');
   return (
@@ -78,9 +76,7 @@ function Reason({ explanation, name, asked }: { explanation: Explanation; name: 
               ) : (
                 <Figure value={term.value} unit={term.unit} fine={fine} />
               )}{' '}
-              <span className="text-sm">
-                {display === 'mm' && term.name === 'shrink per inch' ? 'of the rise' : term.name}
-              </span>
+              <span className="text-sm">{term.name}</span>
             </span>
           </span>
         ))}{' '}

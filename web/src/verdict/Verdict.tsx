@@ -81,7 +81,11 @@ function Next({ attempt }: { attempt: Attempt }) {
             type="button"
             className="btn h-11 border-2 border-base-content/60 px-3 text-base"
             onClick={() => {
-              open.mutate(attempt.trainee.id, { onSuccess: ({ id }) => void navigate(`/measure/${id}`) });
+              // Of the same exercise, whatever else is in hand.
+              open.mutate(
+                { traineeId: attempt.trainee.id, assignmentId: attempt.assignmentId },
+                { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
+              );
             }}
           >
             Another try

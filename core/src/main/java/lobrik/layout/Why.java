@@ -254,13 +254,15 @@ public final class Why {
         switch (job.school().method()) {
             case CHART ->
                 all.add(Sum.of("rise", rise)
-                        .times("shrink per inch", job.school().chart().shrinkPerInch(angle))
+                        .times(
+                                "shrink for " + angle.text(),
+                                job.school().chart().shrinkPerInch(angle))
                         .gives(
                                 "shrink",
                                 "shrink",
                                 "chart-shrink",
-                                "Going up the slope uses more conduit than going straight on. The card says how much for"
-                                        + " each inch of rise.",
+                                "Going up the slope uses more conduit than going straight on. The card says how much of"
+                                        + " the rise that is.",
                                 plan.shrink()));
             case EXACT -> {
                 ExactOffset exact = ExactOffset.of(tooling, rise, angle);

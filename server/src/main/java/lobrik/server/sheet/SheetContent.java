@@ -57,11 +57,6 @@ record SheetContent(
         return Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, Input::current));
     }
 
-    /** Whether its figures are in millimetres. */
-    boolean isMetric() {
-        return unit() == LengthUnit.MILLIMETRE;
-    }
-
     /** Two readings of a tape, as they were typed. */
     Optional<String> takeOff(InputId input) {
         if (exercise.entered() == null || exercise.entered().texts() == null) {

@@ -223,8 +223,8 @@ final class SheetPage {
                 && each.terms().getLast() instanceof Explanation.Term.Factor factor
                 && factor.before().equals("×")) {
             String times = decimal(factor.value());
-            return each.name() + " = " + ofTheCard(factor.name()) + ": " + times + "; " + times + " × " + rounded(of)
-                    + " = " + sheet.onTape(each.result());
+            return each.name() + " = " + factor.name() + ": " + times + "; " + times + " × " + rounded(of) + " = "
+                    + sheet.onTape(each.result());
         }
         StringBuilder sum = new StringBuilder(each.name()).append(" = ");
         for (Explanation.Term term : each.terms()) {
@@ -239,11 +239,6 @@ final class SheetPage {
         }
         sum.append("= ").append(sheet.onTape(each.result()));
         return sum.toString();
-    }
-
-    /** In millimetres nothing is said per inch. */
-    private String ofTheCard(String name) {
-        return sheet.isMetric() && name.equals("shrink per inch") ? "share of the rise" : name;
     }
 
     private String rounded(Explanation.Term.Of term) {
