@@ -18,8 +18,8 @@ import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
+import lobrik.server.giving.Assignments;
 import lobrik.server.giving.Giving;
-import lobrik.server.giving.Givings;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -52,7 +52,7 @@ public class WorkInHand {
     private final EntityManager entities;
     private final Attempts attempts;
     private final Cohorts cohorts;
-    private final Givings givings;
+    private final Assignments assignments;
     private final Library library;
     private final Calculations calculations;
     private final Turns turns;
@@ -63,7 +63,7 @@ public class WorkInHand {
             EntityManager entities,
             Attempts attempts,
             Cohorts cohorts,
-            Givings givings,
+            Assignments assignments,
             Library library,
             Calculations calculations,
             Turns turns,
@@ -72,7 +72,7 @@ public class WorkInHand {
         this.entities = entities;
         this.attempts = attempts;
         this.cohorts = cohorts;
-        this.givings = givings;
+        this.assignments = assignments;
         this.library = library;
         this.calculations = calculations;
         this.turns = turns;
@@ -86,7 +86,7 @@ public class WorkInHand {
      */
     @Transactional(readOnly = true)
     public Map<UUID, List<InHand>> of(Collection<UUID> traineeIds) {
-        List<Assignment> candidates = givings.perhapsUnfinished(traineeIds);
+        List<Assignment> candidates = assignments.perhapsUnfinished(traineeIds);
         Map<UUID, Measured> pieces =
                 attempts.lastAt(candidates.stream().map(Assignment::id).toList());
         Map<UUID, List<InHand>> inHand = candidates.stream()
@@ -94,7 +94,7 @@ public class WorkInHand {
                 .filter(InHand::isOpen)
                 .sorted(Comparator.comparing(InHand::isBegun).reversed())
                 .collect(Collectors.groupingBy(each -> each.assignment().traineeId()));
-        Map<UUID, Assignment> last = givings.lastOf(
+        Map<UUID, Assignment> last = assignments.lastOf(
                 traineeIds.stream().filter(id -> !inHand.containsKey(id)).toList());
         Map<UUID, Measured> measured =
                 attempts.lastAt(last.values().stream().map(Assignment::id).toList());
@@ -110,7 +110,7 @@ public class WorkInHand {
      */
     @Transactional
     public void takeOff(SignedIn who, UUID assignmentId) {
-        Assignment assignment = givings.assignment(assignmentId);
+        Assignment assignment = assignments.find(assignmentId);
         if (assignment == null) {
             throw TurnedDown.notFound("exercise given out");
         }
@@ -124,7 +124,7 @@ public class WorkInHand {
                             + " has readings of it already; go on measuring, or say of what is left that it was not"
                             + " measured");
         }
-        givings.takeOff(who, assignment);
+        assignments.takeOff(who, assignment);
         live.changed(trainee.cohortId(), null);
     }
 
@@ -175,7 +175,7 @@ public class WorkInHand {
                         .findFirst()
                         .map(InHand::assignment)
                         .orElse(null)
-                : givings.assignment(assignmentId);
+                : assignments.find(assignmentId);
         if (assignment == null || !assignment.traineeId().equals(traineeId)) {
             throw TurnedDown.conflict(
                     "nothing-given", trainee.fullName() + " has no such exercise yet; set one and give it first");
@@ -195,7 +195,7 @@ public class WorkInHand {
     }
 
     private Measured openAt(Assignment assignment, Trainee trainee, UUID id, @Nullable UUID startedBy) {
-        givings.putOn(assignment);
+        assignments.putOn(assignment);
         List<Attempt> before = attempts.attemptsAt(List.of(assignment.id()));
         if (!before.isEmpty()) {
             Measured last = attempts.measured(before).getLast();
@@ -203,7 +203,7 @@ public class WorkInHand {
                 return last;
             }
         }
-        requireTryLeft(trainee, before.size(), givings.terms(assignment));
+        requireTryLeft(trainee, before.size(), assignments.terms(assignment));
         Exercise exercise = library.byId(List.of(assignment.exerciseId())).get(assignment.exerciseId());
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");

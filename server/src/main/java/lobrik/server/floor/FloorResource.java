@@ -24,7 +24,7 @@ import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
-import lobrik.server.giving.Givings;
+import lobrik.server.giving.Assignments;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
@@ -117,15 +117,15 @@ class FloorResource {
     private record Stand(InHand work, State state, Instant since) {}
 
     private final Cohorts cohorts;
-    private final Givings givings;
+    private final Assignments assignments;
     private final Library library;
     private final WorkInHand work;
     private final Live live;
     private final Clock clock;
 
-    FloorResource(Cohorts cohorts, Givings givings, Library library, WorkInHand work, Live live, Clock clock) {
+    FloorResource(Cohorts cohorts, Assignments assignments, Library library, WorkInHand work, Live live, Clock clock) {
         this.cohorts = cohorts;
-        this.givings = givings;
+        this.assignments = assignments;
         this.library = library;
         this.work = work;
         this.live = live;
@@ -197,7 +197,7 @@ class FloorResource {
                 first.since(),
                 assignment.id(),
                 title(assignment, exercises),
-                givings.terms(assignment).dueOn(),
+                assignments.terms(assignment).dueOn(),
                 piece == null ? null : summary(piece),
                 stands.stream().skip(1).map(stand -> other(stand, exercises)).toList());
     }
@@ -209,7 +209,7 @@ class FloorResource {
                 title(assignment, exercises),
                 stand.state(),
                 stand.since(),
-                givings.terms(assignment).dueOn());
+                assignments.terms(assignment).dueOn());
     }
 
     private static String title(Assignment assignment, Map<UUID, Exercise> exercises) {

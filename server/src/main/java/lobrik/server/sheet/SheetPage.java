@@ -12,16 +12,13 @@ import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
-import lobrik.layout.Caution;
 import lobrik.layout.Explanation;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
-import lobrik.layout.PlannedFeature;
 import lobrik.layout.Why;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
-import lobrik.verdict.InspectionPoint;
 
 /**
  * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
@@ -34,9 +31,6 @@ final class SheetPage {
     private static final float DRAWING = 190;
     private static final float STRIP = 62;
     private static final float GIVEN_ROW = 37;
-    private static final float READING_ROW = 16;
-    private static final float INSPECTION_ROW = 13;
-    private static final float SIGNATURE_ROW = 20;
     private static final float FIGURES = 10.5f;
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
@@ -64,7 +58,7 @@ final class SheetPage {
         drawing();
         given();
         // From the foot upwards what has its size; what is left between is room to work things out.
-        float foot = readings(inspection(cautions(MARGIN - 8)));
+        float foot = new SheetFoot(canvas, sheet, answers, left, right).draw(MARGIN - 8);
         arithmetic(foot);
     }
 
@@ -281,86 +275,5 @@ final class SheetPage {
         Sketch.Extent extent = sketch.extent();
         float fitted = (float) Math.min(width / extent.width(), (stripHeight() - 6) / extent.height());
         canvas.sketch(sketch, left, foot + 2, fitted);
-    }
-
-    /** The boxes for what is measured; returns their top. */
-    private float readings(float foot) {
-        List<PlannedFeature> features = layout().features();
-        int rows = (features.size() + 1) / 2;
-        float column = (right - left) / 2;
-        float tableTop = foot + rows * READING_ROW;
-        for (int i = 0; i < features.size(); i++) {
-            PlannedFeature feature = features.get(i);
-            float x = left + Math.floorDiv(i, rows) * column;
-            float base = tableTop - (i % rows + 1) * READING_ROW + 4;
-            canvas.text(Typeface.TEXT, 9.5f, x, base, BenchWords.of(feature.id()));
-            boolean shown = answers || feature.id().isOfFinishedPiece();
-            canvas.text(
-                    Typeface.FIGURES,
-                    9.5f,
-                    x + column * 0.54f,
-                    base,
-                    Canvas.Align.RIGHT,
-                    shown ? "asked " + sheet.onTape(feature.asked()) : "your mark");
-            canvas.box(x + column * 0.58f, base - 4, column * 0.36f, READING_ROW - 1.5f, 0.6f);
-        }
-        canvas.text(Typeface.BOLD, 10, left, tableTop + 5, "Measured");
-        canvas.text(
-                Typeface.TEXT,
-                8.5f,
-                left + 56,
-                tableTop + 5,
-                "Fill in your own readings first; the instructor measures after you.");
-        return tableTop + 20;
-    }
-
-    /** The trainee ticks first, the instructor after them; both sign. */
-    private float inspection(float foot) {
-        List<InspectionPoint> points = sheet.question().lookedOver();
-        float listFoot = foot;
-        // Nobody signs the answers.
-        if (!answers) {
-            float line = foot + 4;
-            float x = signed("Date", left, line, 84);
-            x = signed("Trainee", x, line, 150);
-            signed("Instructor", x, line, right - x);
-            listFoot += SIGNATURE_ROW;
-        }
-        int columns = 3;
-        int rows = (points.size() + columns - 1) / columns;
-        float column = (right - left) / columns;
-        float listTop = listFoot + rows * INSPECTION_ROW;
-        for (int i = 0; i < points.size(); i++) {
-            float at = left + (i % columns) * column;
-            float base = listTop - (Math.floorDiv(i, columns) + 1) * INSPECTION_ROW + 3;
-            canvas.box(at, base - 1, 8, 8, 0.6f);
-            canvas.box(at + 11, base - 1, 8, 8, 1.2f);
-            canvas.fitted(
-                    Typeface.TEXT,
-                    9.5f,
-                    at + 24,
-                    base,
-                    column - 28,
-                    points.get(i).good());
-        }
-        canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Look it over");
-        canvas.text(Typeface.TEXT, 8.5f, left + 66, listTop + 4, "First box: you. Second box, bold: your instructor.");
-        return listTop + 18;
-    }
-
-    /** A word with a line to write on; returns where the next begins. */
-    private float signed(String what, float x, float line, float width) {
-        float word = 8 + 4.6f * what.length();
-        canvas.text(Typeface.TEXT, 9, x, line, what);
-        canvas.line(x + word, line - 2, x + width - 8, line - 2, 0.6f);
-        return x + width;
-    }
-
-    private float cautions(float foot) {
-        String all = Stream.of(Caution.values()).map(Caution::text).collect(Collectors.joining("  "));
-        float height = 30;
-        canvas.text(Typeface.BOLD, 9, left, foot + height - 9, "Take care");
-        canvas.column(Typeface.TEXT, 8.8f, left + 48, foot + height + 3, right - left - 48, all);
-        return foot + height + 8;
     }
 }

@@ -164,6 +164,18 @@ class MeasuringTest {
         }
         Answer left = runa.get("/api/floor/" + cohort);
         assertThat(inHand(left)).containsExactly("First notStarted", "Third notStarted");
+        String measured =
+                runa.get("/api/attempts/" + attempt).at("/assignmentId").asString();
+        assertThat(runa.put(
+                                "/api/attempts/" + UUID.randomUUID(),
+                                "{\"traineeId\":\"" + trainees.getFirst() + "\",\"assignmentId\":\"" + measured + "\"}")
+                        .at("/exercise/title")
+                        .asString())
+                .as("another try is of the same, whatever else is in hand")
+                .isEqualTo("Second");
+        assertThat(runa.delete("/api/assignments/" + measured).status())
+                .as("nothing of the new try is measured")
+                .isEqualTo(204);
 
         String assignment = left.at("/benches/0/assignmentId").asString();
         assertThat(runa.delete("/api/assignments/" + assignment).status()).isEqualTo(204);
