@@ -50,7 +50,7 @@ export default function Wall() {
           <WallBench key={bench.traineeId} bench={bench} now={now} wall={wall} />
         ))}
       </ol>
-      <footer className="flex flex-wrap items-center gap-x-6 text-lg">
+      <footer className="flex flex-wrap items-center gap-x-4 text-lg">
         {IN_ORDER.map((state) => (
           <span key={state}>
             <span aria-hidden="true">{STATES[state].sign}</span> {STATES[state].name}

@@ -41,7 +41,7 @@ export function ReadingPlace({ feature, bends, crowded }: ReadingPlaceProps) {
   }
   if (!open) {
     return (
-      <div className="rounded-field bg-base-100/90 px-2 text-center leading-tight">
+      <div className="rounded-field bg-base-100 px-2 text-center leading-tight">
         <span className="block text-sm">
           {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-base text-primary" />
         </span>

@@ -144,7 +144,7 @@ function places(
       continue;
     }
     places[input.at] = narrow ? (
-      <span className="bg-base-100/85 px-1 text-2xl">
+      <span className="bg-base-100 px-1 text-2xl">
         {size === undefined ? field.label : <Figure value={size} unit={input.kind === 'angle' ? 'deg' : 'in'} />}
       </span>
     ) : (
@@ -163,7 +163,7 @@ function places(
     }
     if (bends === 1 && id === 'mark1') {
       places[id] = (
-        <span className="bg-base-100/80 text-lg whitespace-nowrap">
+        <span className="bg-base-100 text-lg whitespace-nowrap">
           ring at <Figure value={predicted} unit={unit} className="text-[1.75rem]" />
         </span>
       );
@@ -171,7 +171,7 @@ function places(
       places[id] = <Figure value={predicted} unit={unit} className="text-[1.9rem]" />;
     } else if (!id.startsWith('mark') && id !== 'dogLeg' && id !== 'tailLift') {
       places[id] = (
-        <span className="block bg-base-100/85 px-1 text-center leading-none whitespace-nowrap">
+        <span className="block bg-base-100 px-1 text-center leading-none whitespace-nowrap">
           <span className="block text-sm">{featureName(id)}</span>
           <Figure value={predicted} unit={unit} className="text-[1.6rem] max-sm:text-xl" />
         </span>

@@ -115,7 +115,7 @@ function described(attempt: Attempt, unit: 'in' | 'mm'): string {
 function Legend({ marked }: { marked: boolean }) {
   return (
     <ul
-      className="flex items-center gap-3 rounded-field bg-base-100/90 px-2 text-base max-sm:hidden"
+      className="flex items-center gap-3 rounded-field bg-base-100 px-2 text-base max-sm:hidden"
       aria-label="What is drawn how"
     >
       <li className="flex items-center gap-1.5">
@@ -161,7 +161,7 @@ function Legend({ marked }: { marked: boolean }) {
 function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
   const shown = useLine(feature);
   return (
-    <div className="rounded-field bg-base-100/85 px-1.5 text-center leading-tight whitespace-nowrap">
+    <div className="rounded-field bg-base-100 px-1.5 text-center leading-tight whitespace-nowrap">
       <span className="block text-sm leading-none">
         {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-primary" />
       </span>
@@ -177,7 +177,7 @@ function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
 function StubTag({ feature, bends }: { feature: Feature; bends: number }) {
   const shown = useLine(feature);
   return (
-    <div className="rounded-field bg-base-100/85 px-2 text-center leading-tight">
+    <div className="rounded-field bg-base-100 px-2 text-center leading-tight">
       <span className="block text-sm">
         {featureName(feature.id, bends)} <Target feature={feature} shown={shown} className="text-primary" />
       </span>

@@ -31,12 +31,14 @@ final class WhySaddles {
         if (!exact) {
             Length k = why.at(3).minus(why.at(2));
             why.add(Sum.of("height to bend", saddle.raised())
-                    .times("per inch of height", k.inches() / saddle.raised().inches())
+                    .times(
+                            "factor for " + saddle.outerAngle().text(),
+                            k.inches() / saddle.raised().inches())
                     .gives(
                             "spacing",
                             "middle mark to an outer mark",
                             "saddle3-chart-marks",
-                            "From the middle mark to each outer mark, for every inch of height.",
+                            "From the middle mark to each outer mark: so many times the height.",
                             k));
         }
         outer(1, formula, why.at(2).minus(why.at(1)), "−");

@@ -204,6 +204,8 @@ class PicturesTest {
 
     private static void take(Page page, String name) {
         page.evaluate("() => document.fonts.ready");
+        // Everything that was entered has arrived.
+        page.waitForFunction("() => (document.querySelector('[data-testid=waiting]')?.dataset.count ?? '0') === '0'");
         // Charts and drawings measure themselves once before they draw.
         page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
         page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
