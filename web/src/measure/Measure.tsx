@@ -174,7 +174,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
           </p>
         )}
         <div className="flex min-h-0 flex-1 flex-col sm:max-lg:min-h-fit lg:flex-row">
-          <div className="min-h-[6.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
+          <div className="min-h-[5.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
             <Drawing
               kind={kind}
               plan={attempt.plan}

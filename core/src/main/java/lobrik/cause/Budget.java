@@ -30,6 +30,8 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
         ARITHMETIC,
         /** The rings. */
         RINGS,
+        /** What the bender is known to add. */
+        BENDER,
         /** The angles. */
         ANGLES,
         /** The plane of the bends. */
@@ -56,6 +58,8 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
         private final Layout layout;
         private final Making making;
 
+        private boolean withBender;
+
         /** What the simulation gives after each stage; a stage that no conduit can be bent at keeps what was before. */
         private final Map<Stage, Map<FeatureId, Quantity>> after = new EnumMap<>(Stage.class);
 
@@ -72,6 +76,9 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
             before = done(Stage.PLAN, true, before);
             before = done(Stage.ARITHMETIC, ownFigures(), before);
             before = done(Stage.RINGS, rings(), before);
+            if (seen.bender().isThere()) {
+                before = done(Stage.BENDER, bender(), before);
+            }
             before = done(Stage.ANGLES, angles(), before);
             done(Stage.PLANE, plane(), before);
             List<Budget> budgets = new ArrayList<>();
@@ -107,7 +114,12 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
             return making.features(layout.job().bend(), layout.job().tooling()).map(features -> {
                 Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
                 for (Feature feature : features) {
-                    values.put(feature.id(), feature.value());
+                    Quantity besides = seen.bender().besidesAngles().get(feature.id());
+                    values.put(
+                            feature.id(),
+                            withBender && besides != null
+                                    ? feature.value().withCount(feature.value().count() + besides.count())
+                                    : feature.value());
                 }
                 return values;
             });
@@ -132,6 +144,15 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
         private void place(int bend, Length at) {
             making.rings[bend] = at.inches();
             making.places[bend] = at.inches();
+        }
+
+        /** From here on every angle is bent by it, until the angles as they were read replace it. */
+        private boolean bender() {
+            withBender = true;
+            for (int i = 0; i < making.bends(); i++) {
+                making.angles[i] += seen.bender().angles().degrees();
+            }
+            return true;
         }
 
         private boolean angles() {

@@ -10,6 +10,7 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
+import lobrik.verdict.BenderShare;
 
 /**
  * A piece of which somebody wants to know what went wrong.
@@ -20,6 +21,7 @@ import lobrik.shape.Surround;
  * @param sigmaAngle the same of an angle
  * @param insertion how far an end goes into its fitting
  * @param fromBack numbers of the marks that were measured from the back of the bend before: they followed it wherever it went
+ * @param bender what the bender adds by itself
  */
 public record Case(
         Layout layout,
@@ -29,7 +31,8 @@ public record Case(
         Angle sigmaAngle,
         Length insertion,
         Priors priors,
-        Set<Integer> fromBack) {
+        Set<Integer> fromBack,
+        BenderShare bender) {
 
     /** What a tape reads to (handbook 7). */
     public static final Length USUAL_SIGMA_LENGTH = Length.ofFraction(0, 1, 32);
@@ -54,7 +57,7 @@ public record Case(
         fromBack = Set.copyOf(fromBack);
     }
 
-    /** With every mark measured from the end of the straight conduit. */
+    /** With every mark measured from the end of the straight conduit, on a bender that adds nothing. */
     public Case(
             Layout layout,
             Map<FeatureId, Quantity> readings,
@@ -63,7 +66,7 @@ public record Case(
             Angle sigmaAngle,
             Length insertion,
             Priors priors) {
-        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of());
+        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of(), BenderShare.NONE);
     }
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */
@@ -72,6 +75,11 @@ public record Case(
             case LENGTH -> sigmaLength.inches();
             case ANGLE -> sigmaAngle.degrees();
         };
+    }
+
+    /** What a reading of a feature is uncertain by besides: how surely it is known what the bender adds. */
+    double sigmaWithBender(FeatureId feature) {
+        return Math.hypot(sigma(feature), bender.error(feature));
     }
 
     /** A case with the usual instruments and priors. */

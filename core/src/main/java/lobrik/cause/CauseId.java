@@ -6,6 +6,8 @@ import java.util.stream.Stream;
 /** What can have gone wrong with a piece (handbook 7). The ids are stable. */
 public enum CauseId {
     NONE("none", "Nothing went wrong", Stage.NONE, Unit.NONE),
+    /** What the readings show is what the bender is known to add, and nothing else. */
+    BENDER("bender", "The bender, not the hands", Stage.NONE, Unit.NONE),
     TAKEUP_OMITTED("takeup-omitted", "Take-up forgotten", Stage.ARITHMETIC, Unit.NONE),
     TAKEUP_WRONG_SIZE("takeup-wrong-size", "Take-up of another size", Stage.ARITHMETIC, Unit.LENGTH),
     TAKEUP_TWICE("takeup-twice", "Take-up deducted twice", Stage.ARITHMETIC, Unit.NONE),
@@ -84,9 +86,9 @@ public enum CauseId {
         return unit;
     }
 
-    /** Whether it says that something was done wrong, or read wrong. */
+    /** Whether it says that somebody did something wrong, or read it wrong. */
     public boolean isFault() {
-        return this != NONE && this != UNCLEAR;
+        return this != NONE && this != BENDER && this != UNCLEAR;
     }
 
     /** The cause with this id, if there is one. */

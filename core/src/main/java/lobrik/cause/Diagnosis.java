@@ -42,6 +42,9 @@ public record Diagnosis(
     /** How often somebody has the right figure on the sheet and forgets on the conduit what made it right. */
     private static final double WORKED_RIGHT = 0.2;
 
+    /** How surely a bender still adds to this piece what it is known to add: it may have been put right since. */
+    private static final double STILL_ADDS = 0.95;
+
     /** How far off a reading is when nobody knows why. */
     private static final double UNKNOWN_LENGTH = 0.75;
 
@@ -75,10 +78,14 @@ public record Diagnosis(
         }
 
         Diagnosis run() {
-            Hypothesis nothing = Hypothesis.of(CauseId.NONE, 0, "", 1, (_, _) -> {});
+            boolean benderAdds = seen.bender().isThere();
+            Hypothesis nothing = Hypothesis.of(benderAdds ? CauseId.BENDER : CauseId.NONE, 0, "", 1, (_, _) -> {});
             Fitted asPlanned = fitting.fit(List.of(nothing)).orElseThrow();
-            weighed.add(
-                    new Weighed(Optional.of(asPlanned), Math.log(seen.priors().none()) + asPlanned.logEvidence()));
+            weighNothing(asPlanned, benderAdds ? STILL_ADDS : 1);
+            if (benderAdds) {
+                Hypothesis mended = Hypothesis.of(CauseId.NONE, 0, "", 1, (making, _) -> making.withoutBender = true);
+                weighNothing(fitting.fit(List.of(mended)).orElseThrow(), 1 - STILL_ADDS);
+            }
             double unclear = Math.log(seen.priors().unclear()) + unclear(asPlanned);
             weighed.add(new Weighed(Optional.empty(), unclear));
             Pairs pairs = new Pairs(scene, asPlanned);
@@ -92,6 +99,11 @@ public record Diagnosis(
                     .forEach(hypothesis -> fitted(hypothesis, prior.log(hypothesis), pairs, asPlanned));
             pairs(pairs, prior);
             return told();
+        }
+
+        private void weighNothing(Fitted nothing, double howOften) {
+            double log = Math.log(seen.priors().none() * howOften);
+            weighed.add(new Weighed(Optional.of(nothing), log + nothing.logEvidence()));
         }
 
         private void take(Fitted fitted, double logPrior, Pairs pairs, Fitted asPlanned) {

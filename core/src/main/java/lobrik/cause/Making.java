@@ -47,6 +47,9 @@ final class Making {
     /** Whether a landing was measured to where the bend was made, and not to its ring. */
     boolean landsWhereMade;
 
+    /** Whether the bender added nothing to this one, whatever is known of it. */
+    boolean withoutBender;
+
     /** The plan, for the marks that were measured from the back of an earlier bend: they go where that bend went. */
     private final Following following;
 

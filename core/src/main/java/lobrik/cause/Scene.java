@@ -11,6 +11,7 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.BenderShare;
 
 /**
  * The readings of a piece, in the order in which predictions of them come: features, then the trainee's own figures. Inches
@@ -25,6 +26,7 @@ final class Scene {
     private final Making planned;
     private final List<Slot> slots = new ArrayList<>();
     private final List<Feature> plannedFeatures;
+    private final BenderShare bender;
 
     /**
      * Something that was read.
@@ -35,6 +37,7 @@ final class Scene {
 
     Scene(Case seen) {
         this.layout = seen.layout();
+        this.bender = seen.bender();
         this.planned = Making.planned(layout, seen.fromBack());
         this.plannedFeatures =
                 planned.features(layout.job().bend(), layout.job().tooling()).orElseThrow();
@@ -42,7 +45,7 @@ final class Scene {
             FeatureId id = feature.id();
             Quantity read = seen.readings().get(id);
             if (read != null) {
-                slots.add(new Slot(id, -1, read.number(), seen.sigma(id)));
+                slots.add(new Slot(id, -1, read.number(), seen.sigmaWithBender(id)));
             }
         }
         for (int i = 0; i < layout.marks().size(); i++) {
@@ -113,7 +116,12 @@ final class Scene {
         });
     }
 
-    private static double value(Making making, Feature feature) {
+    private double value(Making making, Feature feature) {
+        double made = asMade(making, feature);
+        return making.withoutBender ? made : made + bender.of(feature.id());
+    }
+
+    private static double asMade(Making making, Feature feature) {
         return switch (feature.id()) {
             case MARK_1 -> making.rings[0];
             case MARK_2 -> making.rings[1];

@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
-import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -28,6 +27,9 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     public String what(Cause cause) {
         return switch (cause.id()) {
             case NONE -> "Everything reads as planned, as nearly as a tape and a level can tell.";
+            case BENDER ->
+                diagnosis.seen().bender().bender().words(unit)
+                        + "; besides that everything reads as planned, as nearly as a tape and a level can tell.";
             case UNCLEAR -> "Neither one cause nor two together explain these readings.";
             case TAKEUP_OMITTED ->
                 "The take-up of " + say(layout().job().tooling().bender().takeUp())
@@ -213,7 +215,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
 
     /** Reading less a value, in standard deviations. */
     private double off(FeatureId feature, double value) {
-        return (reading(feature).number() - value) / diagnosis.seen().sigma(feature);
+        return (reading(feature).number() - value) / diagnosis.seen().sigmaWithBender(feature);
     }
 
     private Quantity reading(FeatureId feature) {
@@ -222,11 +224,12 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return reading == null ? planned(feature) : reading;
     }
 
+    /** With what the bender is known to add. */
     private Quantity planned(FeatureId feature) {
         return layout().features().stream()
                 .filter(each -> each.id() == feature)
                 .findFirst()
-                .map(PlannedFeature::predicted)
+                .map(plan -> diagnosis.seen().bender().onto(plan.predicted(), feature))
                 .orElseGet(() -> feature.quantity(0));
     }
 

@@ -11,6 +11,8 @@ import java.util.TreeSet;
 import java.util.stream.Collectors;
 import lobrik.bend.BendKind;
 import lobrik.measure.Quantity;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 
 /**
  * Compares benders by what comes out of them, whoever bends and whatever is bent: a bender that makes everybody over-bend is a
@@ -28,6 +30,9 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
 
     /** How often a bender is set apart where all are alike. */
     public static final double FALSE_ALARM = 0.01;
+
+    /** Half of an interval at 95 %, in standard errors. */
+    private static final double ERRORS_IN_REACH = 1.96;
 
     private static final int FEWEST_PIECES = 8;
     private static final int FEWEST_PEOPLE = 3;
@@ -154,10 +159,17 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
         return (int) own.stream().map(Seen::person).distinct().count();
     }
 
-    /** What the benders that are clearly off add. */
-    public Map<String, Quantity> known() {
+    /** What the benders that are clearly off add, by bender. */
+    public Map<String, KnownBender.Effect> known() {
         return effects.stream()
                 .filter(effect -> effect.finding() == Finding.OFF)
-                .collect(Collectors.toMap(Effect::bender, effect -> effect.off().orElseThrow()));
+                .collect(Collectors.toMap(Effect::bender, BenderComparison::known));
+    }
+
+    private static KnownBender.Effect known(Effect effect) {
+        Quantity off = effect.off().orElseThrow();
+        Interval interval = effect.interval().orElseThrow();
+        double error = (interval.to().count() - interval.from().count()) / 2.0 / ERRORS_IN_REACH;
+        return new KnownBender.Effect(off, off.withCount(Math.round(error)));
     }
 }

@@ -12,6 +12,8 @@ import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 import org.hipparchus.distribution.continuous.TDistribution;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 
@@ -32,7 +34,7 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * @param usual how often others have each slip, 0 to 1
  * @param benders what benders are known to add, by bender
  */
-public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, Quantity>> benders) {
+public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> benders) {
 
     /** How often somebody without any habit is told of one. */
     public static final double FALSE_ALARM = 0.01;
@@ -93,7 +95,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
                     List<Quantity> offs = byFeature.containsKey(missed.feature())
                             ? byFeature.get(missed.feature()).offs()
                             : new ArrayList<>();
-                    offs.add(withoutBender(piece.bender(), missed));
+                    offs.add(missed.byHandOn(bender(piece)));
                     byFeature.put(missed.feature(), new Series(kind, missed.feature(), offs, missed.tolerance()));
                 }
             }
@@ -104,12 +106,8 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
         return all;
     }
 
-    private Quantity withoutBender(String bender, Outcome.Missed missed) {
-        Map<DeviationKind, Quantity> known = benders.getOrDefault(bender, Map.of());
-        return DeviationKind.of(missed.feature())
-                .filter(known::containsKey)
-                .map(kind -> missed.byHand().minus(known.get(kind)))
-                .orElse(missed.byHand());
+    private KnownBender bender(Outcome piece) {
+        return benders.getOrDefault(piece.bender(), KnownBender.NONE);
     }
 
     private static void biasOf(Series series, double confidence, List<Habit.Bias> found) {
@@ -149,7 +147,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
         Map<CauseId, List<Outcome>> byCause = new EnumMap<>(CauseId.class);
         for (Outcome piece : last) {
             piece.slip()
-                    .filter(slip -> isLookedFor(slip.cause()))
+                    .filter(slip -> isLookedFor(slip.cause()) && !isOfBender(slip.cause(), bender(piece)))
                     .ifPresent(slip -> byCause.computeIfAbsent(slip.cause(), cause -> new ArrayList<>())
                             .add(piece));
         }
@@ -170,6 +168,16 @@ public record Habits(Map<CauseId, Double> usual, Map<String, Map<DeviationKind, 
     /** Angles that are off are told as a bias, with their amount; what has no name is no habit. */
     private static boolean isLookedFor(CauseId cause) {
         return cause.isFault() && cause != CauseId.ANGLE_OFF && cause != CauseId.ANGLE_BIAS;
+    }
+
+    /** Before a bender was known to stand beside its rings, that was taken for what hands did. */
+    private static boolean isOfBender(CauseId cause, KnownBender bender) {
+        return switch (cause) {
+            case MARK_SLIPPED, TAKEUP_WRONG_SIZE ->
+                bender.effects().containsKey(DeviationKind.LEGS)
+                        || bender.effects().containsKey(DeviationKind.PLACES);
+            default -> false;
+        };
     }
 
     private static final int LOOKED_FOR =

@@ -6,6 +6,8 @@ import java.util.Optional;
 import lobrik.bend.BendKind;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 
 /**
  * What one finished piece came to.
@@ -58,6 +60,11 @@ public record Outcome(
         public Quantity byHand() {
             return deviation.minus(planned);
         }
+
+        /** What the hands alone have added, as far as the bender is known. */
+        public Quantity byHandOn(KnownBender bender) {
+            return bender.adds(feature).map(byHand()::minus).orElseGet(this::byHand);
+        }
     }
 
     /** The features that took up most of their tolerance, or went furthest beyond it; at most so many. */
@@ -69,9 +76,19 @@ public record Outcome(
                 .toList();
     }
 
-    /** How far its features of a kind are off, by hands and bender; empty where it has none, or does not tell. */
+    /** How far its features of a kind are off on the mean, by hands and bender; empty where it has none, or does not tell. */
     public Optional<Quantity> off(DeviationKind deviations) {
-        return tellsOfHands() ? deviations.of(missed) : Optional.empty();
+        List<Quantity> own = missed.stream()
+                .filter(each -> DeviationKind.of(each.feature())
+                        .filter(deviations::equals)
+                        .isPresent())
+                .map(Missed::byHand)
+                .toList();
+        if (own.isEmpty() || !tellsOfHands()) {
+            return Optional.empty();
+        }
+        double mean = own.stream().mapToLong(Quantity::count).average().orElseThrow();
+        return Optional.of(own.getFirst().withCount(Math.round(mean)));
     }
 
     /** What of it tells of steady hands: nothing where a slip with a name of its own is to blame. */

@@ -16,7 +16,8 @@ public record Slip(CauseId cause, OptionalInt bend) {
      */
     public boolean isOnce() {
         return switch (cause) {
-            case NONE, UNCLEAR, ANGLE_OFF, ANGLE_BIAS, MARK_SLIPPED, MISREAD_FRACTION, DOG_LEG, WRONG_TURN -> false;
+            case NONE, BENDER, UNCLEAR, ANGLE_OFF, ANGLE_BIAS, MARK_SLIPPED, MISREAD_FRACTION, DOG_LEG, WRONG_TURN ->
+                false;
             case TAKEUP_OMITTED,
                     TAKEUP_WRONG_SIZE,
                     TAKEUP_TWICE,

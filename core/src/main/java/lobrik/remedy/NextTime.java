@@ -47,7 +47,7 @@ public record NextTime(String sentence, Layout exercise) {
 
     private static String sentence(CauseId cause, Bend bend) {
         return switch (cause) {
-            case NONE, UNCLEAR, READING_DOUBTFUL -> "";
+            case NONE, BENDER, UNCLEAR, READING_DOUBTFUL -> "";
             case TAKEUP_OMITTED -> "Say it before you ring: leg less take-up is the mark.";
             case TAKEUP_WRONG_SIZE -> "Read the take-up off the shoe in your hand, not from memory.";
             case TAKEUP_TWICE -> "Write the mark down once it is worked out, so that nothing is deducted twice.";

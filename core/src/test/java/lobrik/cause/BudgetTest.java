@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import lobrik.bend.BendKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
+import lobrik.verdict.BenderShare;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 import org.junit.jupiter.api.Test;
 
 class BudgetTest {
@@ -23,8 +27,8 @@ class BudgetTest {
             CauseId.HOOK_REVERSED,
             CauseId.WRONG_REFERENCE);
 
-    private static Length change(List<Budget> budgets, FeatureId feature, Budget.Stage stage) {
-        return (Length) budgets.stream()
+    private static Quantity change(List<Budget> budgets, FeatureId feature, Budget.Stage stage) {
+        return budgets.stream()
                 .filter(budget -> budget.feature() == feature)
                 .flatMap(budget -> budget.parts().stream())
                 .filter(part -> part.stage() == stage)
@@ -89,14 +93,45 @@ class BudgetTest {
     }
 
     @Test
+    void whatTheBenderAdds_isItsShare_andTheAnglesAreChargedWithTheRest() {
+        KnownBender bender = new KnownBender(
+                "Bender 7",
+                Map.of(DeviationKind.ANGLES, new KnownBender.Effect(Angle.ofDegrees(2), Angle.ofDegrees(0.2))));
+        Map<FeatureId, Quantity> readings =
+                Pieces.readings(Pieces.offset(), new double[] {0, 0}, new double[] {2, 5}, new double[] {0, 0});
+        Case seen = new Case(
+                Pieces.offset(),
+                readings,
+                Map.of(),
+                Case.USUAL_SIGMA_LENGTH,
+                Case.USUAL_SIGMA_ANGLE,
+                Surround.USUAL_INSERTION,
+                Priors.USUAL,
+                Set.of(),
+                BenderShare.of(bender, Pieces.offset()));
+        List<Budget> budgets = Budget.of(seen);
+        assertThat(change(budgets, FeatureId.ANGLE_1, Budget.Stage.BENDER)).isEqualTo(Angle.ofDegrees(2));
+        assertThat(change(budgets, FeatureId.ANGLE_1, Budget.Stage.ANGLES)).isEqualTo(Angle.ZERO);
+        assertThat(change(budgets, FeatureId.ANGLE_2, Budget.Stage.ANGLES)).isEqualTo(Angle.ofDegrees(3));
+        assertThat(change(budgets, FeatureId.RISE, Budget.Stage.BENDER).number())
+                .isGreaterThan(0.3);
+        for (Budget budget : budgets) {
+            long parts = budget.parts().stream()
+                    .mapToLong(part -> part.change().count())
+                    .sum();
+            assertThat(parts).isEqualTo(budget.deviation().count());
+        }
+    }
+
+    @Test
     void wrongAngle_isTheAnglesShare_andSlipIsWhatIsLeft() {
         Map<FeatureId, Quantity> readings =
                 Pieces.readings(Pieces.offset(), new double[] {0, 0}, new double[] {0, 6}, new double[] {0, 0});
         readings.put(FeatureId.LANDING, Length.ofInches(37));
         List<Budget> budgets = Budget.of(Case.of(Pieces.offset(), readings));
-        assertThat(change(budgets, FeatureId.RISE, Budget.Stage.ANGLES).inches())
+        assertThat(change(budgets, FeatureId.RISE, Budget.Stage.ANGLES).number())
                 .isLessThan(-0.1);
-        assertThat(change(budgets, FeatureId.LANDING, Budget.Stage.REST).inches())
+        assertThat(change(budgets, FeatureId.LANDING, Budget.Stage.REST).number())
                 .isBetween(0.8, 1.1);
         assertThat(budgets.stream()
                         .filter(budget -> budget.feature() == FeatureId.ANGLE_2)

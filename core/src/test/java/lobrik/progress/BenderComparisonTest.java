@@ -13,6 +13,7 @@ import lobrik.measure.Angle;
 import lobrik.progress.BenderComparison.Effect;
 import lobrik.progress.BenderComparison.Finding;
 import lobrik.progress.BenderComparison.Seen;
+import lobrik.verdict.DeviationKind;
 import org.hipparchus.stat.regression.OLSMultipleLinearRegression;
 import org.junit.jupiter.api.Test;
 

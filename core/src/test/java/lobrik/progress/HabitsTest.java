@@ -13,8 +13,9 @@ import lobrik.cause.CauseId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 import org.junit.jupiter.api.Test;
 
 class HabitsTest {
@@ -78,7 +79,8 @@ class HabitsTest {
     @Test
     void whatABenderIsKnownToAdd_isNobodysHabit() {
         List<Outcome> pieces = MadeUpPieces.offsets(new SplittableRandom(1), 16, 2.4, 0);
-        Map<DeviationKind, Quantity> adds = Map.of(DeviationKind.ANGLES, Angle.ofDegrees(2.4));
+        KnownBender adds = new KnownBender(
+                "B", Map.of(DeviationKind.ANGLES, new KnownBender.Effect(Angle.ofDegrees(2.4), Angle.ofDegrees(0.2))));
         List<Habit> habits = new Habits(Map.of(), Map.of("B0", adds, "B1", adds, "B2", adds)).of(pieces);
         assertThat(habits).noneMatch(habit -> habit instanceof Habit.Bias bias && bias.feature() == FeatureId.ANGLE_2);
     }

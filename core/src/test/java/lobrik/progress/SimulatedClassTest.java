@@ -14,9 +14,10 @@ import java.util.Set;
 import java.util.SplittableRandom;
 import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
-import lobrik.measure.Quantity;
 import lobrik.progress.BenderComparison.Seen;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 import org.junit.jupiter.api.Test;
 
 /** A whole class with known habits, on four benders of which one over-bends: the bender is found, and then just those habits. */
@@ -84,8 +85,11 @@ class SimulatedClassTest {
     }
 
     private static Map<Integer, Set<Object>> habits(Map<Integer, List<Outcome>> pieces, BenderComparison comparison) {
-        Map<String, Map<DeviationKind, Quantity>> known = new HashMap<>();
-        comparison.known().forEach((bender, off) -> known.put(bender, Map.of(DeviationKind.ANGLES, off)));
+        Map<String, KnownBender> known = new HashMap<>();
+        comparison
+                .known()
+                .forEach((bender, effect) ->
+                        known.put(bender, new KnownBender(bender, Map.of(DeviationKind.ANGLES, effect))));
         Map<Integer, Set<Object>> found = new HashMap<>();
         pieces.forEach((person, own) -> {
             Set<Object> about = new HashSet<>();

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.layout.Layout;
@@ -13,6 +14,7 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.verdict.BenderShare;
 import lobrik.verdict.Yardstick;
 import org.hibernate.annotations.DynamicUpdate;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -40,6 +42,9 @@ public class Attempt {
     @JdbcTypeCode(SqlTypes.JSON)
     private Map<String, Long> targets;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable OnBender benderKnown;
+
     private @Nullable UUID startedBy;
     private Instant startedAt;
     private boolean complete;
@@ -52,6 +57,7 @@ public class Attempt {
      *
      * @param exercise what is bent; by what it is judged is frozen here
      * @param layout of the exercise; what the readings are held to is frozen, too
+     * @param onBender what is known of the bender; null where nobody asks
      * @param startedBy nobody with an account if the trainee began it on a phone
      */
     public Attempt(
@@ -59,6 +65,7 @@ public class Attempt {
             Assignment assignment,
             Exercise exercise,
             Layout layout,
+            @Nullable OnBender onBender,
             @Nullable UUID startedBy,
             Instant startedAt) {
         this.id = id;
@@ -69,10 +76,14 @@ public class Attempt {
         this.readings = exercise.readings().id();
         Yardstick judgedBy = exercise.isMethodFree() ? Yardstick.FREE_METHOD : Yardstick.RIGHT_PIECE;
         this.yardstick = judgedBy.id();
+        this.benderKnown = onBender;
+        BenderShare share =
+                onBender == null || !onBender.leftOut() ? BenderShare.NONE : BenderShare.of(onBender.toCore(), layout);
         this.targets = layout.features().stream()
                 .collect(Collectors.toMap(
                         feature -> feature.id().id(),
-                        feature -> judgedBy.target(feature).count()));
+                        feature -> share.onto(judgedBy.target(feature), feature.id())
+                                .count()));
         this.startedBy = startedBy;
         this.startedAt = startedAt;
     }
@@ -111,6 +122,11 @@ public class Attempt {
     Quantity target(PlannedFeature feature) {
         Quantity target = yardstick().target(feature);
         return target.withCount(targets.getOrDefault(feature.id().id(), target.count()));
+    }
+
+    /** What was known of the bender when it was begun; empty where nobody asked. */
+    public Optional<OnBender> onBender() {
+        return Optional.ofNullable(benderKnown);
     }
 
     public Instant startedAt() {

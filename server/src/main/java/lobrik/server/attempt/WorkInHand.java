@@ -13,6 +13,7 @@ import lobrik.layout.Layout;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
@@ -55,6 +56,7 @@ public class WorkInHand {
     private final Assignments assignments;
     private final Library library;
     private final Calculations calculations;
+    private final BenderRecords benders;
     private final Turns turns;
     private final Live live;
     private final Clock clock;
@@ -66,6 +68,7 @@ public class WorkInHand {
             Assignments assignments,
             Library library,
             Calculations calculations,
+            BenderRecords benders,
             Turns turns,
             Live live,
             Clock clock) {
@@ -75,6 +78,7 @@ public class WorkInHand {
         this.assignments = assignments;
         this.library = library;
         this.calculations = calculations;
+        this.benders = benders;
         this.turns = turns;
         this.live = live;
         this.clock = clock;
@@ -135,21 +139,22 @@ public class WorkInHand {
     @Transactional(readOnly = true)
     public List<Measured> kit(SignedIn who, UUID cohortId) {
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
-        List<InHand> inHand = of(trainees.stream().map(Trainee::id).toList()).values().stream()
+        Map<UUID, List<InHand>> inHand = of(trainees.stream().map(Trainee::id).toList());
+        Map<UUID, Exercise> exercises = library.byId(inHand.values().stream()
                 .flatMap(List::stream)
-                .toList();
-        Map<UUID, Exercise> exercises = library.byId(
-                inHand.stream().map(each -> each.assignment().exerciseId()).collect(Collectors.toSet()));
+                .map(each -> each.assignment().exerciseId())
+                .collect(Collectors.toSet()));
         List<Measured> kit = new ArrayList<>();
         List<Attempt> blank = new ArrayList<>();
-        for (InHand each : inHand) {
-            Assignment assignment = each.assignment();
-            Exercise exercise = exercises.get(assignment.exerciseId());
-            if (each.piece() != null && each.isOpen()) {
-                kit.add(each.piece());
-            } else if (exercise != null) {
-                blank.add(new Attempt(
-                        UUID.randomUUID(), assignment, exercise, layout(exercise), who.accountId(), clock.instant()));
+        for (Trainee trainee : trainees) {
+            for (InHand each : inHand.getOrDefault(trainee.id(), List.of())) {
+                Assignment assignment = each.assignment();
+                Exercise exercise = exercises.get(assignment.exerciseId());
+                if (each.piece() != null && each.isOpen()) {
+                    kit.add(each.piece());
+                } else if (exercise != null) {
+                    blank.add(attempt(UUID.randomUUID(), assignment, exercise, trainee, who.accountId()));
+                }
             }
         }
         kit.addAll(attempts.measured(blank));
@@ -208,10 +213,18 @@ public class WorkInHand {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        Attempt attempt = new Attempt(id, assignment, exercise, layout(exercise), startedBy, clock.instant());
+        Attempt attempt = attempt(id, assignment, exercise, trainee, startedBy);
         entities.persist(attempt);
         live.changed(trainee.cohortId(), id);
         return attempts.measured(List.of(attempt)).getFirst();
+    }
+
+    private Attempt attempt(
+            UUID id, Assignment assignment, Exercise exercise, Trainee trainee, @Nullable UUID startedBy) {
+        Centre centre = cohorts.centreOf(trainee.cohortId());
+        OnBender onBender =
+                OnBender.of(benders.known(centre.id(), exercise.benderLabel()), centre.leavesBenderOutOfPoints());
+        return new Attempt(id, assignment, exercise, layout(exercise), onBender, startedBy, clock.instant());
     }
 
     private static void requireTryLeft(Trainee trainee, int used, Giving.Terms terms) {

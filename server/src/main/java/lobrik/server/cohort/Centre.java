@@ -18,6 +18,7 @@ public class Centre {
     private Instant createdAt;
     private boolean wallScores;
     private boolean wallInitials;
+    private boolean pointsWithoutBender;
 
     @SuppressWarnings("NullAway.Init")
     protected Centre() {}
@@ -45,6 +46,15 @@ public class Centre {
     void show(OnTheWall chosen) {
         wallScores = chosen.scores();
         wallInitials = chosen.initials();
+    }
+
+    /** Whether points leave out what a bender is known to add by itself. */
+    public boolean leavesBenderOutOfPoints() {
+        return pointsWithoutBender;
+    }
+
+    void leaveBenderOutOfPoints(boolean leftOut) {
+        pointsWithoutBender = leftOut;
     }
 
     /**

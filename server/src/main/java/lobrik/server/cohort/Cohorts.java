@@ -93,6 +93,25 @@ public class Cohorts {
         centre(who).show(chosen);
     }
 
+    /** Whether points of this school leave out what a bender is known to add by itself. */
+    @Transactional(readOnly = true)
+    public boolean leavesBenderOutOfPoints(SignedIn who) {
+        return centre(who).leavesBenderOutOfPoints();
+    }
+
+    /**
+     * Chooses that for pieces that are begun from now on.
+     *
+     * @throws TurnedDown if the one who asks does not lead the school
+     */
+    @Transactional
+    public void leaveBenderOutOfPoints(SignedIn who, boolean leftOut) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead decides whether points leave out what a bender adds");
+        }
+        centre(who).leaveBenderOutOfPoints(leftOut);
+    }
+
     private Centre centre(SignedIn who) {
         Centre centre = entities.find(Centre.class, who.centreId());
         if (centre == null) {

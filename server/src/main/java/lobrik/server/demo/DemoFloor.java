@@ -57,7 +57,7 @@ final class DemoFloor {
             return;
         }
         Instant begun = start.plus(Duration.ofMinutes(6));
-        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, begun);
+        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, null, begun);
         entities.persist(attempt);
         step(attempt, Step.WORKING_OUT, begun);
         if (last != Step.WORKING_OUT) {

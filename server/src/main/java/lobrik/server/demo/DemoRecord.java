@@ -113,7 +113,7 @@ final class DemoRecord {
             Instant at,
             Map<FeatureId, Quantity> read,
             int howMany) {
-        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, instructor, at);
+        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, instructor, at);
         entities.persist(attempt);
         Instant taken = at;
         for (Map.Entry<FeatureId, Quantity> reading :

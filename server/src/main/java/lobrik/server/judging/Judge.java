@@ -1,6 +1,9 @@
 package lobrik.server.judging;
 
+import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import lobrik.cause.Budget;
 import lobrik.cause.Case;
@@ -18,13 +21,17 @@ import lobrik.remedy.AdviceWords;
 import lobrik.remedy.NextTime;
 import lobrik.remedy.Step;
 import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.OnBender;
 import lobrik.server.attempt.Verdict;
+import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.calc.BendWriting;
 import lobrik.server.calc.DiagnoseAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
 import lobrik.server.judging.Judgement.AdviceStep;
 import lobrik.server.judging.Judgement.AdviceView;
+import lobrik.server.judging.Judgement.BenderAdds;
+import lobrik.server.judging.Judgement.BenderNote;
 import lobrik.server.judging.Judgement.BudgetView;
 import lobrik.server.judging.Judgement.ExpectedView;
 import lobrik.server.judging.Judgement.NextTimeView;
@@ -36,14 +43,18 @@ import lobrik.server.platform.Unit;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
 import lobrik.verdict.AsMarked;
+import lobrik.verdict.BenderShare;
 import lobrik.verdict.Judged;
+import lobrik.verdict.KnownBender;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Asks the core for all that a verdict says of one attempt.
  *
+ * @param bender what is known of the bender that it was bent on
  * @param unit that sentences say lengths in
  */
-record Judge(Measured measured, LengthUnit unit) {
+record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
 
     Judgement judgement() {
         Optional<Case> seen = seen();
@@ -63,7 +74,8 @@ record Judge(Measured measured, LengthUnit unit) {
                         .orElse(null),
                 AsMarked.of(layout(), verdict().readings(), measured.fromBack())
                         .map(PieceShape::of)
-                        .orElse(null));
+                        .orElse(null),
+                benderNote());
     }
 
     Optional<Cause> named() {
@@ -117,7 +129,36 @@ record Judge(Measured measured, LengthUnit unit) {
                 Case.USUAL_SIGMA_ANGLE,
                 insertion,
                 Priors.USUAL,
-                measured.fromBack()));
+                measured.fromBack(),
+                share()));
+    }
+
+    private BenderShare share() {
+        return BenderShare.of(bender, layout(), measured.fromBack());
+    }
+
+    /** What the bender adds to what was read of this piece, and whether the piece is within its tolerances without that. */
+    private @Nullable BenderNote benderNote() {
+        BenderShare share = share();
+        Map<FeatureId, Boolean> within = new EnumMap<>(FeatureId.class);
+        List<BenderAdds> adds = new ArrayList<>();
+        boolean leftOut =
+                measured.attempt().onBender().filter(OnBender::leftOut).isPresent();
+        for (MeasuredFeature feature : verdict().features()) {
+            Judged judged = feature.judged().orElse(null);
+            Quantity more = share.adds().get(feature.id());
+            if (judged != null && more != null) {
+                Quantity own = leftOut ? judged.deviation() : judged.deviation().minus(more);
+                within.put(feature.id(), feature.tolerance().holds(own));
+                adds.add(new BenderAdds(
+                        feature.id().id(),
+                        Unit.of(feature.id()),
+                        Numbers.of(more),
+                        Numbers.of(own),
+                        feature.tolerance().holds(own)));
+            }
+        }
+        return adds.isEmpty() ? null : new BenderNote(share.sentence(within, unit), leftOut, adds);
     }
 
     private static BudgetView budget(Budget budget) {

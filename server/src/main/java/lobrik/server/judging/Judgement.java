@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param budgets where the deviation of each finished dimension came from
  * @param advice what to do with this piece
  * @param nextTime what to do differently next time, where a cause is clear
+ * @param bender what the bender is known to add to this piece; null where that is nothing
  * @param marked the shape that the rings alone would have given
  */
 public record Judgement(
@@ -26,7 +27,24 @@ public record Judgement(
         List<BudgetView> budgets,
         @Nullable AdviceView advice,
         @Nullable NextTimeView nextTime,
-        @Nullable PieceShape marked) {
+        @Nullable PieceShape marked,
+        @Nullable BenderNote bender) {
+
+    /**
+     * What the bender is known to add to this piece.
+     *
+     * @param sentence that says so, and whether the piece is within its tolerances without that
+     * @param leftOut whether the points leave it out: then readings are held to what the right piece comes to on this bender
+     */
+    public record BenderNote(String sentence, boolean leftOut, List<BenderAdds> features) {}
+
+    /**
+     * What the bender adds to a feature; inches or degrees.
+     *
+     * @param own the deviation without that
+     * @param within whether that is within the tolerance
+     */
+    public record BenderAdds(String feature, Unit unit, double adds, double own, boolean within) {}
 
     /**
      * What is said first.
@@ -45,6 +63,8 @@ public record Judgement(
         ARITHMETIC,
         @JsonProperty("rings")
         RINGS,
+        @JsonProperty("bender")
+        BENDER,
         @JsonProperty("angles")
         ANGLES,
         @JsonProperty("plane")

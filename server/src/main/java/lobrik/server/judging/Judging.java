@@ -8,6 +8,9 @@ import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.BenderRecords;
+import lobrik.server.attempt.OnBender;
+import lobrik.verdict.KnownBender;
 import org.springframework.stereotype.Service;
 
 /** Judges attempts. */
@@ -23,10 +26,12 @@ public class Judging {
 
     private final Attempts attempts;
     private final Accounts accounts;
+    private final BenderRecords benders;
 
-    Judging(Attempts attempts, Accounts accounts) {
+    Judging(Attempts attempts, Accounts accounts, BenderRecords benders) {
         this.attempts = attempts;
         this.accounts = accounts;
+        this.benders = benders;
     }
 
     /**
@@ -45,10 +50,21 @@ public class Judging {
      */
     public static Optional<Cause> namedCause(Measured measured) {
         // Nothing is said here, so that the unit does not matter.
-        return new Judge(measured, LengthUnit.INCH).named();
+        KnownBender bender = measured.attempt().onBender().map(OnBender::toCore).orElse(KnownBender.NONE);
+        return new Judge(measured, bender, LengthUnit.INCH).named();
     }
 
     Judge judge(SignedIn who, UUID attemptId) {
-        return new Judge(attempts.get(who, attemptId), accounts.unitOf(who));
+        Measured measured = attempts.get(who, attemptId);
+        return new Judge(measured, bender(who, measured), accounts.unitOf(who));
+    }
+
+    /** As it was known when the piece was begun; of a piece of which nobody asked then, what is known now. */
+    private KnownBender bender(SignedIn who, Measured measured) {
+        return measured.attempt()
+                .onBender()
+                .map(OnBender::toCore)
+                .orElseGet(
+                        () -> benders.known(who.centreId(), measured.exercise().benderLabel()));
     }
 }

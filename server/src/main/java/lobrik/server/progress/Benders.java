@@ -13,11 +13,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import lobrik.bend.BendKind;
-import lobrik.measure.Quantity;
 import lobrik.progress.BenderComparison;
 import lobrik.progress.BenderComparison.Seen;
-import lobrik.progress.DeviationKind;
+import lobrik.server.attempt.BenderRecords;
 import lobrik.server.platform.Rows;
+import lobrik.verdict.DeviationKind;
+import lobrik.verdict.KnownBender;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -26,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
  * Pieces of those who were erased count, too.
  */
 @Service
-class Benders {
+class Benders implements BenderRecords {
 
     /** A bender that was put right is soon seen to be. */
     static final Duration LOOKED_AT = Duration.ofDays(84);
@@ -95,16 +96,25 @@ class Benders {
         return List.copyOf(compared);
     }
 
-    /** What benders that are clearly off add, by bender. */
+    /** What is known of the benders that are clearly off, by bender. */
     @Transactional(readOnly = true)
-    public Map<String, Map<DeviationKind, Quantity>> known(UUID centreId) {
-        Map<String, Map<DeviationKind, Quantity>> known = new HashMap<>();
+    public Map<String, KnownBender> known(UUID centreId) {
+        Map<String, Map<DeviationKind, KnownBender.Effect>> effects = new HashMap<>();
         for (BenderComparison comparison : compared(centreId)) {
             comparison
                     .known()
-                    .forEach((bender, off) -> known.computeIfAbsent(bender, name -> new EnumMap<>(DeviationKind.class))
-                            .put(comparison.kind(), off));
+                    .forEach((bender, effect) -> effects.computeIfAbsent(
+                                    bender, name -> new EnumMap<>(DeviationKind.class))
+                            .put(comparison.kind(), effect));
         }
+        Map<String, KnownBender> known = new HashMap<>();
+        effects.forEach((bender, each) -> known.put(bender, new KnownBender(bender, each)));
         return known;
+    }
+
+    @Override
+    @Transactional(readOnly = true)
+    public KnownBender known(UUID centreId, String benderLabel) {
+        return known(centreId).getOrDefault(benderLabel, new KnownBender(benderLabel, Map.of()));
     }
 }

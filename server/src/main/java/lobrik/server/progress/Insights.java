@@ -18,6 +18,7 @@ import lobrik.progress.NextExercise;
 import lobrik.progress.Outcome;
 import lobrik.progress.SignOffRule;
 import lobrik.progress.Standing;
+import lobrik.verdict.KnownBender;
 import org.springframework.stereotype.Component;
 
 /** What the core concludes from somebody's pieces: where they stand, what their hands do as a rule, what comes next. */
@@ -28,6 +29,7 @@ class Insights {
      * What is concluded of one trainee.
      *
      * @param rows the last pieces of each kind, from the oldest
+     * @param benders what is known of the centre's benders, by bender; habits leave it out
      * @param checks how far each kind is towards a sign-off
      */
     record Insight(
@@ -35,6 +37,7 @@ class Insights {
             Map<BendKind, Standing> standings,
             Map<BendKind, SignOffRule.Check> checks,
             List<Habit> habits,
+            Map<String, KnownBender> benders,
             NextExercise next) {}
 
     /** What is assumed of a class of which nothing is known: half a slip in fifty pieces. */
@@ -122,6 +125,11 @@ class Insights {
                 .map(row -> row.toCore(Outcomes.zone()))
                 .toList());
         return new Insight(
-                rows, standings, checks, found, NextExercise.of(Curriculum.USUAL, standings, found, lastDay));
+                rows,
+                standings,
+                checks,
+                found,
+                habits.benders(),
+                NextExercise.of(Curriculum.USUAL, standings, found, lastDay));
     }
 }

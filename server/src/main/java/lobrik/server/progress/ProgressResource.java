@@ -1,6 +1,5 @@
 package lobrik.server.progress;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -12,14 +11,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
-import lobrik.progress.BenderComparison;
-import lobrik.progress.DeviationKind;
-import lobrik.progress.Interval;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.Allowance;
-import lobrik.server.platform.Numbers;
 import lobrik.server.platform.TurnedDown;
-import lobrik.server.platform.Unit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -29,7 +23,7 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
-/** A trainee's page, what comes next, and the benders compared. */
+/** A trainee's page, and what comes next. */
 @RestController
 @Tag(name = "progress")
 class ProgressResource {
@@ -48,42 +42,15 @@ class ProgressResource {
     /** What was given, by the id under which each part can be found again. */
     record PlanGiven(List<UUID> givingIds) {}
 
-    /** Benders by one kind of deviation; inches or degrees. */
-    record ComparisonView(String deviations, Unit unit, double worthTelling, List<EffectView> benders) {}
-
-    /** What a bender adds, against the others. */
-    record EffectView(
-            String bender,
-            int pieces,
-            int people,
-            @Nullable Double off,
-            @Nullable Double from,
-            @Nullable Double to,
-            FindingName finding) {}
-
-    /** What is said of a bender. */
-    enum FindingName {
-        @JsonProperty("likeTheOthers")
-        LIKE_THE_OTHERS,
-        @JsonProperty("off")
-        OFF,
-        @JsonProperty("oneOfTwo")
-        ONE_OF_TWO,
-        @JsonProperty("notComparable")
-        NOT_COMPARABLE
-    }
-
     private final TraineePages pages;
     private final TraineeKeys keys;
     private final Planning planning;
-    private final Benders benders;
     private final Allowance allowance = new Allowance(CALLS_A_SECOND, Duration.ofSeconds(1));
 
-    ProgressResource(TraineePages pages, TraineeKeys keys, Planning planning, Benders benders) {
+    ProgressResource(TraineePages pages, TraineeKeys keys, Planning planning) {
         this.pages = pages;
         this.keys = keys;
         this.planning = planning;
-        this.benders = benders;
     }
 
     @Operation(summary = "A trainee's progress: families of bends, habits, sign-offs, what comes next")
@@ -158,39 +125,5 @@ class ProgressResource {
                                 Boolean.TRUE.equals(part.varied())))
                         .toList(),
                 plan.dueOn()));
-    }
-
-    @Operation(
-            summary = "The centre's benders compared by what comes out of them, whoever bends",
-            description = "By the pieces of the last twelve weeks. Nobody is named.")
-    @GetMapping("/api/benders/comparison")
-    List<ComparisonView> comparison(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return benders.compared(who.centreId()).stream()
-                .map(ProgressResource::view)
-                .toList();
-    }
-
-    private static ComparisonView view(BenderComparison comparison) {
-        DeviationKind kind = comparison.kind();
-        return new ComparisonView(
-                kind.id(),
-                kind == DeviationKind.ANGLES ? Unit.DEGREE : Unit.INCH,
-                Numbers.of(kind.worthTelling()),
-                comparison.effects().stream()
-                        .map(effect -> new EffectView(
-                                effect.bender(),
-                                effect.pieces(),
-                                effect.people(),
-                                effect.off().map(Numbers::of).orElse(null),
-                                effect.interval()
-                                        .map(Interval::from)
-                                        .map(Numbers::of)
-                                        .orElse(null),
-                                effect.interval()
-                                        .map(Interval::to)
-                                        .map(Numbers::of)
-                                        .orElse(null),
-                                FindingName.valueOf(effect.finding().name())))
-                        .toList());
     }
 }

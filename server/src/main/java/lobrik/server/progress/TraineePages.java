@@ -41,6 +41,7 @@ import lobrik.server.progress.TraineeProgress.PieceView;
 import lobrik.server.progress.TraineeProgress.ReasonName;
 import lobrik.server.progress.TraineeProgress.SlipName;
 import lobrik.shape.FeatureId;
+import lobrik.verdict.KnownBender;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -266,7 +267,7 @@ public class TraineePages {
                         .map(step -> new LevelStep(rows.get(step.at()).attemptId(), step.before(), step.after()))
                         .orElse(null),
                 features.stream()
-                        .flatMap(feature -> feature(feature, rows).stream())
+                        .flatMap(feature -> feature(feature, rows, insight.benders()).stream())
                         .toList());
     }
 
@@ -305,7 +306,8 @@ public class TraineePages {
                         .toList());
     }
 
-    private static Optional<FeatureTrend> feature(FeatureId feature, List<OutcomeRow> rows) {
+    private static Optional<FeatureTrend> feature(
+            FeatureId feature, List<OutcomeRow> rows, Map<String, KnownBender> benders) {
         List<OutcomeRow> with =
                 rows.stream().filter(row -> row.missed(feature).isPresent()).toList();
         List<Quantity> deviations = with.stream()
@@ -317,7 +319,13 @@ public class TraineePages {
         for (OutcomeRow row : rows) {
             levels.add(row.missed(feature).isPresent() ? trend.levels().get(next++) : null);
         }
-        return Estimate.of(deviations, Estimate.USUAL_CONFIDENCE)
+        // What hands do: the chart shows what was read, the estimate leaves out what the plan and the bender add.
+        List<Quantity> byHand = with.stream()
+                .map(row -> row.missed(feature)
+                        .orElseThrow()
+                        .byHandOn(benders.getOrDefault(row.benderLabel(), KnownBender.NONE)))
+                .toList();
+        return Estimate.of(byHand, Estimate.USUAL_CONFIDENCE)
                 .map(estimate -> new FeatureTrend(
                         feature.id(),
                         Unit.of(feature),

@@ -279,6 +279,7 @@ final class VerdictPage {
             case PLAN -> "method and rounding";
             case ARITHMETIC -> "own arithmetic";
             case RINGS -> "rings";
+            case BENDER -> "bender";
             case ANGLES -> "angles";
             case PLANE -> "plane";
             case REST -> "left over";

@@ -1,6 +1,5 @@
-package lobrik.progress;
+package lobrik.verdict;
 
-import java.util.List;
 import java.util.Optional;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -45,20 +44,5 @@ public enum DeviationKind {
                     case LANDING, CENTRE -> PLACES;
                     case MARK_1, MARK_2, MARK_3, MARK_4, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
                 });
-    }
-
-    /** How far the features of this kind are off on one piece, as the hands and the bender left it: their mean. */
-    public Optional<Quantity> of(List<Outcome.Missed> missed) {
-        List<Quantity> own = missed.stream()
-                .filter(each -> of(each.feature()).filter(this::equals).isPresent())
-                .map(Outcome.Missed::byHand)
-                .toList();
-        return own.isEmpty()
-                ? Optional.empty()
-                : Optional.of(own.getFirst()
-                        .withCount(Math.round(own.stream()
-                                .mapToLong(Quantity::count)
-                                .average()
-                                .orElseThrow())));
     }
 }
