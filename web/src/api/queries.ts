@@ -382,6 +382,14 @@ export function useBenderComparison() {
   });
 }
 
+/** Whether points leave out what a bender is known to add. */
+export function useBenderInPoints() {
+  return useQuery<Schemas['PointsChoice'], Problem>({
+    queryKey: ['progress', 'benders', 'points'],
+    queryFn: () => body(api.GET('/api/benders/points')),
+  });
+}
+
 /** What is asked for a sign-off. */
 export function useSignOffRules() {
   return useQuery<Schemas['RulesView'], Problem>({

@@ -101,7 +101,7 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
           </Label>
         </g>
       </svg>
-      {spots.map(({ id, spot }) => (
+      {inReadingOrder(spots, places).map(({ id, spot }) => (
         <div
           key={id}
           data-place={id}
@@ -134,6 +134,15 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
       })}
     </div>
   );
+}
+
+/**
+ * As they were given, however they found their places: a field that changed its place among the others would lose the focus of
+ * whoever writes in it, and the Tab key would jump about.
+ */
+function inReadingOrder(spots: readonly RunSpot[], places: ElevationProps['at']): RunSpot[] {
+  const order = Object.keys(places);
+  return [...spots].sort((one, other) => order.indexOf(one.id) - order.indexOf(other.id));
 }
 
 function Pieces({

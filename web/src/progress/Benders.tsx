@@ -1,6 +1,8 @@
-import { useBenderComparison } from '../api/queries';
-import type { Schemas } from '../api/client';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { api, body, type Problem, type Schemas } from '../api/client';
+import { useBenderComparison, useBenderInPoints } from '../api/queries';
 import { Figure } from '../entry/Figure';
+import { useSignedIn } from '../frame/signedIn';
 
 type Comparison = Schemas['ComparisonView'];
 type Effect = Schemas['EffectView'];
@@ -36,6 +38,7 @@ export function Benders() {
         what was bent; so a heavy hand is not blamed on a bender, nor a worn bender on fifteen people. Where all are
         alike, one is set apart once in a hundred times.
       </p>
+      <BenderInPoints />
       {comparison.data.length === 0 && (
         <p className="py-4 text-xl">Nothing was measured in the last twelve weeks. The first pieces will show here.</p>
       )}
@@ -44,6 +47,53 @@ export function Benders() {
           <OneKind key={each.deviations} comparison={each} />
         ))}
       </div>
+    </div>
+  );
+}
+
+/** Whether what a bender adds costs points: everybody may know, the centre lead decides. */
+function BenderInPoints() {
+  const { role } = useSignedIn();
+  const client = useQueryClient();
+  const { data: now } = useBenderInPoints();
+  const choose = useMutation<Schemas['PointsChoice'], Problem, boolean>({
+    mutationFn: (leftOut) => body(api.PUT('/api/benders/points', { body: { leftOut } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: ['progress', 'benders', 'points'] }),
+  });
+  if (now === undefined) {
+    return null;
+  }
+  return (
+    <div className="mt-2 max-w-[62rem] border-l-4 border-primary pl-3">
+      {role === 'LEAD' ? (
+        <label className="flex min-h-11 items-center gap-2 text-lg">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={now.leftOut}
+            disabled={choose.isPending}
+            onChange={() => {
+              choose.mutate(!now.leftOut);
+            }}
+          />
+          Points leave out what a bender marked “calibrate it” adds
+        </label>
+      ) : (
+        <p className="text-lg">
+          {now.leftOut
+            ? 'Points leave out what a bender marked “calibrate it” adds.'
+            : 'Points count what was read, whatever the bender adds; the centre lead can change that.'}
+        </p>
+      )}
+      <p className="text-sm leading-snug">
+        It holds for pieces that are begun from then on: each keeps the points it was judged to. The verdict always says
+        what the bender adds, and habits never count it.
+      </p>
+      {choose.error !== null && (
+        <p role="alert" className="text-error">
+          ✕ {choose.error.message}
+        </p>
+      )}
     </div>
   );
 }

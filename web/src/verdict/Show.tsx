@@ -57,6 +57,7 @@ function Shown({ attempt }: { attempt: Attempt }) {
         <section aria-label="What happened">
           <h2 className="text-base font-semibold">What happened</h2>
           <p className="text-2xl leading-snug">{judgement?.finding.sentence ?? 'Working it out…'}</p>
+          {judgement?.bender != null && <p className="pt-1 text-xl leading-snug">{judgement.bender.sentence}</p>}
         </section>
         <section aria-label="What to do">
           <h2 className="text-base font-semibold">What to do</h2>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { Attempt } from '../api/queries';
 import { Choice } from '../frame/Header';
+import { BenderShare } from './BenderShare';
 import { Decide } from './Decide';
 import { Points } from './Points';
 import { Remedy } from './Remedy';
@@ -49,6 +50,7 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
           {tab === 'why' && (
             <>
               <Why finding={judgement.finding} diagnosis={judgement.diagnosis} />
+              {judgement.bender != null && <BenderShare share={judgement.bender} bends={attempt.plan.marks.length} />}
               <Remedy judgement={judgement} attempt={attempt} />
             </>
           )}

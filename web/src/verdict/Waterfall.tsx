@@ -11,6 +11,7 @@ const STAGES: Record<Schemas['PartView']['stage'], string> = {
   plan: 'The method’s share',
   arithmetic: 'Own arithmetic',
   rings: 'Rings',
+  bender: 'The bender',
   angles: 'Angles',
   plane: 'Plane',
   rest: 'Left over',

@@ -7,6 +7,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.PlaywrightException;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
@@ -37,6 +38,12 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
     static final Path CHROMIUM = Path.of("/usr/bin/chromium-headless-shell");
 
     private static final String AXE = script();
+
+    /** What has the focus, and what is said on a screen. */
+    private static final String LEFT = """
+            () => [document.activeElement?.outerHTML.slice(0, 300), document.activeElement?.value,
+              ...[...document.querySelectorAll('[role=alert],[role=status]')].map(each => each.textContent),
+              document.body.innerText.slice(0, 1500)].join('\\n')""";
 
     /** Opened by the first test; each class may come in a run of the test engine of its own, so none of them closes it. */
     private static Room room;
@@ -149,11 +156,32 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
     @Override
     public void afterEach(ExtensionContext context) {
         Room now = room();
+        if (context.getExecutionException().isPresent()) {
+            tell(context, now);
+        }
         for (BrowserContext device : List.copyOf(now.browser().contexts())) {
             if (device.equals(now.usual())) {
                 forget(device);
             } else {
                 device.close();
+            }
+        }
+    }
+
+    /** What a test that failed left on its screens: a picture of each beside the reports, and its words in the log. */
+    private static void tell(ExtensionContext context, Room now) {
+        int screens = 0;
+        for (BrowserContext device : now.browser().contexts()) {
+            for (Page page : device.pages()) {
+                String name = context.getRequiredTestClass().getSimpleName() + "." + context.getDisplayName() + "-"
+                        + ++screens;
+                Path picture = Path.of("target", "failed", name.replaceAll("[^A-Za-z0-9.-]+", "_") + ".png");
+                try {
+                    page.screenshot(new Page.ScreenshotOptions().setPath(picture).setTimeout(5_000));
+                    System.err.println(picture + ": " + page.url() + "\n" + page.evaluate(LEFT));
+                } catch (PlaywrightException e) {
+                    System.err.println(picture + " could not be taken: " + e.getMessage());
+                }
             }
         }
     }

@@ -44,6 +44,15 @@ public final class Bench {
 
     /** With more members of the exercise, each with a comma behind it, and a preset of tolerances. */
     public static Bench of(Client who, String definition, int trainees, String more, String preset) {
+        return of(who, "Bender 4", definition, trainees, more, preset);
+    }
+
+    /** On a certain bender. */
+    public static Bench on(Client who, String bender, String definition) {
+        return of(who, bender, definition, 1, "", "site");
+    }
+
+    private static Bench of(Client who, String bender, String definition, int trainees, String more, String preset) {
         String cohort = UUID.randomUUID().toString();
         String names = IntStream.rangeClosed(1, trainees)
                 .mapToObj(i -> "\"Trainee " + i + "\"")
@@ -51,10 +60,11 @@ public final class Bench {
         Answer started =
                 who.put("/api/cohorts/" + cohort, "{\"name\":\"Cohort " + cohort + "\",\"trainees\":[" + names + "]}");
         assertThat(started.status()).as(started.body().toString()).isEqualTo(200);
-        Answer given = who.put("/api/givings/" + UUID.randomUUID(), """
-                {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4",%s"definition":%s,
+        Answer given =
+                who.put("/api/givings/" + UUID.randomUUID(), """
+                {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"%s",%s"definition":%s,
                  "tolerances":{"preset":"%s","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
-                 "giveTo":{"cohortId":"%s"}}""".formatted(more, definition, preset, cohort));
+                 "giveTo":{"cohortId":"%s"}}""".formatted(bender, more, definition, preset, cohort));
         assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
         return new Bench(
                 who,

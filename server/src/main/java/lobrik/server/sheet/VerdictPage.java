@@ -245,6 +245,13 @@ final class VerdictPage {
                         ? finding.sentence() + " "
                                 + diagnosis.causes().getFirst().evidence()
                         : finding.sentence());
+        Judgement.BenderNote bender = judgement().bender();
+        if (bender != null) {
+            section(
+                    "The bender",
+                    12.5f,
+                    bender.sentence() + (bender.leftOut() ? " The points leave that out." : " The points count it."));
+        }
         judgement().budgets().stream()
                 .max((one, other) -> Double.compare(worth(one), worth(other)))
                 .filter(budget -> worth(budget) > 1)
