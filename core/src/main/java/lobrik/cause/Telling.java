@@ -28,8 +28,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return switch (cause.id()) {
             case NONE -> "Everything reads as planned, as nearly as a tape and a level can tell.";
             case BENDER ->
-                diagnosis.seen().bender().bender().words(unit)
-                        + "; besides that everything reads as planned, as nearly as a tape and a level can tell.";
+                "It is what this bender adds; besides that everything reads as planned, as nearly as a tape and a level can"
+                        + " tell.";
             case UNCLEAR -> "Neither one cause nor two together explain these readings.";
             case TAKEUP_OMITTED ->
                 "The take-up of " + say(layout().job().tooling().bender().takeUp())
@@ -174,7 +174,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         String fits = fit + " of " + explanation.predicted().size() + " readings fit";
         Optional<FeatureId> best = explained(explanation);
         if (best.isEmpty()) {
-            return fits + " what was planned.";
+            return fits + " what was planned"
+                    + (diagnosis.seen().bender().isThere() ? ", with what the bender adds." : ".");
         }
         FeatureId feature = best.get();
         return upper(feature.words()) + " reads " + say(reading(feature)) + " where " + say(planned(feature))

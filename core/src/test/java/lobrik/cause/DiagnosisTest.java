@@ -284,7 +284,9 @@ class DiagnosisTest {
         assertThat(first(told).id()).isEqualTo(CauseId.BENDER);
         assertThat(first(told).id().isFault()).isFalse();
         assertThat(first(told).probability()).isGreaterThan(0.8);
-        assertThat(told.what(first(told))).startsWith("Bender 7 adds 1/4 in to legs; besides that everything reads");
+        assertThat(told.what(first(told))).startsWith("It is what this bender adds; besides that everything reads");
+        assertThat(told.evidence(first(told)))
+                .isEqualTo("4 of 4 readings fit what was planned, with what the bender adds.");
         // Without a word of the bender it is the hands that slipped.
         assertThat(first(told(Pieces.stub(), told.diagnosis().seen().readings()))
                         .id())

@@ -177,7 +177,8 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                         + ++screens;
                 Path picture = Path.of("target", "failed", name.replaceAll("[^A-Za-z0-9.-]+", "_") + ".png");
                 try {
-                    page.screenshot(new Page.ScreenshotOptions().setPath(picture).setTimeout(5_000));
+                    page.screenshot(
+                            new Page.ScreenshotOptions().setPath(picture).setTimeout(5_000));
                     System.err.println(picture + ": " + page.url() + "\n" + page.evaluate(LEFT));
                 } catch (PlaywrightException e) {
                     System.err.println(picture + " could not be taken: " + e.getMessage());
