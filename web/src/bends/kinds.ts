@@ -8,6 +8,9 @@ import type { Schemas } from '../api/client';
 export type BendInput = Schemas['BendInput'];
 export type Kind = BendInput['kind'];
 
+/** An end of the conduit. */
+export type End = 'start' | 'end';
+
 export interface InputField {
   /** As the calculation interface names it. */
   name: string;
@@ -17,6 +20,8 @@ export interface InputField {
   at?: string;
   /** It may be left open. */
   optional?: boolean;
+  /** The ends of the conduit that it is measured to: what goes into a fitting there is added to it. */
+  ends?: readonly End[];
   /** A good size to begin with, for either unit. */
   first: { in: string; mm: string };
 }
@@ -51,11 +56,18 @@ const length = (name: string, label: string, at: string | undefined, inches: str
   first: { in: inches, mm },
 });
 
-const overall: InputField = { ...length('overallIn', 'Overall', 'overall', '', ''), optional: true };
+const overall: InputField = {
+  ...length('overallIn', 'Overall', 'overall', '', ''),
+  optional: true,
+  ends: ['start', 'end'],
+};
 const clearance = length('clearanceIn', 'Clearance', 'clearance', '1', '25');
 
-/** How far an end stands within its box: of a place, not of a bend. */
-export const INSERTION: InputField = length('insertionIn', 'Into the box', undefined, '5/8', '16');
+/** How far an end stands within its fitting: of a place, not of a bend. */
+export const INSERTION: InputField = length('insertionIn', 'Into the fitting', undefined, '5/8', '16');
+
+const fromStart = (input: InputField): InputField => ({ ...input, ends: ['start'] });
+const toEnd = (input: InputField): InputField => ({ ...input, ends: ['end'] });
 
 const measuredTo: ChoiceField = {
   name: 'layout',
@@ -81,8 +93,8 @@ export const KINDS: readonly KindOfBend[] = [
     kind: 'stub90',
     name: 'Stub ninety',
     inputs: [
-      length('legIn', 'Leg', 'leg', '17 5/8', '450'),
-      { ...length('otherLegIn', 'Other leg', 'otherLeg', '22', '560'), optional: true },
+      fromStart(length('legIn', 'Leg', 'leg', '17 5/8', '450')),
+      { ...toEnd(length('otherLegIn', 'Other leg', 'otherLeg', '22', '560')), optional: true },
     ],
     choices: [placement],
   },
@@ -90,9 +102,9 @@ export const KINDS: readonly KindOfBend[] = [
     kind: 'backToBack90',
     name: 'Back-to-back ninety',
     inputs: [
-      length('firstLegIn', 'First leg', 'leg', '13 1/2', '340'),
+      fromStart(length('firstLegIn', 'First leg', 'leg', '13 1/2', '340')),
       length('betweenIn', 'Back to back', 'between', '31 1/4', '800'),
-      length('secondLegIn', 'Second leg', 'secondLeg', '16', '400'),
+      toEnd(length('secondLegIn', 'Second leg', 'secondLeg', '16', '400')),
     ],
     choices: [],
   },
@@ -102,7 +114,7 @@ export const KINDS: readonly KindOfBend[] = [
     inputs: [
       length('riseIn', 'Rise', 'rise', '1/2', '12'),
       angle('10'),
-      length('firstMarkIn', 'First mark', 'landing', '2 1/2', '65'),
+      fromStart(length('firstMarkIn', 'First mark', 'landing', '2 1/2', '65')),
       overall,
     ],
     choices: [],
@@ -113,7 +125,7 @@ export const KINDS: readonly KindOfBend[] = [
     inputs: [
       length('riseIn', 'Rise', 'rise', '5', '125'),
       angle('30'),
-      length('distanceIn', 'Distance', 'landing', '36', '900'),
+      fromStart(length('distanceIn', 'Distance', 'landing', '36', '900')),
       { ...clearance, first: { in: '0', mm: '0' } },
       overall,
     ],
@@ -126,7 +138,7 @@ export const KINDS: readonly KindOfBend[] = [
       length('riseIn', 'Rise', 'rise', '5', '125'),
       length('rollIn', 'Roll', 'roll', '3', '75'),
       angle('30'),
-      length('distanceIn', 'Distance', 'landing', '36', '900'),
+      fromStart(length('distanceIn', 'Distance', 'landing', '36', '900')),
       overall,
     ],
     choices: [measuredTo],
@@ -137,7 +149,7 @@ export const KINDS: readonly KindOfBend[] = [
     inputs: [
       length('riseIn', 'Rise', 'rise', '9', '225'),
       angle('30'),
-      length('distanceIn', 'Distance', undefined, '44', '1100'),
+      fromStart(length('distanceIn', 'Distance', undefined, '44', '1100')),
     ],
     choices: [
       {
@@ -156,7 +168,7 @@ export const KINDS: readonly KindOfBend[] = [
       length('heightIn', 'Height', 'height', '2 3/8', '60'),
       clearance,
       { ...angle('22.5'), name: 'outerAngleDeg', label: 'Outer angle' },
-      length('centreIn', 'Centre', 'centre', '30', '760'),
+      fromStart(length('centreIn', 'Centre', 'centre', '30', '760')),
       overall,
     ],
     choices: [
@@ -187,7 +199,7 @@ export const KINDS: readonly KindOfBend[] = [
       angle('30'),
       length('widthIn', 'Width', 'flat', '11 1/2', '290'),
       { ...length('edgeClearanceIn', 'Edge clearance', undefined, '1/2', '12') },
-      length('distanceIn', 'Distance', 'landing', '36', '900'),
+      fromStart(length('distanceIn', 'Distance', 'landing', '36', '900')),
       overall,
     ],
     choices: [

@@ -116,3 +116,14 @@ export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', dis
 export function quantityText(...args: Parameters<typeof quantityParts>): string {
   return partsToText(quantityParts(...args));
 }
+
+/** A length without rounding it to a tape: a fraction if it is one, else decimals. */
+export function exactText(inches: number, unit: DisplayUnit): string {
+  if (unit === 'mm') {
+    return partsToText(millimetreParts(inches, 3));
+  }
+  const sixtyFourths = inches * 64;
+  return Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-6
+    ? partsToText(inchParts(inches, 64))
+    : String(Math.round(inches * 1e4) / 1e4);
+}

@@ -1,10 +1,10 @@
+import { exactText } from '../entry/figures';
 import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useQuantities } from '../api/queries';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
-import { exactText } from '../set/draft';
 import { limitsOf, type LimitTexts, limitTexts, SIDES } from './limitTexts';
 import { WEIGHED } from './weighed';
 

@@ -1,5 +1,5 @@
+import { exactText } from '../entry/figures';
 import type { Schemas } from '../api/client';
-import { exactText } from '../set/draft';
 import type { Weighed } from './weighed';
 
 type Limits = NonNullable<Schemas['ToleranceFigures']['limits']>;

@@ -37,7 +37,7 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
   const { draft, plan, problem, change } = desk;
   const bend = kindOf(draft.kind);
   const onCure = (cure: Schemas['CureAnswer']) => {
-    change('cure', (before) => cured(before, cure));
+    change('cure', (before) => cured(before, cure, desk.sizes));
   };
   // What was laid out before the error is ground to write on, and nothing more.
   const stale = desk.isRefused;

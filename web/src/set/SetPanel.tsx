@@ -5,8 +5,11 @@ import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { Alongside } from './Alongside';
-import { bendersFor, chosen, DIVISIONS, type Draft, exactText, inputsOf } from './draft';
+import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf } from './draft';
+import { exactText } from '../entry/figures';
 import { cured } from './deskFields';
+import { Fittings } from './Fittings';
+import { Select } from '../frame/Select';
 import { FilesMenu } from './FilesMenu';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
@@ -61,7 +64,7 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
         method={draft.method}
         bends={plan?.marks.length ?? 1}
         onCure={(cure) => {
-          desk.change('cure', (before) => cured(before, cure));
+          desk.change('cure', (before) => cured(before, cure, desk.sizes));
         }}
       />
       {side === 'inputs' && <Inputs shed={shed} desk={desk} fields={fields} />}
@@ -159,6 +162,7 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
             }}
           />
         )}
+        <Fittings desk={desk} />
         <Select
           label="Method"
           options={METHODS}
@@ -298,37 +302,6 @@ const METHODS = [
   { value: 'exact', name: 'Exact' },
   { value: 'free', name: 'Free: marks not judged' },
 ] as const;
-
-function Select({
-  label,
-  value,
-  onChange,
-  options,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  options: readonly { value: string; name: string }[];
-}) {
-  return (
-    <label className="grid gap-0.5">
-      <span className="text-sm leading-none">{label}</span>
-      <select
-        value={value}
-        onChange={(event) => {
-          onChange(event.target.value);
-        }}
-        className="h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2"
-      >
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
 
 function Cautions({ cautions }: { cautions: readonly string[] }) {
   return (

@@ -1,6 +1,6 @@
+import { exactText } from '../entry/figures';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
-import { exactText } from './draft';
 import type { Desk } from './useDesk';
 
 /** Which sizes differ between variants, from where to where and in which steps; and the seed they are dealt by. */

@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client';
 import type { InputField } from '../bends/kinds';
 import { type DisplayUnit, quantityText } from '../entry/figures';
-import { type Draft, inputsOf } from './draft';
+import { type Draft, inputsOf, type Sizes } from './draft';
+import { asSum } from './fittings';
 import type { FieldProps } from './SetPanel';
 import type { Desk } from './useDesk';
 
@@ -31,7 +32,8 @@ function fieldOf(input: InputField, { draft, change, sizes, problems, problem }:
     onNudge: (steps) => {
       if (size !== undefined) {
         const step = input.kind === 'angle' ? 0.5 : draft.divisionIn;
-        onText(sizeText(Math.max(0, size + steps * step), input.kind, draft.unit));
+        const next = Math.max(0, size + steps * step);
+        onText(asSum(draft, input.name, next, sizes, (each) => sizeText(each, input.kind, draft.unit)));
       }
     },
     optional: input.optional === true,
@@ -44,7 +46,7 @@ function sizeText(size: number, kind: 'length' | 'angle', unit: DisplayUnit): st
 }
 
 /** The draft with a cure applied: an input's size, or one of the choices. */
-export function cured(draft: Draft, cure: Schemas['CureAnswer']): Draft {
+export function cured(draft: Draft, cure: Schemas['CureAnswer'], sizes: Sizes): Draft {
   const name = cure.pointer.split('/').at(-1) ?? '';
   if (cure.pointer === '/method') {
     return { ...draft, methodFree: false, method: cure.option === 'exact' ? 'exact' : 'chart' };
@@ -53,7 +55,8 @@ export function cured(draft: Draft, cure: Schemas['CureAnswer']): Draft {
     return { ...draft, preset: cure.option ?? draft.preset };
   }
   if (cure.value != null) {
-    const text = sizeText(cure.value, cure.unit === 'deg' ? 'angle' : 'length', draft.unit);
+    const kind = cure.unit === 'deg' ? 'angle' : 'length';
+    const text = asSum(draft, name, cure.value, sizes, (size) => sizeText(size, kind, draft.unit));
     return { ...draft, texts: { ...draft.texts, [name]: text } };
   }
   return cure.option == null ? draft : { ...draft, choices: { ...draft.choices, [name]: cure.option } };

@@ -1,8 +1,9 @@
 import type { Schemas } from '../api/client';
 import type { LayoutRequest } from '../api/queries';
-import { type BendInput, INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
+import { type BendInput, type End, INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
 import { situationOf } from '../bends/situations';
-import { type DisplayUnit, inchParts, millimetreParts, partsToText } from '../entry/figures';
+import { type DisplayUnit, exactText } from '../entry/figures';
+import { asSum, endsOf, type Fitted, resummed, withFittings } from './fittings';
 
 /** What is being set, as typed and chosen. Nothing here calculates: the server's core lays it out. */
 export interface Draft {
@@ -13,6 +14,8 @@ export interface Draft {
   kind: Kind;
   /** Id of the situation it was picked by; empty if it was not, or if another bend was chosen since. */
   situation: string;
+  /** The ends of the conduit that go into a fitting. */
+  fitted: Fitted;
   /** The unit that bare numbers in the texts are in. */
   unit: DisplayUnit;
   /** What stands in each input, by its name; inputs of the same name stay as they are when the kind changes. */
@@ -78,6 +81,7 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       tags: '',
       kind: 'stub90',
       situation: '',
+      fitted: 'none',
       unit,
       texts: {},
       choices: {},
@@ -98,7 +102,8 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
 }
 
 /** The same draft for another kind of bend, with a good first size for each input that has none. */
-export function withKind(draft: Draft, kind: Kind): Draft {
+export function withKind(before: Draft, kind: Kind): Draft {
+  const draft = before.fitted === 'none' ? before : withFittings(before, 'none', undefined);
   const { name, inputs } = kindOf(kind);
   const firsts = Object.fromEntries(inputs.map((input) => [input.name, input.first[draft.unit]]));
   // A box offset is a fraction of an ordinary rise, so its rise and angle begin anew; others keep what was typed. An
@@ -109,6 +114,7 @@ export function withKind(draft: Draft, kind: Kind): Draft {
     ...draft,
     kind,
     situation: '',
+    fitted: 'none',
     variation: { ...draft.variation, ranges: {} },
     // Another bend is another exercise, not a new version of this one.
     entry: kind === draft.kind ? draft.entry : { id: crypto.randomUUID(), version: undefined },
@@ -134,17 +140,14 @@ export function withSituation(
   const other = withKind({ ...draft, texts: {} }, kindOf(kind).kind);
   const offer = situationOf(id);
   const texts = Object.fromEntries(Object.entries(offer?.texts ?? {}).map(([name, text]) => [name, text[draft.unit]]));
-  return {
+  const there: Draft = {
     ...other,
     situation: id,
     title: untitled ? words : draft.title,
-    texts: {
-      ...other.texts,
-      ...(offer?.box === true ? { insertionIn: draft.unit === 'mm' ? '16' : '5/8' } : {}),
-      ...texts,
-    },
+    texts: { ...other.texts, insertionIn: INSERTION.first[draft.unit], ...texts },
     choices: { ...draft.choices, ...offer?.choices },
   };
+  return offer?.box === undefined ? there : withFittings(there, offer.box, undefined);
 }
 
 /** An exercise of the library, opened. */
@@ -172,9 +175,10 @@ export function opened(
     tags: (exercise.tags ?? []).join(', '),
     kind,
     situation: definition?.place?.situation ?? '',
+    fitted: fittedOf(definition?.place),
     texts: {
       ...Object.fromEntries(inputs.map((input) => [input.name, text(input.name, input.kind, bend[input.name])])),
-      insertionIn: text('insertionIn', 'length', definition?.place?.insertionIn) || INSERTION.first[unit],
+      insertionIn: text('insertionIn', 'length', insertionOf(definition?.place)) || INSERTION.first[unit],
     },
     choices: Object.fromEntries(
       choices.flatMap(({ name }) => (typeof bend[name] === 'string' ? [[name, bend[name]]] : [])),
@@ -210,6 +214,22 @@ export function opened(
   };
 }
 
+type Place = Schemas['PlaceInput'] | null | undefined;
+
+/** The ends in fittings that a place names, or else the one that its situation has in a box. */
+function fittedOf(place: Place): Fitted {
+  const start = place?.startInsertionIn != null;
+  const end = place?.endInsertionIn != null;
+  if (start || end) {
+    return start && end ? 'both' : start ? 'start' : 'end';
+  }
+  return situationOf(place?.situation ?? '')?.box ?? 'none';
+}
+
+function insertionOf(place: Place): number | null | undefined {
+  return place?.startInsertionIn ?? place?.endInsertionIn ?? place?.insertionIn;
+}
+
 function sameFigures(one: Schemas['BenderInput'], other: Schemas['BenderInput']): boolean {
   return one.takeUpIn === other.takeUpIn && one.radiusIn === other.radiusIn;
 }
@@ -220,21 +240,11 @@ export function inUnit(draft: Draft, unit: DisplayUnit, sizes: Sizes): Draft {
   for (const { name, kind } of inputsOf(draft)) {
     const size = sizes[name];
     if (kind === 'length' && size !== undefined) {
-      texts[name] = exactText(size, unit);
+      texts[name] = asSum(draft, name, size, sizes, (length) => exactText(length, unit));
     }
   }
-  return { ...draft, unit, texts };
-}
-
-/** A length without rounding it to a tape: a fraction if it is one, else decimals. */
-export function exactText(inches: number, unit: DisplayUnit): string {
-  if (unit === 'mm') {
-    return partsToText(millimetreParts(inches, 3));
-  }
-  const sixtyFourths = inches * 64;
-  return Math.abs(sixtyFourths - Math.round(sixtyFourths)) < 1e-6
-    ? partsToText(inchParts(inches, 64))
-    : String(Math.round(inches * 1e4) / 1e4);
+  const converted = { ...draft, unit, texts };
+  return sizes.insertionIn === undefined ? converted : resummed(converted, sizes.insertionIn);
 }
 
 export function bendersFor(shed: Schemas['Shed'], conduitId: string): Schemas['BenderView'][] {
@@ -250,10 +260,10 @@ export function toolingOf(shed: Schemas['Shed'], draft: Draft): Brought | undefi
     : { conduitLabel: conduit.label, benderLabel: bender.label, conduit: conduit.figures, bender: bender.figures };
 }
 
-/** The inputs of a draft's kind, and how deep an end goes into its box where there is one. */
+/** The inputs of a draft's kind, and how deep an end goes into its fitting where there is one. */
 export function inputsOf(draft: Draft): readonly InputField[] {
   const { inputs } = kindOf(draft.kind);
-  return situationOf(draft.situation)?.box === true ? [...inputs, INSERTION] : inputs;
+  return draft.fitted === 'none' ? inputs : [...inputs, INSERTION];
 }
 
 /** What must be a size before anything can be laid out, and is left empty. */
@@ -285,12 +295,19 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
     // Inputs and choices of a kind are those of its record in the interface; the table is held to it by a test.
     bend: bend as BendInput,
   };
-  if (draft.situation === '') {
+  if (draft.situation === '' && draft.fitted === 'none') {
     return request;
   }
+  const insertionAt = (end: End) => (endsOf(draft.fitted).includes(end) ? (sizes.insertionIn ?? null) : null);
   return {
     ...request,
-    place: { situation: draft.situation, insertionIn: sizes.insertionIn ?? null },
+    place: {
+      situation: draft.situation === '' ? null : draft.situation,
+      // A situation with a box that nothing goes into any more has none.
+      insertionIn: null,
+      startInsertionIn: insertionAt('start'),
+      endInsertionIn: insertionAt('end'),
+    },
   };
 }
 

@@ -94,7 +94,7 @@ public final class Calculations {
     }
 
     private static LayoutRequest.@Nullable PlaceInput placed(LayoutRequest.@Nullable PlaceInput place) {
-        return place == null || place.insertionIn() != null
+        return place == null || place.insertionIn() != null || place.namesFittings()
                 ? place
                 : new LayoutRequest.PlaceInput(place.situation(), Surround.USUAL_INSERTION.inches());
     }

@@ -79,14 +79,34 @@ public record LayoutRequest(
             @Nullable Double heightIn) {}
 
     /**
-     * Where the conduit goes.
+     * Where the conduit goes. It is drawn with what stands there; the sizes of the bend hold what goes into a fitting.
      *
-     * @param situation id of a situation, see the tables
-     * @param insertionIn how far an end stands within its box
+     * @param situation id of a situation, see the tables; may be left out where a fitting is named
+     * @param insertionIn how far an end stands within the situation's own box, where no fitting is named
+     * @param startInsertionIn how far the datum end stands within a fitting; null where it begins in none
+     * @param endInsertionIn the same of the far end
      */
     public record PlaceInput(
             @Nullable String situation,
-            @Schema(defaultValue = "0.625") @Nullable Double insertionIn) {}
+            @Schema(defaultValue = "0.625") @Nullable Double insertionIn,
+            @Nullable Double startInsertionIn,
+            @Nullable Double endInsertionIn) {
+
+        /** A situation with its own box, if it has one. */
+        public PlaceInput(@Nullable String situation, @Nullable Double insertionIn) {
+            this(situation, insertionIn, null, null);
+        }
+
+        /** Whether it says itself which ends stand within fittings. */
+        boolean namesFittings() {
+            return startInsertionIn != null || endInsertionIn != null;
+        }
+
+        /** How far the conduit goes into a fitting, at the end that marks are measured from if that has one. */
+        public @Nullable Double insertion() {
+            return startInsertionIn != null ? startInsertionIn : endInsertionIn != null ? endInsertionIn : insertionIn;
+        }
+    }
 
     /** What an obstacle looks like across the run. */
     public enum ObstacleShape {

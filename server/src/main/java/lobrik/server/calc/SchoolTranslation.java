@@ -2,6 +2,7 @@ package lobrik.server.calc;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -85,33 +86,44 @@ final class SchoolTranslation {
         if (input == null) {
             return _ -> List.of();
         }
-        Optional<Situation> situation = translation
-                .required("place/situation", input.situation())
-                .flatMap(id -> Situation.withId(id).or(() -> {
-                    translation.fault(
-                            FaultCode.UNKNOWN_VALUE,
-                            "place/situation",
-                            "this is not a situation; try "
-                                    + Stream.of(Situation.values())
-                                            .map(Situation::id)
-                                            .collect(Collectors.joining(", ")));
-                    return Optional.empty();
-                }));
-        Optional<Length> insertion = translation
-                .lengthOr("place/insertionIn", input.insertionIn(), Surround.USUAL_INSERTION)
-                .filter(length -> {
-                    boolean within = !length.isNegative() && !length.isMoreThan(MOST_INSERTION);
-                    if (!within) {
-                        translation.fault(
-                                FaultCode.OUT_OF_RANGE,
-                                "place/insertionIn",
-                                "an insertion is from 0 to " + MOST_INSERTION.inWords());
-                    }
-                    return within;
-                });
+        Optional<String> named = input.namesFittings()
+                ? Optional.ofNullable(input.situation())
+                : translation.required("place/situation", input.situation());
+        Optional<Situation> situation = named.flatMap(id -> Situation.withId(id).or(() -> {
+            translation.fault(
+                    FaultCode.UNKNOWN_VALUE,
+                    "place/situation",
+                    "this is not a situation; try "
+                            + Stream.of(Situation.values()).map(Situation::id).collect(Collectors.joining(", ")));
+            return Optional.empty();
+        }));
+        Optional<Length> insertion = insertion(
+                "place/insertionIn",
+                Objects.requireNonNullElse(input.insertionIn(), Surround.USUAL_INSERTION.inches()));
+        if (input.namesFittings()) {
+            Optional<Length> start = Optional.ofNullable(input.startInsertionIn())
+                    .flatMap(inches -> insertion("place/startInsertionIn", inches));
+            Optional<Length> end = Optional.ofNullable(input.endInsertionIn())
+                    .flatMap(inches -> insertion("place/endInsertionIn", inches));
+            return piece -> Stream.concat(
+                            situation.stream().flatMap(s -> Surround.walls(s, piece).stream()),
+                            Surround.fittings(piece, start, end).stream())
+                    .toList();
+        }
         return piece -> situation
                 .flatMap(s -> insertion.map(length -> Surround.of(s, piece, length)))
                 .orElse(List.of());
+    }
+
+    private Optional<Length> insertion(String field, double inches) {
+        return translation.length(field, inches).filter(length -> {
+            boolean within = !length.isNegative() && !length.isMoreThan(MOST_INSERTION);
+            if (!within) {
+                translation.fault(
+                        FaultCode.OUT_OF_RANGE, field, "an insertion is from 0 to " + MOST_INSERTION.inWords());
+            }
+            return within;
+        });
     }
 
     Optional<Obstacle> obstacle(LayoutRequest.@Nullable ObstacleInput input) {

@@ -118,9 +118,8 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
             return Optional.empty();
         }
         LayoutRequest.PlaceInput place = measured.exercise().definition().place();
-        Length insertion = place == null || place.insertionIn() == null
-                ? Surround.USUAL_INSERTION
-                : Length.ofInches(place.insertionIn());
+        Double goesIn = place == null ? null : place.insertion();
+        Length insertion = goesIn == null ? Surround.USUAL_INSERTION : Length.ofInches(goesIn);
         return Optional.of(new Case(
                 layout(),
                 verdict().readings(),

@@ -66,6 +66,14 @@ record SheetContent(
                 .filter(text -> text.contains(" − ") || text.contains(" - ") || text.contains(" + "));
     }
 
+    /**
+     * A size with what goes into the fitting still to be added, as it was typed: {@code 30 + 5/8}. Adding it is the trainee's
+     * work, so a sheet gives it like that.
+     */
+    Optional<String> toTheFitting(InputId input) {
+        return takeOff(input).filter(text -> text.contains(" + ") && !text.contains(" − ") && !text.contains(" - "));
+    }
+
     /** A size without its rounding to a tape. */
     String exactly(Quantity quantity) {
         return switch (quantity) {

@@ -126,7 +126,13 @@ final class SheetPage {
     }
 
     private Optional<String> words(InputId input) {
-        return Optional.ofNullable(sheet.given().get(input)).map(sheet::exactly);
+        return Optional.ofNullable(sheet.given().get(input))
+                .map(size -> toAdd(input).orElseGet(() -> sheet.exactly(size)));
+    }
+
+    /** What the trainee has still to add; an answer sheet has added it. */
+    private Optional<String> toAdd(InputId input) {
+        return answers ? Optional.empty() : sheet.toTheFitting(input);
     }
 
     private void given() {
@@ -135,10 +141,13 @@ final class SheetPage {
         float x = left;
         for (Input input : inputs) {
             canvas.text(Typeface.TEXT, 8.5f, x, y - 8, BenchWords.of(input.id()));
-            canvas.fitted(Typeface.FIGURES, 15, x, y - 23, width - 6, sheet.exactly(input.current()));
-            float at = x;
-            sheet.takeOff(input.id())
-                    .ifPresent(text -> canvas.fitted(Typeface.TEXT, 8, at, y - 33, width - 4, "= " + text));
+            Optional<String> toAdd = toAdd(input.id());
+            canvas.fitted(
+                    Typeface.FIGURES, 15, x, y - 23, width - 6, toAdd.orElseGet(() -> sheet.exactly(input.current())));
+            String below = toAdd.isPresent()
+                    ? "to the fitting + into it"
+                    : sheet.takeOff(input.id()).map("= "::concat).orElse("");
+            canvas.fitted(Typeface.TEXT, 8, x, y - 33, width - 4, below);
             x += width;
         }
         y -= GIVEN_ROW;

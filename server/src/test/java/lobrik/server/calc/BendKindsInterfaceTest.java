@@ -14,6 +14,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 /** Every kind of bend, its simulation and the inverses over HTTP, as the contract has them. */
@@ -88,6 +89,39 @@ class BendKindsInterfaceTest {
                     .isCloseTo(asked.at("/target").asDouble(), within(1e-6));
         }
         assertThat(answer.at("/steps").size()).isEqualTo(answer.at("/marks").size());
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "\"kind\":\"stub90\",\"legIn\":14,\"otherLegIn\":30",
+                "\"kind\":\"kick\",\"riseIn\":9,\"angleDeg\":30,\"distanceIn\":40",
+                "\"kind\":\"saddle3\",\"heightIn\":3,\"centreIn\":40,\"overallIn\":80",
+                "\"kind\":\"saddle4\",\"heightIn\":3,\"angleDeg\":30,\"widthIn\":10,\"distanceIn\":40,\"overallIn\":90"
+            })
+    void everyBend_mayBeginAndEndInAFitting(String bend) {
+        String request = "{\"method\":\"exact\"," + TOOLS + ",\"bend\":{" + bend + "},\"place\":%s}";
+        Answer answer = client.post(
+                "/api/calc/layout", request.formatted("{\"startInsertionIn\":0.625,\"endInsertionIn\":0.75}"));
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        assertThat(answer.at("/around").size()).isEqualTo(2);
+        assertThat(answer.at("/around/0/at/0").asDouble()).isCloseTo(0.625, within(1e-9));
+        JsonNode line = answer.at("/shape/centreline");
+        JsonNode end = line.get(line.size() - 1);
+        double squares = 0;
+        for (int axis = 0; axis < 3; axis++) {
+            double apart =
+                    end.get(axis).asDouble() - answer.at("/around/1/at/" + axis).asDouble();
+            squares += apart * apart;
+        }
+        assertThat(Math.sqrt(squares)).as("from the far end to its fitting").isCloseTo(0.75, within(1e-9));
+        assertThat(client.post("/api/calc/layout", request.formatted("{\"endInsertionIn\":0.5}"))
+                        .at("/around")
+                        .size())
+                .isEqualTo(1);
+        Answer deep = client.post("/api/calc/layout", request.formatted("{\"startInsertionIn\":7}"));
+        assertThat(deep.status()).isEqualTo(400);
+        assertThat(deep.body().toString()).contains("/place/startInsertionIn", "an insertion is from 0 to 6 in");
     }
 
     /** The shared sample of a four-point saddle, by both methods, with the other method alongside. */

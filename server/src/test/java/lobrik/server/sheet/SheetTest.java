@@ -116,6 +116,21 @@ class SheetTest {
         }
     }
 
+    /** Adding what goes into the fitting is the trainee's work, so the sheet gives it apart; the answers have it added. */
+    @Test
+    void distanceToAFitting_isGivenWithWhatGoesInStillToAdd() throws Exception {
+        String exercise = exercise(
+                "From the box over the pipe",
+                definition("chart", bend("saddle3")),
+                ",\"entered\":{\"unit\":\"in\",\"texts\":{\"centreIn\":\"33 3/8 + 5/8\"}}");
+        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/sheets/blank", "{\"exercise\":" + exercise + "}"));
+                PDDocument answers = Loader.loadPDF(
+                        runa.file("/api/sheets/blank", "{\"exercise\":" + exercise + ",\"answers\":true}"))) {
+            assertThat(text(pdf, 1)).contains("33 3/8 + 5/8", "to the fitting + into it");
+            assertThat(text(answers, 1)).contains("= 33 3/8 + 5/8").doesNotContain("to the fitting + into it");
+        }
+    }
+
     @ParameterizedTest
     @ValueSource(
             strings = {"stub90", "backToBack90", "boxOffset", "offset", "rollingOffset", "kick", "saddle3", "saddle4"})
