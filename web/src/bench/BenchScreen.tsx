@@ -3,6 +3,10 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { STATES } from '../floor/states';
+import { DisplayUnitContext } from '../frame/signedIn';
+import { Checked } from './Checked';
+import { FiguresTold } from './FiguresTold';
+import { JobSheet } from './JobSheet';
 import { OwnFigures } from './OwnFigures';
 
 type Sheet = Schemas['BenchSheet'];
@@ -49,89 +53,90 @@ export default function BenchScreen() {
       </main>
     );
   }
-  const { title, fullName, bench, conduitLabel, benderLabel, step, checked, others } = sheet.data;
+  const { title, fullName, bench, conduitLabel, benderLabel, job, step, checked, own, others } = sheet.data;
   return (
-    <main className="mx-auto flex min-h-dvh max-w-md flex-col gap-4 p-4">
-      <header>
-        <p className="flex items-baseline gap-3">
-          <span className="figures text-[2.6rem] leading-none" aria-label={`Bench ${String(bench)}`}>
-            {bench}
-          </span>
-          <span className="text-2xl leading-tight font-semibold">{fullName}</span>
+    <DisplayUnitContext value={job.unit}>
+      <main className="mx-auto flex min-h-dvh max-w-md flex-col gap-4 p-4">
+        <header>
+          <p className="flex items-baseline gap-3">
+            <span className="figures text-[2.6rem] leading-none" aria-label={`Bench ${String(bench)}`}>
+              {bench}
+            </span>
+            <span className="text-2xl leading-tight font-semibold">{fullName}</span>
+          </p>
+          <h1 className="mt-1 text-xl leading-tight">{title}</h1>
+          <p className="leading-tight">
+            {conduitLabel} · {benderLabel}
+          </p>
+        </header>
+        {checked != null && <Checked job={job} checked={checked} />}
+        <JobSheet job={job} />
+        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Where are you with it?">
+          {STEPS.map((each) => {
+            const current = (wanted?.step ?? (checked == null ? step : undefined)) === each.step;
+            const { sign } = STATES[each.step];
+            return (
+              <button
+                key={each.step}
+                type="button"
+                aria-pressed={current}
+                className={`flex min-h-14 items-center gap-2 rounded-field border-2 px-3 text-left text-lg leading-tight font-semibold ${
+                  current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
+                }`}
+                onClick={() => {
+                  const said = { step: each.step, key: crypto.randomUUID() };
+                  setWanted(said);
+                  say.mutate(said);
+                }}
+              >
+                <span aria-hidden="true" className="text-2xl">
+                  {sign}
+                </span>
+                {each.name}
+                {wanted?.step === each.step && <span className="ml-auto text-base font-normal">sending…</span>}
+              </button>
+            );
+          })}
+        </div>
+        {say.error !== null && (
+          <p role="alert" className="text-lg text-error">
+            ✕ {say.error.message}
+          </p>
+        )}
+        <p role="status" className="text-lg leading-snug">
+          {step === 'called' && checked == null && 'Your instructor is told. Leave the piece on the bench.'}
+          {step === 'help' && checked == null && 'Your instructor is told.'}
         </p>
-        <h1 className="mt-1 text-xl leading-tight">{title}</h1>
-        <p className="leading-tight">
-          {conduitLabel} · {benderLabel}
+        {checked == null &&
+          (own == null ? (
+            <OwnFigures code={code} sheet={sheet.data} />
+          ) : (
+            <FiguresTold code={code} sheet={sheet.data} />
+          ))}
+        {others.length > 0 && (
+          <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
+            <h2 id="also" className="text-lg font-semibold">
+              You also have
+            </h2>
+            <ul>
+              {others.map((other) => (
+                <li key={other.code}>
+                  <Link
+                    to={`/bench/${other.code}`}
+                    className="flex min-h-11 items-center text-lg leading-tight underline underline-offset-4"
+                  >
+                    {other.title}
+                  </Link>
+                </li>
+              ))}
+            </ul>
+          </nav>
+        )}
+        <p className="mt-auto text-sm leading-snug">
+          Wear eye protection and gloves, keep the swing of the handle clear, ream every cut. Local code and the
+          licensed person in charge decide.
         </p>
-      </header>
-      {checked != null && (
-        <p className="flex items-center gap-3 border-y-2 border-base-content/60 py-2" data-testid="checked">
-          <span className="figures text-[2.6rem] leading-none">{Math.round(checked.points)}</span>
-          <span className="text-lg leading-tight">
-            of 100, {checked.passed ? '● passed' : '✕ not yet'}. To try again, begin working it out.
-          </span>
-        </p>
-      )}
-      <div className="grid gap-2" role="group" aria-label="Where are you with it?">
-        {STEPS.map((each) => {
-          const current = (wanted?.step ?? (checked == null ? step : undefined)) === each.step;
-          const { sign } = STATES[each.step];
-          return (
-            <button
-              key={each.step}
-              type="button"
-              aria-pressed={current}
-              className={`flex min-h-16 items-center gap-3 rounded-field border-2 px-4 text-left text-xl font-semibold ${
-                current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
-              }`}
-              onClick={() => {
-                const said = { step: each.step, key: crypto.randomUUID() };
-                setWanted(said);
-                say.mutate(said);
-              }}
-            >
-              <span aria-hidden="true" className="text-2xl">
-                {sign}
-              </span>
-              {each.name}
-              {wanted?.step === each.step && <span className="ml-auto text-base font-normal">sending…</span>}
-            </button>
-          );
-        })}
-      </div>
-      {say.error !== null && (
-        <p role="alert" className="text-lg text-error">
-          ✕ {say.error.message}
-        </p>
-      )}
-      <p role="status" className="text-lg leading-snug">
-        {step === 'called' && checked == null && 'Your instructor is told. Leave the piece on the bench.'}
-        {step === 'help' && checked == null && 'Your instructor is told.'}
-      </p>
-      {checked == null && <OwnFigures code={code} sheet={sheet.data} />}
-      {others.length > 0 && (
-        <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
-          <h2 id="also" className="text-lg font-semibold">
-            You also have
-          </h2>
-          <ul>
-            {others.map((other) => (
-              <li key={other.code}>
-                <Link
-                  to={`/bench/${other.code}`}
-                  className="flex min-h-11 items-center text-lg leading-tight underline underline-offset-4"
-                >
-                  {other.title}
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </nav>
-      )}
-      <p className="mt-auto text-sm leading-snug">
-        Wear eye protection and gloves, keep the swing of the handle clear, ream every cut. Local code and the licensed
-        person in charge decide.
-      </p>
-    </main>
+      </main>
+    </DisplayUnitContext>
   );
 }

@@ -1,19 +1,25 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
-import { inchParts, partsToText } from '../entry/figures';
-import { type Datum, datumWords } from '../measure/datum';
+import { Pad } from '../entry/Pad';
+import { useDisplayUnit } from '../frame/signedIn';
+import type { Datum } from '../measure/datum';
 import { DatumChoice } from '../measure/DatumChoice';
 
 type Sheet = Schemas['BenchSheet'];
 
-const BANDS = { close: '● right', within: '◐ near enough', outside: '✕ look again' } as const;
-
-/** The trainee's own figures for the marks, given once, before the right ones are shown. */
+/** The trainee's own figures for the marks and the cut, given once, before anything is told of the right ones. */
 export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
   const client = useQueryClient();
-  const [texts, setTexts] = useState<string[]>(() => Array.from({ length: sheet.marks }, () => ''));
-  const [datums, setDatums] = useState<Datum[]>(() => texts.map(() => 'back'));
+  const unit = useDisplayUnit();
+  const asked = [
+    ...Array.from({ length: sheet.marks }, (_, i) => `Mark ${String(i + 1)}`),
+    ...(sheet.job.cutAsked ? ['Cut to'] : []),
+  ];
+  const [texts, setTexts] = useState<string[]>(() => asked.map(() => ''));
+  const [datums, setDatums] = useState<Datum[]>(() => asked.map(() => 'back'));
+  const [active, setActive] = useState(0);
+  const fields = useRef<(HTMLInputElement | null)[]>([]);
   const [key] = useState(() => crypto.randomUUID());
   const send = useMutation<Sheet, Problem>({
     mutationFn: () =>
@@ -21,9 +27,10 @@ export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
         api.PUT('/api/benches/{code}/figures/{key}', {
           params: { path: { code, key } },
           body: {
-            texts,
-            from: texts.map((_, i) => (sheet.backs[i] == null ? 'end' : (datums[i] ?? 'back'))),
-            bare: 'in',
+            texts: texts.slice(0, sheet.marks),
+            from: sheet.backs.map((back, i) => (back == null ? 'end' : (datums[i] ?? 'back'))),
+            ...(sheet.job.cutAsked ? { cut: texts[sheet.marks] ?? '' } : {}),
+            bare: unit,
           },
         }),
       ),
@@ -31,44 +38,24 @@ export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
     retryDelay: 2_000,
     onSuccess: (now) => client.setQueryData(['bench', code], now),
   });
-  if (sheet.own != null) {
-    return (
-      <section aria-label="Your figures">
-        <h2 className="text-xl font-semibold">Your figures for the marks</h2>
-        <ul>
-          {sheet.own.map(({ mark, text, from, rightIn, band }) => (
-            <li key={mark} className="flex items-baseline gap-3 border-t border-base-300 py-1 text-lg">
-              <span className="w-16">
-                Mark {mark}
-                {sheet.backs[mark - 1] != null && (
-                  <span className="block text-sm leading-tight">
-                    {datumWords(from ?? 'end', sheet.backs[mark - 1] ?? 1)}
-                  </span>
-                )}
-              </span>
-              <span className="figures text-2xl">{text}</span>
-              {band != null && rightIn != null && (
-                <span className="ml-auto text-right leading-tight">
-                  {BANDS[band]}
-                  {band !== 'close' && (
-                    <span className="block">
-                      it is <span className="figures">{partsToText(inchParts(rightIn, 16))}</span>
-                    </span>
-                  )}
-                </span>
-              )}
-            </li>
-          ))}
-        </ul>
-        {!sheet.answersShown && <p className="leading-snug">This one is assessed: the right figures come later.</p>}
-      </section>
-    );
-  }
   const complete = texts.every((text) => text.trim() !== '');
+  const setText = (at: number, text: string) => {
+    send.reset();
+    setTexts(texts.map((each, k) => (k === at ? text : each)));
+  };
+  const onEnter = () => {
+    const next = texts.findIndex((text, k) => k !== active && text.trim() === '');
+    if (next >= 0) {
+      setActive(next);
+      fields.current[next]?.focus();
+    } else if (complete) {
+      send.mutate();
+    }
+  };
   return (
     <form
       aria-label="Your figures"
-      className="grid gap-2"
+      className="grid gap-2 border-t-2 border-base-content/60 pt-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (complete) {
@@ -78,21 +65,29 @@ export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
     >
       <h2 className="text-xl font-semibold">Where do your marks go?</h2>
       <p className="leading-snug">
-        Work them out first: the right ones are shown after you have sent yours, and yours count for your arithmetic.
+        Work them out first: what is right is told after you have sent yours, and yours count for your arithmetic.
       </p>
       {texts.map((text, i) => (
-        <div key={i}>
+        <div key={asked[i]}>
           <label className="flex items-center gap-3 text-lg">
-            <span className="w-20">Mark {i + 1}</span>
+            <span className="w-20">{asked[i]}</span>
             <input
-              value={text}
-              placeholder="such as 14 3/8"
-              autoComplete="off"
-              onChange={(event) => {
-                send.reset();
-                setTexts(texts.map((each, k) => (k === i ? event.target.value : each)));
+              ref={(field) => {
+                fields.current[i] = field;
               }}
-              className="figures h-12 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-3 text-2xl"
+              value={text}
+              placeholder={unit === 'in' ? 'such as 14 3/8' : 'such as 365'}
+              autoComplete="off"
+              inputMode="none"
+              onFocus={() => {
+                setActive(i);
+              }}
+              onChange={(event) => {
+                setText(i, event.target.value);
+              }}
+              className={`figures h-12 w-full min-w-0 rounded-field border-2 bg-base-100 px-3 text-2xl ${
+                i === active ? 'border-base-content outline-2 outline-info' : 'border-base-content/60'
+              }`}
             />
           </label>
           {sheet.backs[i] != null && (
@@ -107,6 +102,15 @@ export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
           )}
         </div>
       ))}
+      <Pad
+        kind="length"
+        text={texts[active] ?? ''}
+        onText={(text) => {
+          setText(active, text);
+        }}
+        onEnter={onEnter}
+        enterLabel="Next figure"
+      />
       {send.error !== null && (
         <p role="alert" className="text-error">
           ✕ {send.error.message}

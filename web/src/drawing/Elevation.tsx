@@ -18,7 +18,7 @@ export function Elevation(props: ElevationProps) {
       exaggeration={exaggeration}
       faded={faded === true}
       outsideDiameter={outsideDiameter}
-      markIn={plan.marks[0]?.positionIn ?? 0}
+      markIn={plan.marks[0]?.positionIn}
       description={description}
       at={at}
     />

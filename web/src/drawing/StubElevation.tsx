@@ -22,8 +22,8 @@ import { Sized } from './Sized';
 interface StubElevationProps {
   asked: Centreline;
   outsideDiameter: number;
-  /** Where the ring is, along the conduit. */
-  markIn: number;
+  /** Where the ring is, along the conduit; of a job that is still to be worked out, nowhere. */
+  markIn: number | undefined;
   /** What was made, to be laid over what was asked. */
   made?: Centreline | undefined;
   /** What the ring alone would have given. */
@@ -78,7 +78,7 @@ function Drawing({
   ]);
   const written = { leg: places.leg !== undefined, otherLeg: places.otherLeg !== undefined };
   const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width, written));
-  const spots = stubSpots(piece, half, markIn, view, width, height);
+  const spots = stubSpots(piece, half, markIn ?? 0, view, width, height);
   return (
     <>
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
@@ -100,7 +100,7 @@ function Drawing({
           {wantedPiece !== undefined && (
             <Tube points={wantedPiece} outsideDiameter={outsideDiameter} view={view} look="asked" />
           )}
-          {!faded && (
+          {!faded && markIn !== undefined && (
             <RingOnPiece
               points={piece}
               markIn={markIn}

@@ -14,10 +14,21 @@ interface PadProps {
   onNudge?: (steps: 1 | -1) => void;
   /** It is just as it should be: one tap and on. */
   onAsAsked?: () => void;
+  /** What the last key does. */
+  enterLabel?: string;
 }
 
 /** Big keys for a gloved finger: whole figures, then one tap for the fraction. */
-export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAsAsked }: PadProps) {
+export function Pad({
+  kind,
+  signed = false,
+  text,
+  onText,
+  onEnter,
+  onNudge,
+  onAsAsked,
+  enterLabel = 'Enter reading',
+}: PadProps) {
   const inches = useDisplayUnit() === 'in' && kind === 'length';
   const digit = (label: string) => (
     <Key
@@ -92,7 +103,7 @@ export function Pad({ kind, signed = false, text, onText, onEnter, onNudge, onAs
         onClick={onEnter}
         onMouseDown={keepFocus}
         className={`btn h-11 min-h-0 btn-neutral text-lg ${inches ? 'col-span-3' : 'col-span-4'}`}
-        aria-label="Enter reading"
+        aria-label={enterLabel}
       >
         <Check aria-hidden="true" />
       </button>

@@ -12,7 +12,15 @@ export function useSignedIn(): Schemas['Me'] {
   return me;
 }
 
-/** Inches or millimetres, as the account prefers. */
+/** For a screen without an account: the unit that everything on it is in. */
+export const DisplayUnitContext = createContext<'in' | 'mm' | undefined>(undefined);
+
+/** Inches or millimetres, as the screen has them, or as the account prefers. */
 export function useDisplayUnit(): 'in' | 'mm' {
-  return useSignedIn().unit;
+  const ofScreen = useContext(DisplayUnitContext);
+  const me = useContext(SignedInContext);
+  if (ofScreen === undefined && me === undefined) {
+    throw new Error('only within the frame, where somebody is signed in, or where a screen names its unit');
+  }
+  return ofScreen ?? me?.unit ?? 'in';
 }

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Schemas } from '../api/client';
 import { type LayoutRequest, useWhy } from '../api/queries';
 import { featureName } from '../entry/features';
-import { Figure } from '../entry/Figure';
+import { SumWritten } from './SumWritten';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
@@ -38,18 +38,6 @@ function nameOf({ about, name }: Explanation, bends: number): string {
   return feature === undefined ? name : `${featureName(feature, bends)}, as it comes out`;
 }
 
-/** By hand nobody writes “+ −1/32”, nor “+ +1/32”. */
-function asWritten(term: Explanation['terms'][number], i: number): Explanation['terms'][number] {
-  if (i === 0 || term.unit == null || term.value >= 0) {
-    return term;
-  }
-  return term.before === '+'
-    ? { ...term, before: '−', value: -term.value }
-    : term.before === '−'
-      ? { ...term, before: '+', value: -term.value }
-      : term;
-}
-
 function Reason({ explanation, name, asked }: { explanation: Explanation; name: string; asked: boolean }) {
   const ref = useRef<HTMLLIElement>(null);
   useEffect(() => {
@@ -57,36 +45,14 @@ function Reason({ explanation, name, asked }: { explanation: Explanation; name: 
       ref.current?.scrollIntoView({ block: 'nearest' });
     }
   }, [asked]);
-  const { words, terms, unit, result, rounded } = explanation;
-  const fine = explanation.about.startsWith('predicted/');
   return (
     <li
       ref={ref}
       className={`grid gap-0.5 border-t border-base-300 pt-1 ${asked ? 'border-l-4 border-l-primary pl-2' : ''}`}
     >
       <h2 className="text-lg leading-tight font-semibold first-letter:uppercase">{name}</h2>
-      <p>{words}</p>
-      <p className="text-lg">
-        {terms.map(asWritten).map((term, i) => (
-          <span key={i}>
-            {term.before !== '' && <span> {term.before} </span>}
-            <span className="whitespace-nowrap">
-              {term.unit == null ? (
-                term.name !== '' && <b className="figures">{String(Math.round(term.value * 1e4) / 1e4)}</b>
-              ) : (
-                <Figure value={term.value} unit={term.unit} fine={fine} />
-              )}{' '}
-              <span className="text-sm">{term.name}</span>
-            </span>
-          </span>
-        ))}{' '}
-        = <Figure value={result} unit={unit} fine className="text-xl" />
-        {rounded != null && (
-          <>
-            , on the tape <Figure value={rounded} unit={unit} className="text-xl" />
-          </>
-        )}
-      </p>
+      <p>{explanation.words}</p>
+      <SumWritten explanation={explanation} />
     </li>
   );
 }

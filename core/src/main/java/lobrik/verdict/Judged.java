@@ -21,7 +21,8 @@ public record Judged(FeatureId feature, Quantity deviation, double credit, Band 
         /** Beyond the tolerance. */
         OUTSIDE;
 
-        static Band of(Quantity deviation, Tolerance tolerance) {
+        /** Where a deviation lies in a tolerance. */
+        public static Band of(Quantity deviation, Tolerance tolerance) {
             long size = Math.abs(deviation.count());
             if (2 * size <= tolerance.on(deviation).count()) {
                 return CLOSE;

@@ -30,7 +30,7 @@ class FloorTest {
 
     private final List<String> errors = new ArrayList<>();
 
-    private static Page phone(School.Room room, String code, List<String> errors) {
+    static Page phone(School.Room room, String code, List<String> errors) {
         Page phone = room.screen(390, 844, "film", errors);
         phone.navigate(room.lobrik().base() + "/sheet/" + code);
         phone.getByText("Come and check").waitFor();
@@ -103,26 +103,6 @@ class FloorTest {
         runa.context().setOffline(false);
         assertThat(Bench.row(runa, "Hamid Sorrel")).containsText("Needs help");
         assertThat(runa.getByTestId("live")).hasText("live");
-    }
-
-    @Test
-    void traineesPhone_takesTheFiguresFirst_andShowsTheRightOnesThen(School.Room room) {
-        Page runa = room.signedIn("runa", errors);
-        String code = Bench.giveStub(runa, "Stub worked out", "Ilse Pendry");
-        Page phone = phone(room, code, errors);
-        assertThat(phone.content()).doesNotContain("11 5/8");
-        phone.getByText("Working it out").click();
-        assertThat(Bench.button(phone, "Working it out")).hasAttribute("aria-pressed", "true");
-        phone.getByLabel("Mark 1").fill("9/0");
-        Bench.button(phone, "Send my figures").click();
-        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("0 below the line");
-        phone.getByLabel("Mark 1").fill("12 1/8");
-        Bench.button(phone, "Send my figures").click();
-        phone.getByText("look again").waitFor();
-        assertThat(phone.getByText("it is 11 5/8")).isVisible();
-        assertThat(School.barriers(phone)).isEmpty();
-        assertThat((Integer) phone.evaluate("document.documentElement.scrollWidth"))
-                .isEqualTo(390);
     }
 
     @Test

@@ -83,6 +83,7 @@ class PicturesTest {
         trainee.navigate(room.lobrik().base() + "/sheet/" + code);
         trainee.getByText("Working it out").click();
         trainee.getByLabel("Mark 1").fill("12 1/8");
+        trainee.getByLabel("Cut to").fill("37");
         trainee.getByText("Send my figures").click();
         trainee.getByText("look again").waitFor();
         take(trainee, "bench-phone");

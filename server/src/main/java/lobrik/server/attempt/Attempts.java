@@ -104,6 +104,11 @@ public class Attempts {
             return BenchNotes.ownFigures(this);
         }
 
+        /** What the trainee would cut the conduit to, once that is in. */
+        public Optional<BenchNotes.OwnCutView> ownCut() {
+            return BenchNotes.ownCut(this);
+        }
+
         /** What became of the conduit that was spoilt for it; nothing where nobody wrote that down. */
         public Length wasted() {
             return ledger.newest("waste")

@@ -8,11 +8,14 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.measure.Length;
 import lobrik.server.calc.DatumName;
 import lobrik.server.platform.Numbers;
+import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Score;
+import lobrik.verdict.Tolerance;
 import lobrik.verdict.Workmanship;
 import lobrik.verdict.Yardstick;
 import org.jspecify.annotations.Nullable;
@@ -72,7 +75,16 @@ public record BenchNotes(
     public record WasteView(UUID id, double lengthIn, String text) {}
 
     /** The trainee's figures, scored apart. */
-    public record OwnFigures(UUID id, String takenBy, Instant takenAt, double points, List<OwnFigureView> marks) {}
+    public record OwnFigures(
+            UUID id,
+            String takenBy,
+            Instant takenAt,
+            double points,
+            List<OwnFigureView> marks,
+            @Nullable OwnCutView cut) {}
+
+    /** What the trainee would cut the conduit to, and how far that is off; it costs no points. */
+    public record OwnCutView(String text, double deviationIn, AttemptView.Band band) {}
 
     /** One of them, and how far it is off. */
     public record OwnFigureView(
@@ -205,7 +217,31 @@ public record BenchNotes(
                 names.of(row.takenBy()),
                 row.takenAt(),
                 score.points(),
-                ownFigures(measured).orElse(List.of()));
+                ownFigures(measured).orElse(List.of()),
+                ownCut(measured).orElse(null));
+    }
+
+    /** What the trainee would cut the conduit to; empty where nobody asked, or where the far end stays open. */
+    static Optional<OwnCutView> ownCut(Attempts.Measured measured) {
+        return measured.ledger()
+                .newest("figures")
+                .map(row -> ((Fact.Figures) row.said()).cut())
+                .filter(cut -> cut.lengthIn() != null)
+                .flatMap(cut ->
+                        measured.verdict().question().layout().cutLength().map(right -> ownCut(cut, right, measured)));
+    }
+
+    private static OwnCutView ownCut(Fact.OwnCut cut, Length right, Attempts.Measured measured) {
+        Length off =
+                Length.ofInches(Objects.requireNonNullElse(cut.lengthIn(), 0.0)).minus(right);
+        Tolerance tolerance = measured.attempt()
+                .tolerances()
+                .toCore()
+                .of(measured.verdict().question().layout().job().bend().kind(), FeatureId.OVERALL);
+        return new OwnCutView(
+                Objects.requireNonNullElse(cut.text(), ""),
+                off.inches(),
+                AttemptView.Band.valueOf(Judged.Band.of(off, tolerance).name()));
     }
 
     /** The trainee's own figures, judged one by one. */

@@ -80,9 +80,27 @@ public sealed interface Fact {
     @Schema(name = "TimeTaken")
     record TimeTaken(@Nullable Integer minutes) implements Fact {}
 
-    /** The trainee's own figures for the marks. */
+    /**
+     * The trainee's own figures for the marks.
+     *
+     * @param cut what they would cut the conduit to; null where nobody asked, or nothing is cut
+     */
     @Schema(name = "Figures")
-    record Figures(@Nullable List<OwnFigure> marks) implements Fact {}
+    record Figures(
+            @Nullable List<OwnFigure> marks, @Nullable OwnCut cut) implements Fact {
+
+        /** Without a cut. */
+        public Figures(@Nullable List<OwnFigure> marks) {
+            this(marks, null);
+        }
+    }
+
+    /**
+     * What a trainee would cut the conduit to.
+     *
+     * @param lengthIn what the text comes to; the server works it out
+     */
+    record OwnCut(@Nullable String text, @Nullable Double lengthIn) {}
 
     /**
      * One of them.

@@ -83,7 +83,14 @@ final class FactInput {
                             figure.mark(), typed.strip(), taken.position().inches(), DatumName.of(taken.from())))
                     .orElseGet(() -> new Fact.OwnFigure(figure.mark(), typed.strip(), length.inches())));
         }
-        return new Fact.Figures(List.copyOf(marks));
+        return new Fact.Figures(List.copyOf(marks), cut(sent.cut(), unit));
+    }
+
+    private static Fact.@Nullable OwnCut cut(Fact.@Nullable OwnCut sent, LengthUnit unit) {
+        String typed = sent == null ? null : sent.text();
+        return typed == null || typed.isBlank()
+                ? null
+                : new Fact.OwnCut(typed.strip(), Length.parse(typed, unit).inches());
     }
 
     private static <T> T require(String pointer, @Nullable T value, String cure) {

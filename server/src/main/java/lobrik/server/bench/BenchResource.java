@@ -1,5 +1,6 @@
 package lobrik.server.bench;
 
+import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -11,9 +12,13 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import lobrik.server.attempt.AttemptView.Band;
+import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Step;
 import lobrik.server.calc.DatumName;
+import lobrik.server.calc.ExplanationAnswer;
+import lobrik.server.calc.LayoutAnswer;
+import lobrik.server.calc.PieceShape;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.Allowance;
 import lobrik.server.platform.TurnedDown;
@@ -35,11 +40,13 @@ class BenchResource {
     /**
      * A sheet as its trainee sees it.
      *
+     * @param job what is to be bent, as the sheet has it
      * @param marks how many there are to work out
      * @param backs for each mark the number of the bend from whose back it is taught; null where it is measured from the end
      * @param step what the trainee last said to be doing; nothing before the first
      * @param own the trainee's figures once they are in
      * @param answersShown whether the right figures are told after them; not where the piece is assessed
+     * @param cut the length that the trainee would cut to, once it is in
      * @param checked once the piece was judged
      * @param others what the trainee has in hand besides, in order
      */
@@ -49,11 +56,13 @@ class BenchResource {
             int bench,
             String conduitLabel,
             String benderLabel,
+            SheetJob job,
             int marks,
             List<@Nullable Integer> backs,
             @Nullable Step step,
             @Nullable Instant since,
             @Nullable List<OwnFigureAnswer> own,
+            @Nullable OwnCutAnswer cut,
             boolean answersShown,
             @Nullable CheckedAnswer checked,
             List<OtherSheet> others) {}
@@ -61,27 +70,102 @@ class BenchResource {
     /** Another sheet of the same trainee's. */
     record OtherSheet(String code, String title) {}
 
-    /** A figure of the trainee's; with the right one and how near it is, where answers are told. */
+    /**
+     * What is to be bent, without a word of its answer.
+     *
+     * @param unit of the exercise's tape
+     * @param plan the piece in its place
+     * @param cutAsked whether there is a length to cut to
+     */
+    record SheetJob(
+            String kind,
+            Unit unit,
+            double outsideDiameterIn,
+            double divisionIn,
+            LayoutAnswer plan,
+            List<GivenSize> sizes,
+            String method,
+            boolean cutAsked) {}
+
+    /** The tape's unit. */
+    enum Unit {
+        @JsonProperty("in")
+        INCH,
+        @JsonProperty("mm")
+        MILLIMETRE
+    }
+
+    /**
+     * A size that is given.
+     *
+     * @param input its name in the bend
+     * @param said as it is given, with what goes into a fitting still to be added
+     */
+    record GivenSize(String input, String name, String said) {}
+
+    /** A figure of the trainee's; with how near it is, where that is told. */
     record OwnFigureAnswer(
             int mark,
             String text,
             @Nullable DatumName from,
-            @Nullable Double rightIn,
             @Nullable Band band) {}
 
-    /** The score of a piece that was judged. */
-    record CheckedAnswer(double points, boolean passed) {}
+    /** What the trainee would cut to; with how near it is, where that is told. */
+    record OwnCutAnswer(String text, @Nullable Band band) {}
+
+    /** What to think of where a figure is not right. */
+    record Hint(String about, String words) {}
+
+    /** The right figures, how each is worked out, and how the piece is bent. */
+    record SheetAnswer(LayoutAnswer plan, List<ExplanationAnswer> why) {}
+
+    /**
+     * A piece that was judged, in plain words.
+     *
+     * @param what happened
+     * @param then what to do with this piece
+     * @param next time
+     */
+    record CheckedAnswer(
+            double points,
+            boolean passed,
+            String what,
+            @Nullable String bender,
+            @Nullable String then,
+            @Nullable String next,
+            LayoutAnswer plan,
+            @Nullable PieceShape made,
+            int drawnTimes,
+            List<CheckedFeature> features) {}
+
+    /**
+     * A size of the piece that was judged.
+     *
+     * @param carried why a mark is held to another place than its own right one; null where it is held to that
+     */
+    record CheckedFeature(
+            String id,
+            @Nullable CarriedName carried,
+            lobrik.server.platform.Unit unit,
+            double target,
+            @Nullable Double value,
+            @Nullable Double deviation,
+            @Nullable Band band,
+            double tolerance,
+            double under) {}
 
     record BenchStep(@Nullable Step step) {}
 
     /**
      * Figures as typed, in the order of the marks.
      *
+     * @param cut the length to cut to; null where none is asked
      * @param from where each is measured from; wherever it fits if that is not said
      */
     record BenchFigures(
             @Nullable List<@Nullable String> texts,
             @Nullable List<@Nullable DatumName> from,
+            @Nullable String cut,
             @Nullable BareUnit bare) {}
 
     private final Benches benches;
@@ -125,10 +209,31 @@ class BenchResource {
             throw TurnedDown.badInput("/texts", "missing", "give a figure for each mark");
         }
         List<@Nullable DatumName> from = Objects.requireNonNullElse(figures.from(), List.of());
-        Fact.Figures own = new Fact.Figures(IntStream.range(0, texts.size())
-                .mapToObj(i -> new Fact.OwnFigure(i + 1, texts.get(i), null, i < from.size() ? from.get(i) : null))
-                .toList());
+        Fact.Figures own = new Fact.Figures(
+                IntStream.range(0, texts.size())
+                        .mapToObj(i ->
+                                new Fact.OwnFigure(i + 1, texts.get(i), null, i < from.size() ? from.get(i) : null))
+                        .toList(),
+                new Fact.OwnCut(figures.cut(), null));
         return benches.figures(code, key, own, figures.bare());
+    }
+
+    @Operation(
+            summary = "What to think of, for each figure that is asked",
+            description = "Once the trainee's own figures are in; not where the piece is assessed.")
+    @GetMapping("/api/benches/{code}/hints")
+    List<Hint> hints(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
+        requireAllowed(request);
+        return benches.hints(code);
+    }
+
+    @Operation(
+            summary = "The right figures, how they are worked out, and the steps of bending",
+            description = "Once the trainee's own figures are in; not where the piece is assessed.")
+    @GetMapping("/api/benches/{code}/answer")
+    SheetAnswer answer(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
+        requireAllowed(request);
+        return benches.answer(code);
     }
 
     private void requireAllowed(HttpServletRequest request) {

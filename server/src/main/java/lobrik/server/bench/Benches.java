@@ -9,7 +9,6 @@ import lobrik.layout.Mark;
 import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
-import lobrik.server.attempt.BenchNotes.OwnFigureView;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Keeping;
 import lobrik.server.attempt.Step;
@@ -17,16 +16,21 @@ import lobrik.server.attempt.WorkInHand;
 import lobrik.server.attempt.WorkInHand.InHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
+import lobrik.server.bench.BenchResource.Hint;
 import lobrik.server.bench.BenchResource.OtherSheet;
+import lobrik.server.bench.BenchResource.OwnCutAnswer;
 import lobrik.server.bench.BenchResource.OwnFigureAnswer;
+import lobrik.server.bench.BenchResource.SheetAnswer;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.DatumName;
+import lobrik.server.calc.PieceShape;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Givings;
 import lobrik.server.giving.Givings.Sheet;
+import lobrik.server.judging.Judgement;
+import lobrik.server.judging.Judging;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.TolerancePreset;
 import org.jspecify.annotations.Nullable;
@@ -45,6 +49,7 @@ class Benches {
     private final Library library;
     private final Keeping keeping;
     private final Calculations calculations;
+    private final Judging judging;
 
     Benches(
             Givings givings,
@@ -52,13 +57,15 @@ class Benches {
             WorkInHand work,
             Library library,
             Keeping keeping,
-            Calculations calculations) {
+            Calculations calculations,
+            Judging judging) {
         this.givings = givings;
         this.attempts = attempts;
         this.work = work;
         this.library = library;
         this.keeping = keeping;
         this.calculations = calculations;
+        this.judging = judging;
     }
 
     @Transactional(readOnly = true)
@@ -106,19 +113,61 @@ class Benches {
         return last.get(assignment);
     }
 
+    @Transactional(readOnly = true)
+    List<Hint> hints(String code) {
+        Sheet sheet = givings.sheetInHand(code);
+        requireTold(sheet);
+        return calculations.why(question(sheet)).stream()
+                .filter(why -> why.about().startsWith("mark") || why.about().equals("cutLength"))
+                .map(why -> new Hint(why.about(), why.words()))
+                .toList();
+    }
+
+    @Transactional(readOnly = true)
+    SheetAnswer answer(String code) {
+        Sheet sheet = givings.sheetInHand(code);
+        requireTold(sheet);
+        Calculations.Question question = question(sheet);
+        return new SheetAnswer(
+                calculations.plan(question),
+                calculations.why(question).stream()
+                        .filter(why -> !why.about().startsWith("predicted/"))
+                        .toList());
+    }
+
+    private void requireTold(Sheet sheet) {
+        Measured measured = last(sheet);
+        if (measured == null || measured.ownFigures().isEmpty()) {
+            throw TurnedDown.conflict("figures-first", "Send your own figures first; then ask");
+        }
+        if (!isTold(sheet)) {
+            throw TurnedDown.conflict("assessed", "This one is assessed: the right figures come later");
+        }
+    }
+
+    /** Whether right and wrong are told before the piece is checked. */
+    private static boolean isTold(Sheet sheet) {
+        return !sheet.exercise().tolerances().preset().equalsIgnoreCase(TolerancePreset.ASSESSMENT.name());
+    }
+
+    private Calculations.Question question(Sheet sheet) {
+        return calculations.question(sheet.exercise().definition());
+    }
+
     private BenchSheet view(Sheet sheet, @Nullable Measured measured) {
-        List<Mark> marks =
-                calculations.question(sheet.exercise().definition()).layout().marks();
-        boolean shown = !sheet.exercise().tolerances().preset().equalsIgnoreCase(TolerancePreset.ASSESSMENT.name());
+        Calculations.Question question = question(sheet);
+        List<Mark> marks = question.layout().marks();
+        boolean told = isTold(sheet);
         var own = measured == null ? null : measured.ownFigures().orElse(null);
+        var cut = measured == null ? null : measured.ownCut().orElse(null);
         var step = measured == null ? null : measured.lastStep().orElse(null);
-        var score = measured == null ? null : measured.verdict().score().orElse(null);
         return new BenchSheet(
                 sheet.exercise().title(),
                 sheet.trainee().fullName(),
                 sheet.trainee().bench(),
                 sheet.exercise().conduitLabel(),
                 sheet.exercise().benderLabel(),
+                SheetJobs.of(sheet.exercise(), question, calculations.plan(question)),
                 marks.size(),
                 marks.stream().map(Benches::back).toList(),
                 step == null ? null : step.step(),
@@ -126,18 +175,39 @@ class Benches {
                 own == null
                         ? null
                         : own.stream()
-                                .map(figure -> shown
-                                        ? new OwnFigureAnswer(
-                                                figure.mark(),
-                                                figure.text(),
-                                                figure.from(),
-                                                right(figure, marks),
-                                                figure.band())
-                                        : new OwnFigureAnswer(figure.mark(), figure.text(), figure.from(), null, null))
+                                .map(figure -> new OwnFigureAnswer(
+                                        figure.mark(), figure.text(), figure.from(), told ? figure.band() : null))
                                 .toList(),
-                shown,
-                score == null ? null : new CheckedAnswer(score.points(), score.passed()),
+                cut == null ? null : new OwnCutAnswer(cut.text(), told ? cut.band() : null),
+                told,
+                measured == null ? null : checked(measured, question),
                 others(sheet));
+    }
+
+    /** What became of the piece, once it is judged. */
+    private @Nullable CheckedAnswer checked(Measured measured, Calculations.Question question) {
+        return measured.verdict()
+                .score()
+                .map(score -> {
+                    Judgement judgement = judging.forTrainee(measured, SheetJobs.unitOf(question));
+                    Judgement.AdviceView advice = judgement.advice();
+                    Judgement.NextTimeView next = judgement.nextTime();
+                    Judgement.BenderNote bender = judgement.bender();
+                    return new CheckedAnswer(
+                            score.points(),
+                            score.passed(),
+                            judgement.finding().sentence(),
+                            bender == null ? null : bender.sentence(),
+                            advice == null ? null : SheetJobs.words(advice),
+                            next == null ? null : next.sentence(),
+                            calculations.plan(question),
+                            measured.verdict().made().map(PieceShape::of).orElse(null),
+                            measured.verdict().drawnTimes(),
+                            measured.verdict().features().stream()
+                                    .map(SheetJobs::checked)
+                                    .toList());
+                })
+                .orElse(null);
     }
 
     /** What its trainee has in hand besides, in order. */
@@ -160,18 +230,5 @@ class Benches {
 
     private static @Nullable Integer back(Mark mark) {
         return mark.back().map(BackDatum::bend).orElse(null);
-    }
-
-    /** From where the trainee measured. */
-    private static double right(OwnFigureView figure, List<Mark> marks) {
-        double fromEnd = figure.positionIn() - figure.deviationIn();
-        return figure.from() != DatumName.BACK
-                ? fromEnd
-                : marks.stream()
-                        .filter(mark -> mark.number() == figure.mark())
-                        .findFirst()
-                        .map(mark ->
-                                fromEnd - mark.position().minus(mark.taught()).inches())
-                        .orElse(fromEnd);
     }
 }

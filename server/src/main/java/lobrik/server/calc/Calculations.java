@@ -125,9 +125,12 @@ public final class Calculations {
      * @throws lobrik.fault.Refused if it is bad or impossible
      */
     List<ExplanationAnswer> why(LayoutRequest request) {
-        return Why.of(question(request).layout()).stream()
-                .map(ExplanationAnswer::of)
-                .toList();
+        return why(question(request));
+    }
+
+    /** The same of what is laid out already. */
+    public List<ExplanationAnswer> why(Question question) {
+        return Why.of(question.layout()).stream().map(ExplanationAnswer::of).toList();
     }
 
     /**

@@ -276,6 +276,28 @@ public record LayoutAnswer(
         }
     }
 
+    /**
+     * The job without its answer: the piece in its place with the sizes that were given, and no mark, cut or step. The piece
+     * is the one that is asked for.
+     */
+    public LayoutAnswer withoutAnswers() {
+        return new LayoutAnswer(
+                List.of(),
+                0,
+                null,
+                List.of(),
+                List.of(),
+                List.of(),
+                totalBendDeg,
+                obstacle,
+                null,
+                null,
+                wanted == null ? shape : wanted,
+                null,
+                around,
+                dimensions);
+    }
+
     static LayoutAnswer of(Review review, List<Surround> around) {
         Layout layout = review.layout();
         return new LayoutAnswer(

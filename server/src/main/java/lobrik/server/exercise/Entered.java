@@ -2,6 +2,8 @@ package lobrik.server.exercise;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Map;
+import java.util.Optional;
+import lobrik.bend.InputId;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -12,4 +14,24 @@ import org.jspecify.annotations.Nullable;
  * @param texts by input, such as {@code distanceIn}: {@code 71 1/4 − 40 5/8 − 1/8}
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Entered(@Nullable BareUnit unit, @Nullable Map<String, @Nullable String> texts) {}
+public record Entered(@Nullable BareUnit unit, @Nullable Map<String, @Nullable String> texts) {
+
+    /** What was typed for a size, where that is more than one length: two readings of a tape, or what goes into a fitting. */
+    public Optional<String> takenOff(InputId input) {
+        return Optional.ofNullable(texts)
+                .map(each -> each.get(input.id()))
+                .filter(text -> isTakenFrom(text) || text.contains(" + "));
+    }
+
+    /**
+     * A size with what goes into the fitting still to be added, as it was typed: {@code 30 + 5/8}. Adding it is the trainee's
+     * work, so a sheet gives it like that.
+     */
+    public Optional<String> toTheFitting(InputId input) {
+        return takenOff(input).filter(text -> !isTakenFrom(text));
+    }
+
+    private static boolean isTakenFrom(String text) {
+        return text.contains(" − ") || text.contains(" - ");
+    }
+}

@@ -54,17 +54,21 @@ public class Judging {
         return new Judge(measured, bender, LengthUnit.INCH).named();
     }
 
+    /** The verdict on a piece for the trainee who bent it, who has no account. */
+    public Judgement forTrainee(Measured measured, LengthUnit unit) {
+        return new Judge(measured, bender(measured.exercise().centreId(), measured), unit).judgement();
+    }
+
     Judge judge(SignedIn who, UUID attemptId) {
         Measured measured = attempts.get(who, attemptId);
-        return new Judge(measured, bender(who, measured), accounts.unitOf(who));
+        return new Judge(measured, bender(who.centreId(), measured), accounts.unitOf(who));
     }
 
     /** As it was known when the piece was begun; of a piece of which nobody asked then, what is known now. */
-    private KnownBender bender(SignedIn who, Measured measured) {
+    private KnownBender bender(UUID centreId, Measured measured) {
         return measured.attempt()
                 .onBender()
                 .map(OnBender::toCore)
-                .orElseGet(
-                        () -> benders.known(who.centreId(), measured.exercise().benderLabel()));
+                .orElseGet(() -> benders.known(centreId, measured.exercise().benderLabel()));
     }
 }

@@ -7,7 +7,7 @@ import lobrik.shape.FeatureId;
 import lobrik.shop.HookSide;
 
 /** What things are called on a sheet. */
-final class BenchWords {
+public final class BenchWords {
 
     private BenchWords() {}
 
@@ -16,7 +16,7 @@ final class BenchWords {
     }
 
     /** {@code riseIn} as {@code Rise}. */
-    static String of(InputId input) {
+    public static String of(InputId input) {
         return switch (input) {
             case LEG -> "Leg";
             case OTHER_LEG -> "Other leg";

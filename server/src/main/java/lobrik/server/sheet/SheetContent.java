@@ -59,11 +59,7 @@ record SheetContent(
 
     /** Two readings of a tape, as they were typed. */
     Optional<String> takeOff(InputId input) {
-        if (exercise.entered() == null || exercise.entered().texts() == null) {
-            return Optional.empty();
-        }
-        return Optional.ofNullable(exercise.entered().texts().get(input.id()))
-                .filter(text -> text.contains(" − ") || text.contains(" - ") || text.contains(" + "));
+        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.takenOff(input));
     }
 
     /**
@@ -71,7 +67,7 @@ record SheetContent(
      * work, so a sheet gives it like that.
      */
     Optional<String> toTheFitting(InputId input) {
-        return takeOff(input).filter(text -> text.contains(" + ") && !text.contains(" − ") && !text.contains(" - "));
+        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.toTheFitting(input));
     }
 
     /** A size without its rounding to a tape. */

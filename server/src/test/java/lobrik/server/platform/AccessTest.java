@@ -38,6 +38,8 @@ class AccessTest {
     /** The code on a sheet is the key to these, and nobody can guess one. */
     private static final Set<String> WITH_A_SHEET = Set.of(
             "GET /api/benches/{code}",
+            "GET /api/benches/{code}/hints",
+            "GET /api/benches/{code}/answer",
             "PUT /api/benches/{code}/steps/{key}",
             "PUT /api/benches/{code}/figures/{key}",
             // The key to one's own page is another, longer code.

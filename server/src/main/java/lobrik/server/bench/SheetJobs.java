@@ -1,0 +1,86 @@
+package lobrik.server.bench;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import lobrik.bend.Input;
+import lobrik.layout.Job;
+import lobrik.layout.Method;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.TapeDivision;
+import lobrik.server.attempt.AttemptView.Band;
+import lobrik.server.attempt.AttemptView.CarriedName;
+import lobrik.server.attempt.Verdict.MeasuredFeature;
+import lobrik.server.bench.BenchResource.CheckedFeature;
+import lobrik.server.bench.BenchResource.GivenSize;
+import lobrik.server.bench.BenchResource.SheetJob;
+import lobrik.server.calc.Calculations;
+import lobrik.server.calc.LayoutAnswer;
+import lobrik.server.exercise.Exercise;
+import lobrik.server.judging.Judgement;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
+import lobrik.server.sheet.BenchWords;
+import lobrik.verdict.Judged;
+
+/** A job as a trainee's phone shows it. */
+final class SheetJobs {
+
+    private SheetJobs() {}
+
+    static SheetJob of(Exercise exercise, Calculations.Question question, LayoutAnswer plan) {
+        Job job = question.layout().job();
+        LengthUnit unit = unitOf(question);
+        List<GivenSize> sizes = Input.of(job.bend()).stream()
+                .map(input -> new GivenSize(
+                        input.id().id(),
+                        BenchWords.of(input.id()),
+                        Optional.ofNullable(exercise.content().entered())
+                                .flatMap(entered -> entered.toTheFitting(input.id()))
+                                .orElseGet(() -> switch (input.current()) {
+                                    case Length length -> length.exactly(unit);
+                                    case Angle angle -> angle.text();
+                                })))
+                .toList();
+        return new SheetJob(
+                job.bend().kind().id(),
+                unit == LengthUnit.INCH ? BenchResource.Unit.INCH : BenchResource.Unit.MILLIMETRE,
+                job.tooling().conduit().outsideDiameter().inches(),
+                job.school().division().step().inches(),
+                plan.withoutAnswers(),
+                sizes,
+                exercise.isMethodFree() ? "free" : job.school().method() == Method.CHART ? "chart" : "exact",
+                question.layout().cutLength().isPresent());
+    }
+
+    /** The unit of the exercise's tape: what everything on its sheet is in. */
+    static LengthUnit unitOf(Calculations.Question question) {
+        return question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
+                ? LengthUnit.MILLIMETRE
+                : LengthUnit.INCH;
+    }
+
+    static String words(Judgement.AdviceView advice) {
+        return advice.steps().isEmpty()
+                ? advice.words()
+                : advice.steps().stream().map(Judgement.AdviceStep::words).collect(Collectors.joining(" "));
+    }
+
+    static CheckedFeature checked(MeasuredFeature feature) {
+        Judged judged = feature.judged().orElse(null);
+        return new CheckedFeature(
+                feature.id().id(),
+                feature.carried()
+                        .map(reason -> CarriedName.valueOf(reason.name()))
+                        .orElse(null),
+                Unit.of(feature.id()),
+                Numbers.of(feature.target()),
+                judged == null ? null : Numbers.of(feature.target()) + Numbers.of(judged.deviation()),
+                judged == null ? null : Numbers.of(judged.deviation()),
+                judged == null ? null : Band.valueOf(judged.band().name()),
+                Numbers.of(feature.tolerance().over()),
+                Numbers.of(feature.tolerance().under()));
+    }
+}
