@@ -8,6 +8,7 @@ import { Checked } from './Checked';
 import { FiguresTold } from './FiguresTold';
 import { JobSheet } from './JobSheet';
 import { OwnFigures } from './OwnFigures';
+import { OwnLook } from './OwnLook';
 
 type Sheet = Schemas['BenchSheet'];
 type Step = NonNullable<Sheet['step']>;
@@ -113,6 +114,7 @@ export default function BenchScreen() {
           ) : (
             <FiguresTold code={code} sheet={sheet.data} />
           ))}
+        {checked == null && own != null && <OwnLook code={code} points={sheet.data.lookOver} />}
         {others.length > 0 && (
           <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
             <h2 id="also" className="text-lg font-semibold">

@@ -78,6 +78,7 @@ function PointRow({
       <div className="flex items-center gap-1">
         <span className="min-w-0 flex-1 leading-tight">
           {point.good}
+          {point.own != null && <span className="block text-sm">trainee: {point.own ? '● good' : '✕ not good'}</span>}
           {result === 'fault' && (
             <span className="block text-sm text-error">
               ✕ {point.critical ? 'fails the piece, ' : ''}−{point.deduction}

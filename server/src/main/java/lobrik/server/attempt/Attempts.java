@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -107,6 +108,14 @@ public class Attempts {
         /** What the trainee would cut the conduit to, once that is in. */
         public Optional<BenchNotes.OwnCutView> ownCut() {
             return BenchNotes.ownCut(this);
+        }
+
+        /** What is looked over on this piece, and whether the trainee found it good; of what was not looked at, nothing. */
+        public Map<InspectionPoint, Optional<Boolean>> ownLook() {
+            Map<InspectionPoint, Boolean> found = ledger.ownLook();
+            Map<InspectionPoint, Optional<Boolean>> look = new LinkedHashMap<>();
+            BenchNotes.lookedOver(this).forEach(point -> look.put(point, Optional.ofNullable(found.get(point))));
+            return look;
         }
 
         /** What became of the conduit that was spoilt for it; nothing where nobody wrote that down. */

@@ -49,6 +49,7 @@ public record BenchNotes(
      * @param critical whether the piece fails with it
      * @param finding the one that counts
      * @param rivals findings that somebody has to decide between
+     * @param own whether the trainee found it good; null where the trainee did not look
      */
     public record PointView(
             String point,
@@ -57,7 +58,8 @@ public record BenchNotes(
             double deduction,
             boolean critical,
             @Nullable FindingView finding,
-            List<FindingView> rivals) {}
+            List<FindingView> rivals,
+            @Nullable Boolean own) {}
 
     /** A finding with who found it. */
     public record FindingView(
@@ -109,7 +111,7 @@ public record BenchNotes(
     public record SealView(boolean sealed, String setBy, Instant setAt, String reason) {}
 
     /** What is looked over on this piece; what somebody found besides stays, and so does the whole list of earlier pieces. */
-    private static List<InspectionPoint> lookedOver(Attempts.Measured measured) {
+    static List<InspectionPoint> lookedOver(Attempts.Measured measured) {
         boolean earlier = measured.attempt().yardstick() == Yardstick.AS_ASKED;
         List<InspectionPoint> fitting = measured.verdict().question().lookedOver();
         return Stream.of(InspectionPoint.values())
@@ -169,7 +171,8 @@ public record BenchNotes(
                 rule.deduction(),
                 rule.critical(),
                 standing.size() == 1 ? standing.getFirst() : null,
-                standing.size() > 1 ? standing : List.of());
+                standing.size() > 1 ? standing : List.of(),
+                ledger.ownLook().get(point));
     }
 
     private static FindingView finding(FactRow row, Names names) {

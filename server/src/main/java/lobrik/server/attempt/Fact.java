@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
     @JsonSubTypes.Type(value = Fact.Waste.class, name = "waste"),
     @JsonSubTypes.Type(value = Fact.TimeTaken.class, name = "time"),
     @JsonSubTypes.Type(value = Fact.Figures.class, name = "figures"),
+    @JsonSubTypes.Type(value = Fact.OwnLook.class, name = "ownLook"),
     @JsonSubTypes.Type(value = Fact.Note.class, name = "note")
 })
 @Schema(
@@ -27,6 +28,7 @@ import org.jspecify.annotations.Nullable;
             @DiscriminatorMapping(value = "waste", schema = Fact.Waste.class),
             @DiscriminatorMapping(value = "time", schema = Fact.TimeTaken.class),
             @DiscriminatorMapping(value = "figures", schema = Fact.Figures.class),
+            @DiscriminatorMapping(value = "ownLook", schema = Fact.OwnLook.class),
             @DiscriminatorMapping(value = "note", schema = Fact.Note.class)
         },
         oneOf = {
@@ -35,6 +37,7 @@ import org.jspecify.annotations.Nullable;
             Fact.Waste.class,
             Fact.TimeTaken.class,
             Fact.Figures.class,
+            Fact.OwnLook.class,
             Fact.Note.class
         })
 public sealed interface Fact {
@@ -121,6 +124,13 @@ public sealed interface Fact {
         }
     }
 
+    /** What the trainee found when looking the piece over; the newest counts, and costs nothing. */
+    @Schema(name = "OwnLook")
+    record OwnLook(@Nullable List<OwnLookPoint> points) implements Fact {}
+
+    /** A point that the trainee looked at. */
+    record OwnLookPoint(@Nullable String point, @Nullable Boolean good) {}
+
     /** Anything else. */
     @Schema(name = "Note")
     record Note(@Nullable String text) implements Fact {}
@@ -133,6 +143,7 @@ public sealed interface Fact {
             case Waste _ -> "waste";
             case TimeTaken _ -> "time";
             case Figures _ -> "figures";
+            case OwnLook _ -> "ownLook";
             case Note _ -> "note";
         };
     }
@@ -142,7 +153,7 @@ public sealed interface Fact {
         return switch (this) {
             case Finding finding -> String.valueOf(finding.point());
             case Rework rework -> String.valueOf(rework.bend());
-            case Waste _, TimeTaken _, Figures _, Note _ -> "";
+            case Waste _, TimeTaken _, Figures _, OwnLook _, Note _ -> "";
         };
     }
 }

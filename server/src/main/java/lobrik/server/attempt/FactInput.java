@@ -57,6 +57,10 @@ final class FactInput {
                 yield time;
             }
             case Fact.Figures figures -> figures(figures, unit, piece.get());
+            case Fact.OwnLook look -> {
+                require("/fact/points", look.points(), "say what was looked at");
+                yield look;
+            }
             case Fact.Note note -> {
                 String text = text("/fact/text", note.text());
                 if (text == null) {

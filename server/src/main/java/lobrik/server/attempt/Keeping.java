@@ -5,6 +5,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.measure.LengthUnit;
@@ -251,6 +252,26 @@ public class Keeping {
         tell(attempts.again(measured.attempt()));
     }
 
+    /**
+     * Keeps what the trainee found when looking the piece over; what is found later counts instead.
+     *
+     * @throws TurnedDown if a point is none that is looked over
+     */
+    @Transactional
+    public void lookByTrainee(Measured measured, UUID cohortId, UUID key, Fact.OwnLook look) {
+        UUID attemptId = measured.attempt().id();
+        turns.take(attemptId);
+        if (entities.find(FactRow.class, key) != null) {
+            return;
+        }
+        requireSensible(look, measured);
+        Instant now = clock.instant();
+        entities.persist(new FactRow(key, attemptId, look, null, now, now, null));
+        entities.flush();
+        live.changed(cohortId, attemptId);
+        tell(attempts.again(measured.attempt()));
+    }
+
     private Measured take(SignedIn who, UUID attemptId) {
         // The right to see it comes first: whoever may not see it should not be able to hold it up.
         attempts.require(who, attemptId);
@@ -328,6 +349,16 @@ public class Keeping {
                         || figures.marks().isEmpty()
                         || !figures.marks().stream().allMatch(figure -> bends.contains(figure.mark()))) {
                     throw TurnedDown.badInput("/fact/marks", "out-of-range", "this piece has the marks " + bends);
+                }
+            }
+            case Fact.OwnLook look -> {
+                boolean known = Objects.requireNonNullElse(look.points(), List.<Fact.OwnLookPoint>of()).stream()
+                        .allMatch(each -> each.good() != null
+                                && InspectionPoint.withId(String.valueOf(each.point()))
+                                        .isPresent());
+                if (!known) {
+                    throw TurnedDown.badInput(
+                            "/fact/points", "unknown-value", "name points that are looked over, each good or not");
                 }
             }
             case Fact.Waste _, Fact.TimeTaken _, Fact.Note _ -> {

@@ -77,6 +77,16 @@ record Ledger(
         return row.said() instanceof Fact.Finding finding ? finding.result() : null;
     }
 
+    /** What the trainee found when looking the piece over: whether a point is good, of those that were looked at. */
+    Map<InspectionPoint, Boolean> ownLook() {
+        Map<InspectionPoint, Boolean> found = new EnumMap<>(InspectionPoint.class);
+        newest("ownLook")
+                .map(row -> ((Fact.OwnLook) row.said()).points())
+                .ifPresent(points -> points.forEach(each -> InspectionPoint.withId(String.valueOf(each.point()))
+                        .ifPresent(point -> found.put(point, Boolean.TRUE.equals(each.good())))));
+        return found;
+    }
+
     /** The last of the facts of a kind of which the newest counts. */
     Optional<FactRow> newest(String kind) {
         List<FactRow> standing = standing(kind, "");

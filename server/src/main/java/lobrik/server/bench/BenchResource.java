@@ -46,6 +46,7 @@ class BenchResource {
      * @param step what the trainee last said to be doing; nothing before the first
      * @param own the trainee's figures once they are in
      * @param answersShown whether the right figures are told after them; not where the piece is assessed
+     * @param lookOver what is looked over before somebody is called
      * @param cut the length that the trainee would cut to, once it is in
      * @param checked once the piece was judged
      * @param others what the trainee has in hand besides, in order
@@ -63,6 +64,7 @@ class BenchResource {
             @Nullable Instant since,
             @Nullable List<OwnFigureAnswer> own,
             @Nullable OwnCutAnswer cut,
+            List<LookPoint> lookOver,
             boolean answersShown,
             @Nullable CheckedAnswer checked,
             List<OtherSheet> others) {}
@@ -112,6 +114,12 @@ class BenchResource {
 
     /** What the trainee would cut to; with how near it is, where that is told. */
     record OwnCutAnswer(String text, @Nullable Band band) {}
+
+    /** A point that is looked over, as it should be; and whether the trainee found it so. */
+    record LookPoint(String point, String words, @Nullable Boolean good) {}
+
+    /** What the trainee found. */
+    record OwnLookOver(@Nullable List<Fact.OwnLookPoint> points) {}
 
     /** What to think of where a figure is not right. */
     record Hint(String about, String words) {}
@@ -216,6 +224,20 @@ class BenchResource {
                         .toList(),
                 new Fact.OwnCut(figures.cut(), null));
         return benches.figures(code, key, own, figures.bare());
+    }
+
+    @Operation(summary = "Say what one found when looking the piece over; what is said last counts")
+    @PutMapping("/api/benches/{code}/looks/{key}")
+    BenchSheet look(
+            @PathVariable String code,
+            @PathVariable UUID key,
+            @RequestBody OwnLookOver look,
+            @Parameter(hidden = true) HttpServletRequest request) {
+        requireAllowed(request);
+        if (look.points() == null) {
+            throw TurnedDown.badInput("/points", "missing", "say what was looked at");
+        }
+        return benches.look(code, key, new Fact.OwnLook(look.points()));
     }
 
     @Operation(

@@ -17,6 +17,7 @@ import lobrik.server.attempt.WorkInHand.InHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
 import lobrik.server.bench.BenchResource.Hint;
+import lobrik.server.bench.BenchResource.LookPoint;
 import lobrik.server.bench.BenchResource.OtherSheet;
 import lobrik.server.bench.BenchResource.OwnCutAnswer;
 import lobrik.server.bench.BenchResource.OwnFigureAnswer;
@@ -107,6 +108,20 @@ class Benches {
         return view(sheet, last(sheet));
     }
 
+    @Transactional
+    BenchSheet look(String code, UUID key, Fact.OwnLook look) {
+        Sheet sheet = givings.sheetInHand(code);
+        Measured last = last(sheet);
+        if (last != null && last.verdict().isComplete() && !keeping.has(key)) {
+            throw TurnedDown.conflict("checked-already", "This piece was checked already");
+        }
+        if (!keeping.has(key)) {
+            Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+            keeping.lookByTrainee(measured, sheet.trainee().cohortId(), key, look);
+        }
+        return view(sheet, last(sheet));
+    }
+
     private @Nullable Measured last(Sheet sheet) {
         UUID assignment = sheet.assignment().id();
         Map<UUID, Measured> last = attempts.lastAt(List.of(assignment));
@@ -179,9 +194,23 @@ class Benches {
                                         figure.mark(), figure.text(), figure.from(), told ? figure.band() : null))
                                 .toList(),
                 cut == null ? null : new OwnCutAnswer(cut.text(), told ? cut.band() : null),
+                lookOver(measured, question),
                 told,
                 measured == null ? null : checked(measured, question),
                 others(sheet));
+    }
+
+    private static List<LookPoint> lookOver(@Nullable Measured measured, Calculations.Question question) {
+        return measured == null
+                ? question.lookedOver().stream()
+                        .map(point -> new LookPoint(point.id(), point.good(), null))
+                        .toList()
+                : measured.ownLook().entrySet().stream()
+                        .map(each -> new LookPoint(
+                                each.getKey().id(),
+                                each.getKey().good(),
+                                each.getValue().orElse(null)))
+                        .toList();
     }
 
     /** What became of the piece, once it is judged. */

@@ -174,6 +174,39 @@ class TraineesPhoneTest {
     }
 
     @Test
+    void traineesOwnLook_standsBesideTheInstructors_andCostsNothing() {
+        Bench bench = Bench.of(runa, Bench.STUB, 1);
+        String sheet = "/api/benches/" + bench.code(0);
+        Answer before = phone.get(sheet);
+        String point = before.at("/lookOver/0/point").asString();
+        assertThat(before.at("/lookOver/0/words").asString()).isNotBlank();
+        assertThat(before.at("/lookOver/0/good").isNull()).isTrue();
+        String look = "{\"points\":[{\"point\":\"" + point + "\",\"good\":%s}]}";
+        phone.put(sheet + "/looks/" + key(), look.formatted("true"));
+        Answer again = phone.put(sheet + "/looks/" + key(), look.formatted("false"));
+        assertThat(again.at("/lookOver/0/good").asBoolean()).isFalse();
+        assertThat(again.at("/lookOver/1/good").isNull()).isTrue();
+        String attempt = bench.open(0);
+        List.of("mark1 11 5/8", "leg 17 5/8", "angle1 90")
+                .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
+        Answer seen = read(attempt, "otherLeg", "22");
+        assertThat(seen.at("/bench/points/0/own").asBoolean()).isFalse();
+        assertThat(seen.at("/bench/points/0/finding").isNull()).isTrue();
+        assertThat(seen.at("/score/points").asDouble())
+                .as("what the trainee owns up to costs nothing")
+                .isEqualTo(100);
+        assertThat(phone.put(sheet + "/looks/" + key(), look.formatted("true"))
+                        .at("/errors/0/code")
+                        .asString())
+                .isEqualTo("checked-already");
+        String other = "/api/benches/" + Bench.of(runa, Bench.STUB, 1).code(0) + "/looks/";
+        assertThat(phone.put(other + key(), "{\"points\":[{\"point\":\"luck\",\"good\":true}]}")
+                        .status())
+                .isEqualTo(400);
+        assertThat(phone.put(other + key(), "{}").status()).isEqualTo(400);
+    }
+
+    @Test
     void assessedSheet_tellsNoAnswers() {
         Bench assessed = Bench.of(runa, Bench.STUB, 1, "\"level\":\"first\",", "assessment");
         String sheet = "/api/benches/" + assessed.code(0);

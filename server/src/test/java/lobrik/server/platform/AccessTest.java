@@ -42,6 +42,7 @@ class AccessTest {
             "GET /api/benches/{code}/answer",
             "PUT /api/benches/{code}/steps/{key}",
             "PUT /api/benches/{code}/figures/{key}",
+            "PUT /api/benches/{code}/looks/{key}",
             // The key to one's own page is another, longer code.
             "GET /api/own/{code}",
             "GET /api/own/{code}/record.pdf");
