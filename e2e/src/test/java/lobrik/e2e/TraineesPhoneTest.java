@@ -73,6 +73,10 @@ class TraineesPhoneTest {
         assertFits(phone);
         Bench.button(phone, "Bent, all done").click();
         assertThat(bending).containsText("All bends are made");
+        Locator look = phone.getByLabel("Look it over", new Page.GetByLabelOptions().setExact(true));
+        Locator first = look.getByRole(AriaRole.BUTTON).first();
+        first.click();
+        assertThat(first).hasAttribute("aria-pressed", "true");
         assertThat(errors).isEmpty();
     }
 
