@@ -5,6 +5,7 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
 import { spread } from './runSpots';
 import { flagWidth, NARROW_PX, Ring } from './StripRing';
+import { divisionFor } from './tape';
 import { TapeRule } from './TapeRule';
 import { Sized } from './Sized';
 
@@ -138,7 +139,7 @@ function StripDrawing({
       })}
       <TapeRule
         lengthIn={lengthIn}
-        divisionIn={divisionIn}
+        divisionIn={divisionFor(divisionIn, display)}
         scale={scale}
         x={x}
         top={tapeTop}

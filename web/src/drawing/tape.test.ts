@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { isMetric, tapeLines } from './tape';
+import { divisionFor, isMetric, tapeLines } from './tape';
 
 describe('the tape', () => {
   it('shows every sixteenth where there is room', () => {
@@ -36,5 +36,14 @@ describe('the tape', () => {
       '40',
       '50',
     ]);
+  });
+});
+
+describe('the tape that somebody holds', () => {
+  it('is in their own unit, and as fine as the exercise has it in that', () => {
+    expect(divisionFor(1 / 8, 'in')).toBe(1 / 8);
+    expect(divisionFor(1 / 16, 'mm')).toBe(1 / 25.4);
+    expect(divisionFor(1 / 25.4, 'mm')).toBe(1 / 25.4);
+    expect(divisionFor(1 / 25.4, 'in')).toBe(1 / 16);
   });
 });

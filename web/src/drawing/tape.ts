@@ -25,6 +25,14 @@ export function isMetric(divisionIn: number): boolean {
   return Math.abs(divisionIn * 25.4 - Math.round(divisionIn * 25.4)) < 1e-6 && divisionIn > 0;
 }
 
+/** The division of the tape that somebody holds: one in their own unit, as fine as the exercise's where that is in it. */
+export function divisionFor(divisionIn: number, unit: 'in' | 'mm'): number {
+  if (unit === 'mm') {
+    return isMetric(divisionIn) ? divisionIn : 1 / 25.4;
+  }
+  return isMetric(divisionIn) ? 1 / 16 : divisionIn;
+}
+
 function inchLines(lengthIn: number, divisionIn: number, pixelsPerInch: number): TapeLine[] {
   let lines = 1;
   while (lines < Math.round(1 / (divisionIn || 1 / 16)) && pixelsPerInch / (lines * 2) >= LEAST_GAP_PX) {

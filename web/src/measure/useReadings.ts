@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
 import { type BenchCore, loadBenchCore } from '../benchcore/useBenchCore';
+import { divisionFor } from '../drawing/tape';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
 import { asMeant } from './datum';
@@ -34,7 +35,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   const coming = useRef(false);
   const feature: Feature | undefined = attempt.features.find(({ id }) => id === active);
   const text = active === undefined ? '' : (texts[active] ?? '');
-  const division = attempt.exercise.definition.tapeDivisionIn ?? 1 / 16;
+  const division = divisionFor(attempt.exercise.definition.tapeDivisionIn ?? 1 / 16, unit);
 
   const setText = (id: string, next: string, byPad: boolean) => {
     setQuery(undefined);

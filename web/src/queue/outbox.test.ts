@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import type { Entry, NewEntry } from './entries';
 import { Outbox } from './outbox';
@@ -35,7 +35,22 @@ function server(answer: (sent: Entry) => Promise<string>) {
 
 const untilEmpty = () => vi.waitFor(async () => expect(await store.all()).toHaveLength(0), { timeout: 8_000 });
 
+const windows: Outbox[] = [];
+
+function opened(): Outbox {
+  const window = new Outbox(listeners);
+  windows.push(window);
+  return window;
+}
+
 describe('the outbox', () => {
+  // One that waits for its next try would send what another test keeps.
+  afterEach(() => {
+    windows.splice(0).forEach((window) => {
+      window.close();
+    });
+  });
+
   beforeEach(async () => {
     vi.restoreAllMocks();
     listeners.onAttempt.mockClear();
@@ -54,7 +69,7 @@ describe('the outbox', () => {
       atOnce -= 1;
       return attemptId;
     });
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.signedIn(ME);
     for (const key of ['a', 'b', 'c', 'd']) {
       await outbox.keep(entry(key, 'attempt-1'));
@@ -66,14 +81,14 @@ describe('the outbox', () => {
 
   it('has it on disk before it says that it is kept, and a new window sends it', async () => {
     server(() => Promise.reject(new Problem(0, 'no signal')));
-    const before = new Outbox(listeners);
+    const before = opened();
     await before.signedIn(ME);
     await before.keep(entry('a', 'attempt-1'));
     expect(await store.all()).toMatchObject([{ key: 'a' }]);
     await vi.waitFor(() => expect(before.current().offline).toBe(true));
 
     const sent = server(({ attemptId }) => Promise.resolve(attemptId));
-    const after = new Outbox(listeners);
+    const after = opened();
     await after.signedIn(ME);
     await untilEmpty();
     expect(sent).toEqual(['a']);
@@ -85,7 +100,7 @@ describe('the outbox', () => {
         ? Promise.reject(new Problem(409, 'This attempt is verified and locked'))
         : Promise.resolve(attemptId),
     );
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.keep(entry('a', 'attempt-1'));
     await outbox.keep(entry('b', 'attempt-1'));
     await outbox.keep(entry('c', 'attempt-2'));
@@ -106,7 +121,7 @@ describe('the outbox', () => {
     const sent = server(({ key, attemptId }) =>
       key === 'a' && !mended ? Promise.reject(new Problem(500, 'It failed')) : Promise.resolve(attemptId),
     );
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.keep(entry('a', 'attempt-1'));
     await outbox.keep(entry('b', 'attempt-1'));
     await outbox.keep(entry('c', 'attempt-2'));
@@ -125,7 +140,7 @@ describe('the outbox', () => {
       { pointer: '', code: 'another-account', message: 'Somebody else' },
     ]);
     server(() => Promise.reject(other));
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.signedIn(ME);
     await outbox.keep(entry('a', 'attempt-1'));
     await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
@@ -136,7 +151,7 @@ describe('the outbox', () => {
 
   it('sends nothing in somebody else’s name', async () => {
     const sent = server(({ attemptId }) => Promise.resolve(attemptId));
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.keep(entry('hers', 'attempt-1', 'account-2'));
     await outbox.keep(entry('mine', 'attempt-2'));
     await outbox.signedIn(ME);
@@ -146,7 +161,7 @@ describe('the outbox', () => {
 
   it('asks to sign in when the session is over, and keeps everything until then', async () => {
     server(() => Promise.reject(new Problem(401, 'Please sign in')));
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.signedIn(ME);
     await outbox.keep(entry('a', 'attempt-1'));
     await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
@@ -159,7 +174,7 @@ describe('the outbox', () => {
       sent.push(`${key} ${attemptId}`);
       return Promise.resolve({ id: key === 'open' ? 'going-on' : attemptId } as sending.Attempt);
     });
-    const outbox = new Outbox(listeners);
+    const outbox = opened();
     await outbox.keep({ ...entry('open', 'blank'), task: { kind: 'open', traineeId: 't', assignmentId: 'a' } });
     await outbox.keep(entry('reading', 'blank'));
     await outbox.signedIn(ME);

@@ -31,7 +31,7 @@ const LONGEST_WAIT_MILLIS = 8_000;
 export class Outbox {
   private standing: Standing = { entries: [], offline: false, signInNeeded: false, stuck: {} };
   private readonly changed = new Set<() => void>();
-  private readonly others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
+  private others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
   private wait = FIRST_WAIT_MILLIS;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -88,6 +88,14 @@ export class Outbox {
     await store.remove(entry.seq);
     this.others?.postMessage('changed');
     await this.look();
+  }
+
+  /** Sends nothing more, and hears of no other window; what it kept stays on disk. */
+  close(): void {
+    clearTimeout(this.timer);
+    this.accountId = undefined;
+    this.others?.close();
+    this.others = undefined;
   }
 
   /** Tries now instead of after the next wait. */

@@ -3,24 +3,12 @@ import { Figure } from '../entry/Figure';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
-/** By hand nobody writes “+ −1/32”, nor “+ +1/32”. */
-function asWritten(term: Explanation['terms'][number], i: number): Explanation['terms'][number] {
-  if (i === 0 || term.unit == null || term.value >= 0) {
-    return term;
-  }
-  return term.before === '+'
-    ? { ...term, before: '−', value: -term.value }
-    : term.before === '−'
-      ? { ...term, before: '+', value: -term.value }
-      : term;
-}
-
 /** The sum of an explanation with its figures, as somebody writes it on a board. */
 export function SumWritten({ explanation: { about, terms, unit, result, rounded } }: { explanation: Explanation }) {
   const fine = about.startsWith('predicted/');
   return (
     <p className="text-lg">
-      {terms.map(asWritten).map((term, i) => (
+      {terms.map((term, i) => (
         <span key={i}>
           {term.before !== '' && <span> {term.before} </span>}
           <span className="whitespace-nowrap">

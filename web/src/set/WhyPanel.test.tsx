@@ -9,7 +9,7 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-test('a sum is written as a hand writes it: one sign before each figure', async () => {
+test('a sum is written term by term, with its signs and names', async () => {
   vi.spyOn(api, 'POST').mockResolvedValue({
     data: [
       {
@@ -20,7 +20,7 @@ test('a sum is written as a hand writes it: one sign before each figure', async 
         terms: [
           { before: '', name: 'asked', value: 5, unit: 'in' },
           { before: '+', name: 'the method', value: 0.03125, unit: 'in' },
-          { before: '+', name: 'rounding', value: -0.0625, unit: 'in' },
+          { before: '−', name: 'rounding', value: 0.0625, unit: 'in' },
         ],
         result: 4.96875,
         unit: 'in',

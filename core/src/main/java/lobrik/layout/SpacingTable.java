@@ -1,6 +1,5 @@
 package lobrik.layout;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -11,6 +10,7 @@ import lobrik.bend.Saddle3;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.Tooling;
 
@@ -40,13 +40,19 @@ public record SpacingTable(List<Angle> angles, List<Row> rows) {
     /** So far along that no ring of a table is off the conduit. */
     private static final Length FAR_ENOUGH = Length.ofInches(100);
 
-    private static final int MOST_RISE = 8;
-    private static final int MOST_HEIGHT_HALVES = 8;
+    private static final int RISES = 8;
+    private static final double MILLIMETRES_OF_A_RISE = 25;
+    private static final int HEIGHTS = 7;
+    private static final double LEAST_MILLIMETRES = 30;
+    private static final double MILLIMETRES_MORE = 10;
 
-    /** Offsets of 1 to 8 in. */
-    public static SpacingTable offsets(Tooling tooling, MultiplierChart chart) {
-        List<Row> rows = IntStream.rangeClosed(1, MOST_RISE)
-                .mapToObj(Length::ofInches)
+    /** Offsets of 1 to 8 in, or of 25 to 200 mm. */
+    public static SpacingTable offsets(Tooling tooling, MultiplierChart chart, LengthUnit unit) {
+        List<Row> rows = IntStream.rangeClosed(1, RISES)
+                .mapToObj(step -> switch (unit) {
+                    case INCH -> Length.ofInches(step);
+                    case MILLIMETRE -> Length.ofMillimetres(step * MILLIMETRES_OF_A_RISE);
+                })
                 .map(rise -> new Row(
                         rise,
                         OFFSET_ANGLES.stream()
@@ -56,13 +62,15 @@ public record SpacingTable(List<Angle> angles, List<Row> rows) {
         return new SpacingTable(OFFSET_ANGLES, rows);
     }
 
-    /** Three-point saddles of 1 to 4 in: from the first ring to the middle one. */
-    public static SpacingTable saddles(Tooling tooling, MultiplierChart chart) {
-        List<Row> rows = new ArrayList<>();
-        for (int halves = 2; halves <= MOST_HEIGHT_HALVES; halves++) {
-            Length height = Length.ofInches(halves / 2.0);
-            rows.add(new Row(height, List.of(spacing(saddle(height), tooling, chart))));
-        }
+    /** Three-point saddles of 1 to 4 in, or of 30 to 90 mm: from the first ring to the middle one. */
+    public static SpacingTable saddles(Tooling tooling, MultiplierChart chart, LengthUnit unit) {
+        List<Row> rows = IntStream.range(0, HEIGHTS)
+                .mapToObj(step -> switch (unit) {
+                    case INCH -> Length.ofInches(1 + step / 2.0);
+                    case MILLIMETRE -> Length.ofMillimetres(LEAST_MILLIMETRES + step * MILLIMETRES_MORE);
+                })
+                .map(height -> new Row(height, List.of(spacing(saddle(height), tooling, chart))))
+                .toList();
         return new SpacingTable(List.of(Saddle3.USUAL_OUTER_ANGLE), rows);
     }
 

@@ -18,8 +18,16 @@ final class Sum {
         return new Sum().and("2 ×", name, value);
     }
 
+    /** By hand nobody writes “+ −1/32”, nor “− −1/32”: there is one sign before each figure. */
     Sum and(String before, String name, Quantity value) {
-        terms.add(new Explanation.Term.Of(before, name, value));
+        boolean less = value.count() < 0;
+        String sign = !less
+                ? before
+                : before.startsWith("+")
+                        ? "−" + before.substring(1)
+                        : before.startsWith("−") ? "+" + before.substring(1) : before;
+        Quantity written = sign.equals(before) ? value : value.withCount(-value.count());
+        terms.add(new Explanation.Term.Of(sign, name, written));
         return this;
     }
 

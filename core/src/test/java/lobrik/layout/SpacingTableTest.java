@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
@@ -13,7 +14,7 @@ class SpacingTableTest {
 
     @Test
     void offsets_areTheMultiplierByTheCard_andTheTriangleWithItsCurves_exactly() {
-        SpacingTable table = SpacingTable.offsets(tooling, MultiplierChart.USUAL);
+        SpacingTable table = SpacingTable.offsets(tooling, MultiplierChart.USUAL, LengthUnit.INCH);
         assertThat(table.rows()).hasSize(8);
         SpacingTable.Row six = table.rows().get(5);
         assertThat(six.height()).isEqualTo(Length.ofInches(6));
@@ -30,7 +31,7 @@ class SpacingTableTest {
 
     @Test
     void saddles_areTwoAndAHalfTimesTheHeightByTheCard() {
-        SpacingTable table = SpacingTable.saddles(tooling, MultiplierChart.USUAL);
+        SpacingTable table = SpacingTable.saddles(tooling, MultiplierChart.USUAL, LengthUnit.INCH);
         SpacingTable.Row two = table.rows().get(2);
         assertThat(two.height()).isEqualTo(Length.ofInches(2));
         assertThat(two.spacings().getFirst().byCard().orElseThrow()).isEqualTo(Length.ofInches(5));
@@ -38,8 +39,21 @@ class SpacingTableTest {
     }
 
     @Test
+    void inMillimetres_theHeightsAreMetric() {
+        SpacingTable offsets = SpacingTable.offsets(tooling, MultiplierChart.USUAL, LengthUnit.MILLIMETRE);
+        assertThat(offsets.rows()).hasSize(8);
+        SpacingTable.Row fifty = offsets.rows().get(1);
+        assertThat(fifty.height()).isEqualTo(Length.ofMillimetres(50));
+        assertThat(fifty.spacings().get(1).byCard().orElseThrow()).isEqualTo(Length.ofMillimetres(100));
+        SpacingTable saddles = SpacingTable.saddles(tooling, MultiplierChart.USUAL, LengthUnit.MILLIMETRE);
+        assertThat(saddles.rows().getLast().height()).isEqualTo(Length.ofMillimetres(90));
+        assertThat(saddles.rows().getLast().spacings().getFirst().byCard().orElseThrow())
+                .isEqualTo(Length.ofMillimetres(225));
+    }
+
+    @Test
     void whatABenderCannotDo_isLeftOpen() {
-        assertThat(SpacingTable.offsets(tooling, MultiplierChart.USUAL)
+        assertThat(SpacingTable.offsets(tooling, MultiplierChart.USUAL, LengthUnit.INCH)
                         .rows()
                         .getFirst()
                         .spacings()

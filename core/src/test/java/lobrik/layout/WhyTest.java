@@ -83,7 +83,12 @@ class WhyTest {
             List<Explanation> why = Why.of(layout);
             assertThat(why).allSatisfy(explanation -> {
                 assertThat(explanation.words()).endsWith(".").hasSizeLessThan(200);
-                assertThat(explanation.terms()).isNotEmpty();
+                assertThat(explanation.terms())
+                        .isNotEmpty()
+                        .as("one sign before each figure")
+                        .noneMatch(term -> term instanceof Explanation.Term.Of of
+                                && of.before().matches("[+−].*")
+                                && of.value().count() < 0);
             });
             for (Mark mark : layout.marks()) {
                 assertThat(rounded(why, "mark" + mark.number())).contains(mark.position());

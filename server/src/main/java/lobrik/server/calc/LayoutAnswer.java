@@ -292,7 +292,7 @@ public record LayoutAnswer(
                 obstacle,
                 null,
                 null,
-                wanted == null ? shape : wanted,
+                (wanted == null ? shape : wanted).asSeen(),
                 null,
                 around,
                 dimensions);

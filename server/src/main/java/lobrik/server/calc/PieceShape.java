@@ -34,6 +34,11 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
         return new PieceShape(piece.length().inches(), points(piece), arcs);
     }
 
+    /** What is seen of it: without its length and where its arcs lie on the straight conduit. */
+    PieceShape asSeen() {
+        return new PieceShape(0, centreline, List.of());
+    }
+
     static List<List<Double>> points(Piece piece) {
         return piece.centreline(STEPS_PER_ARC).stream().map(PieceShape::point).toList();
     }

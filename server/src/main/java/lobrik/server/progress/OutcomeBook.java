@@ -5,7 +5,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lobrik.server.attempt.AttemptFollower;
@@ -17,6 +20,7 @@ import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -32,6 +36,7 @@ public class OutcomeBook implements AttemptFollower {
 
     private static final Logger LOG = LoggerFactory.getLogger(OutcomeBook.class);
     private static final int PAGE = 50;
+    private static final long MINUTES_BETWEEN = 10;
 
     /** How far catching up is. */
     public record CatchingUp(long done, long all) {}
@@ -42,8 +47,8 @@ public class OutcomeBook implements AttemptFollower {
     private final Turns turns;
     private volatile @Nullable CatchingUp catchingUp;
 
-    /** How many pieces the last catching up could not work out. */
-    private volatile long leftOut;
+    /** Pieces that could not be worked out; they stand as they were, and are tried again now and then. */
+    private final Set<UUID> leftOut = ConcurrentHashMap.newKeySet();
 
     OutcomeBook(EntityManager entities, Attempts attempts, Turns turns, TransactionTemplate transaction) {
         this.entities = entities;
@@ -55,8 +60,11 @@ public class OutcomeBook implements AttemptFollower {
     /** In the transaction of what was written, and without one of its own: a failure here is not to end that. */
     @Override
     public void written(Measured now) {
+        UUID id = now.attempt().id();
+        leftOut.add(id);
         Trainee trainee = entities.find(Trainee.class, now.attempt().traineeId());
         keep(now, trainee.cohortId());
+        leftOut.remove(id);
     }
 
     private void keep(Measured measured, UUID cohortId) {
@@ -100,7 +108,20 @@ public class OutcomeBook implements AttemptFollower {
 
     /** How many pieces could not be worked out anew; the log names them, and says why. */
     long leftOut() {
-        return leftOut;
+        return leftOut.size();
+    }
+
+    /** Tries once more what could not be worked out: what stood in the way may be gone. */
+    @Scheduled(initialDelay = MINUTES_BETWEEN, fixedDelay = MINUTES_BETWEEN, timeUnit = TimeUnit.MINUTES)
+    void tryAgain() {
+        List<UUID> again = List.copyOf(leftOut);
+        catchUpOneByOne(again);
+        if (!again.isEmpty()) {
+            LOG.info(
+                    "Of {} attempts that had been left out {} are now worked out",
+                    again.size(),
+                    again.size() - leftOut());
+        }
     }
 
     /**
@@ -109,14 +130,13 @@ public class OutcomeBook implements AttemptFollower {
      */
     void catchUp(long all) {
         long done = 0;
-        long failed = 0;
+        leftOut.clear();
         catchingUp = new CatchingUp(0, all);
         try {
             for (List<UUID> page = attempts.page(null, PAGE);
                     !page.isEmpty();
                     page = attempts.page(page.getLast(), PAGE)) {
-                failed += catchUpPage(page);
-                leftOut = failed;
+                catchUpPage(page);
                 done += page.size();
                 catchingUp = new CatchingUp(done, all);
             }
@@ -124,8 +144,7 @@ public class OutcomeBook implements AttemptFollower {
                     status -> entities.createNativeQuery("update outcome_state set revision = :revision")
                             .setParameter("revision", REVISION)
                             .executeUpdate());
-            leftOut = failed;
-            LOG.info("Worked out what {} attempts came to", done - failed);
+            LOG.info("Worked out what {} attempts came to", done - leftOut());
         } catch (RuntimeException e) {
             LOG.error("Working out what attempts came to ended after {} of {}; the next start goes on", done, all, e);
         } finally {
@@ -133,22 +152,24 @@ public class OutcomeBook implements AttemptFollower {
         }
     }
 
-    /** All at once; where that fails, one by one. Says how many could not be worked out. */
-    private long catchUpPage(List<UUID> page) {
+    /** All at once; where that fails, one by one. */
+    private void catchUpPage(List<UUID> page) {
         try {
             transaction.executeWithoutResult(status -> catchUpWith(page));
-            return 0;
         } catch (RuntimeException somebody) {
-            long failed = 0;
-            for (UUID id : page) {
-                try {
-                    transaction.executeWithoutResult(status -> catchUpWith(List.of(id)));
-                } catch (RuntimeException e) {
-                    failed++;
-                    LOG.warn("What attempt {} came to could not be worked out; it stands as it was", id, e);
-                }
+            catchUpOneByOne(page);
+        }
+    }
+
+    private void catchUpOneByOne(List<UUID> ids) {
+        for (UUID id : ids) {
+            try {
+                transaction.executeWithoutResult(status -> catchUpWith(List.of(id)));
+                leftOut.remove(id);
+            } catch (RuntimeException e) {
+                leftOut.add(id);
+                LOG.warn("What attempt {} came to could not be worked out; it stands as it was", id, e);
             }
-            return failed;
         }
     }
 

@@ -8,6 +8,7 @@ import java.util.Optional;
 import lobrik.layout.MultiplierChart;
 import lobrik.layout.SpacingTable;
 import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
 import lobrik.server.shed.Rack;
 import lobrik.shop.Tooling;
@@ -26,7 +27,7 @@ final class PocketCard {
 
     private PocketCard() {}
 
-    static byte[] pdf(Rack.Racked racked, Paper paper) {
+    static byte[] pdf(Rack.Racked racked, Paper paper, LengthUnit unit) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
         try (Document document = new Document(paper.size())) {
             PdfWriter writer = PdfWriter.getInstance(document, out);
@@ -36,12 +37,13 @@ final class PocketCard {
             Canvas canvas = new Canvas(writer.getDirectContent(), new Typeface.Set());
             float width = (paper.width() - 2 * MARGIN) / 2;
             float height = (paper.height() - 2 * MARGIN) / 2;
-            four(width, height, (x, y) -> card(canvas, racked, x, y, width, height));
+            four(width, height, (x, y) -> card(canvas, racked, unit, new Spot(x, y, width, height)));
             document.newPage();
             Canvas backs = new Canvas(writer.getDirectContent(), new Typeface.Set());
-            SpacingTable offsets = SpacingTable.offsets(racked.tooling(), MultiplierChart.USUAL);
-            SpacingTable saddles = SpacingTable.saddles(racked.tooling(), MultiplierChart.USUAL);
-            four(width, height, (x, y) -> back(backs, racked, offsets, saddles, new Spot(x, y, width, height)));
+            SpacingTable offsets = SpacingTable.offsets(racked.tooling(), MultiplierChart.USUAL, unit);
+            SpacingTable saddles = SpacingTable.saddles(racked.tooling(), MultiplierChart.USUAL, unit);
+            Tables tables = new Tables(offsets, saddles, unit);
+            four(width, height, (x, y) -> back(backs, racked, tables, new Spot(x, y, width, height)));
         }
         return out.toByteArray();
     }
@@ -60,8 +62,24 @@ final class PocketCard {
         }
     }
 
+    /** What stands on the back, and in which unit. */
+    private record Tables(SpacingTable offsets, SpacingTable saddles, LengthUnit unit) {
+
+        String onTape(Length length) {
+            return division(unit).text(length);
+        }
+
+        String onTape(Optional<Length> spacing) {
+            return spacing.map(this::onTape).orElse("–");
+        }
+    }
+
+    private static TapeDivision division(LengthUnit unit) {
+        return unit == LengthUnit.INCH ? TapeDivision.SIXTEENTH : TapeDivision.MILLIMETRE;
+    }
+
     /** From ring to ring by height, by the card and exactly with this bender. */
-    private static void back(Canvas canvas, Rack.Racked racked, SpacingTable offsets, SpacingTable saddles, Spot spot) {
+    private static void back(Canvas canvas, Rack.Racked racked, Tables tables, Spot spot) {
         canvas.box(spot.x(), spot.y(), spot.width(), spot.height(), 0.4f);
         float left = spot.x() + PADDING;
         float inner = spot.width() - 2 * PADDING;
@@ -73,8 +91,13 @@ final class PocketCard {
                 line,
                 inner,
                 "From ring to ring, " + racked.bender().label());
-        line = table(canvas, "Offset, by its rise", offsets, left, inner, line - 20);
-        line = table(canvas, "Three-point saddle 22½–45–22½, by its height", saddles, left, inner, line - 16);
+        line = table(canvas, "Offset, by its rise", tables, tables.offsets(), new Spot(left, line - 20, inner, 0));
+        line = table(
+                canvas,
+                "Three-point saddle 22½–45–22½, by its height",
+                tables,
+                tables.saddles(),
+                new Spot(left, line - 16, inner, 0));
         canvas.fitted(
                 Typeface.TEXT,
                 8.5f,
@@ -91,13 +114,16 @@ final class PocketCard {
                 "Local code and the licensed person in charge decide.");
     }
 
-    private static float table(Canvas canvas, String name, SpacingTable table, float left, float inner, float top) {
+    private static float table(Canvas canvas, String name, Tables tables, SpacingTable table, Spot spot) {
+        float left = spot.x();
+        float inner = spot.width();
+        float top = spot.y();
         float line = top;
         canvas.fitted(Typeface.BOLD, 9.5f, left, line, inner, name);
         line -= 13;
         float head = 28;
         float column = (inner - head) / MOST_ANGLES;
-        canvas.text(Typeface.TEXT, 8.5f, left, line, "inches");
+        canvas.text(Typeface.TEXT, 8.5f, left, line, tables.unit() == LengthUnit.INCH ? "inches" : "mm");
         for (int i = 0; i < table.angles().size(); i++) {
             float right = left + head + (i + 1) * column;
             canvas.text(
@@ -110,12 +136,14 @@ final class PocketCard {
         }
         for (SpacingTable.Row row : table.rows()) {
             line -= 13;
-            canvas.text(Typeface.FIGURES, 10.5f, left, line, TapeDivision.SIXTEENTH.text(row.height()));
+            canvas.text(Typeface.FIGURES, 10.5f, left, line, tables.onTape(row.height()));
             for (int i = 0; i < row.spacings().size(); i++) {
                 SpacingTable.Spacing spacing = row.spacings().get(i);
                 float right = left + head + (i + 1) * column;
-                canvas.text(Typeface.BOLD, 10.5f, right - 35, line, Canvas.Align.RIGHT, onTape(spacing.byCard()));
-                canvas.text(Typeface.FIGURES, 8.5f, right - 2, line, Canvas.Align.RIGHT, onTape(spacing.exactly()));
+                canvas.text(
+                        Typeface.BOLD, 10.5f, right - 35, line, Canvas.Align.RIGHT, tables.onTape(spacing.byCard()));
+                canvas.text(
+                        Typeface.FIGURES, 8.5f, right - 2, line, Canvas.Align.RIGHT, tables.onTape(spacing.exactly()));
             }
         }
         for (int i = 0; i < table.angles().size(); i++) {
@@ -126,26 +154,22 @@ final class PocketCard {
         return line - 5;
     }
 
-    private static String onTape(Optional<Length> spacing) {
-        return spacing.map(TapeDivision.SIXTEENTH::text).orElse("–");
-    }
-
-    private static void card(Canvas canvas, Rack.Racked racked, float x, float y, float width, float height) {
-        canvas.box(x, y, width, height, 0.4f);
-        float left = x + PADDING;
-        float inner = width - 2 * PADDING;
-        float line = y + height - PADDING - 14;
+    private static void card(Canvas canvas, Rack.Racked racked, LengthUnit unit, Spot spot) {
+        canvas.box(spot.x(), spot.y(), spot.width(), spot.height(), 0.4f);
+        float left = spot.x() + PADDING;
+        float inner = spot.width() - 2 * PADDING;
+        float line = spot.y() + spot.height() - PADDING - 14;
         canvas.fitted(Typeface.BOLD, 17, left, line, inner, racked.bender().label());
         line -= 15;
         canvas.fitted(Typeface.TEXT, 11, left, line, inner, racked.conduit().label());
         line -= 12;
         Tooling tooling = racked.tooling();
         for (Row row : List.of(
-                new Row("Take-up", inches(tooling.bender().takeUp())),
-                new Row("Gain of a ninety", inches(tooling.gain())),
-                new Row("Centreline radius", inches(tooling.bender().radius())),
-                new Row("Arrow to star", inches(tooling.starOffset())),
-                new Row("Arrow to notch", inches(tooling.notchOffset())))) {
+                new Row("Take-up", said(tooling.bender().takeUp(), unit)),
+                new Row("Gain of a ninety", said(tooling.gain(), unit)),
+                new Row("Centreline radius", said(tooling.bender().radius(), unit)),
+                new Row("Arrow to star", said(tooling.starOffset(), unit)),
+                new Row("Arrow to notch", said(tooling.notchOffset(), unit)))) {
             line -= 16;
             canvas.text(Typeface.TEXT, 11, left, line, row.name());
             canvas.text(Typeface.FIGURES, 13, left + inner, line, Canvas.Align.RIGHT, row.figure());
@@ -157,7 +181,13 @@ final class PocketCard {
         canvas.text(Typeface.TEXT, 9, columns[0], line, "Angle");
         canvas.text(Typeface.TEXT, 9, columns[1], line, Canvas.Align.RIGHT, "× rise");
         canvas.text(Typeface.TEXT, 9, columns[2], line, Canvas.Align.RIGHT, "exactly");
-        canvas.text(Typeface.TEXT, 9, columns[3], line, Canvas.Align.RIGHT, "shrink an inch");
+        canvas.text(
+                Typeface.TEXT,
+                9,
+                columns[3],
+                line,
+                Canvas.Align.RIGHT,
+                unit == LengthUnit.INCH ? "shrink an inch" : "shrink × rise");
         for (MultiplierChart.Row row : MultiplierChart.USUAL.rows()) {
             line -= 17;
             canvas.text(Typeface.FIGURES, 13, columns[0], line, row.angle().text());
@@ -169,7 +199,7 @@ final class PocketCard {
                     line,
                     Canvas.Align.RIGHT,
                     decimal(MultiplierChart.cosecant(row.angle()), 3));
-            canvas.text(Typeface.FIGURES, 13, columns[3], line, Canvas.Align.RIGHT, fraction(row.shrinkPerInch()));
+            canvas.text(Typeface.FIGURES, 13, columns[3], line, Canvas.Align.RIGHT, shrink(row, unit));
         }
         line -= 20;
         canvas.fitted(
@@ -181,17 +211,25 @@ final class PocketCard {
                 "Three-point saddle 22½–45–22½: outer marks " + decimal(MultiplierChart.SADDLE_FACTOR, 1)
                         + " × height from the middle");
         canvas.fitted(
-                Typeface.TEXT, 8, left, y + PADDING - 2, inner, "Local code and the licensed person in charge decide.");
+                Typeface.TEXT,
+                8,
+                left,
+                spot.y() + PADDING - 2,
+                inner,
+                "Local code and the licensed person in charge decide.");
     }
 
     private record Row(String name, String figure) {}
 
-    private static String inches(Length length) {
-        return TapeDivision.THIRTY_SECOND.text(length);
+    private static String said(Length length, LengthUnit unit) {
+        return unit == LengthUnit.INCH ? TapeDivision.THIRTY_SECOND.text(length) : length.inWords(unit);
     }
 
-    private static String fraction(double inches) {
-        return TapeDivision.SIXTEENTH.text(Length.ofInches(inches));
+    /** For each inch of the rise a fraction of an inch; of any other rise its share. */
+    private static String shrink(MultiplierChart.Row row, LengthUnit unit) {
+        return unit == LengthUnit.INCH
+                ? TapeDivision.SIXTEENTH.text(Length.ofInches(row.shrinkPerInch()))
+                : decimal(row.shrinkPerInch(), 2);
     }
 
     private static String decimal(double value, int places) {

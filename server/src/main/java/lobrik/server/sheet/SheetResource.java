@@ -10,6 +10,7 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
+import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.exercise.Content;
@@ -75,6 +76,7 @@ class SheetResource {
     private final Rack rack;
     private final Judging judging;
     private final Cohorts cohorts;
+    private final Accounts accounts;
     private final TraineePages pages;
     private final Clock clock;
     private final String publicAddress;
@@ -87,6 +89,7 @@ class SheetResource {
             Rack rack,
             Judging judging,
             Cohorts cohorts,
+            Accounts accounts,
             TraineePages pages,
             Clock clock,
             @Value("${lobrik.public-address:}") String publicAddress) {
@@ -96,6 +99,7 @@ class SheetResource {
         this.rack = rack;
         this.judging = judging;
         this.cohorts = cohorts;
+        this.accounts = accounts;
         this.pages = pages;
         this.clock = clock;
         this.publicAddress = publicAddress;
@@ -179,7 +183,8 @@ class SheetResource {
         Rack.Racked racked = rack.bender(who, id);
         Paper on = "a4".equals(paper) ? Paper.A4 : Paper.LETTER;
         return pdf(
-                PocketCard.pdf(racked, on), fileName("Card " + racked.bender().label(), false));
+                PocketCard.pdf(racked, on, accounts.unitOf(who)),
+                fileName("Card " + racked.bender().label(), false));
     }
 
     @Operation(summary = "The verdict on an attempt, on one page")

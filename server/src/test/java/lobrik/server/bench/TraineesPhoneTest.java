@@ -110,6 +110,10 @@ class TraineesPhoneTest {
         assertThat(job.at("/job/plan/steps").size()).isZero();
         assertThat(job.at("/job/plan/cutLengthIn").isNull()).isTrue();
         assertThat(job.at("/job/plan/features").size()).isZero();
+        assertThat(job.at("/job/plan/shape/lengthIn").asDouble())
+                .as("the length to cut is an answer")
+                .isZero();
+        assertThat(job.at("/job/plan/shape/arcs").size()).isZero();
         assertThat(job.at("/checked").isNull()).isTrue();
     }
 
