@@ -13,6 +13,7 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
   const unit = useDisplayUnit();
   const { own } = attempt.bench;
   const [texts, setTexts] = useState<string[]>(() => attempt.plan.marks.map(() => ''));
+  const [cut, setCut] = useState('');
   const [editing, setEditing] = useState(false);
   const [datums, setDatums] = useState<Datum[]>(() => attempt.plan.marks.map(() => 'back'));
   const lengthProblem = useLengthProblem();
@@ -45,6 +46,17 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
                 </td>
               </tr>
             ))}
+            {own.cut != null && (
+              <tr className="border-t border-base-300">
+                <th scope="row" className="py-1 text-left font-normal">
+                  Cut to
+                </th>
+                <td className="figures text-right text-xl">{own.cut.text}</td>
+                <td className="text-right">
+                  <Deviation feature={{ unit: 'in', target: 0, deviation: own.cut.deviationIn, band: own.cut.band }} />
+                </td>
+              </tr>
+            )}
           </tbody>
         </table>
         <button
@@ -53,6 +65,7 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
           onClick={() => {
             setTexts(own.marks.map(({ text }) => text));
             setDatums(own.marks.map(({ from }) => from ?? 'end'));
+            setCut(own.cut?.text ?? '');
             setEditing(true);
           }}
         >
@@ -68,7 +81,9 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        const wrong = texts.map(lengthProblem).find((each) => each !== undefined);
+        const wrong = [...texts, ...(cut.trim() === '' ? [] : [cut])]
+          .map(lengthProblem)
+          .find((each) => each !== undefined);
         setProblem(wrong);
         if (complete && wrong === undefined) {
           void keep({
@@ -81,6 +96,7 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
                   text: texts[i]?.trim() ?? '',
                   ...(back == null ? {} : { from: datums[i] ?? 'back' }),
                 })),
+                ...(cut.trim() === '' ? {} : { cut: { text: cut.trim() } }),
               },
               bare: unit,
               takenAt: new Date().toISOString(),
@@ -119,6 +135,20 @@ export function OwnArithmetic({ attempt }: { attempt: Attempt }) {
           )}
         </div>
       ))}
+      {attempt.plan.cutLengthIn != null && (
+        <label className="flex items-center gap-2">
+          <span className="w-20">Cut to</span>
+          <input
+            aria-label="Own figure for the cut"
+            placeholder="if it is on the sheet"
+            value={cut}
+            onChange={(event) => {
+              setCut(event.target.value);
+            }}
+            className="figures h-11 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl"
+          />
+        </label>
+      )}
       {problem !== undefined && (
         <p role="alert" className="text-error">
           ✕ {problem}
