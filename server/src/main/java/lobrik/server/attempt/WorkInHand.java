@@ -144,6 +144,7 @@ public class WorkInHand {
                 .flatMap(List::stream)
                 .map(each -> each.assignment().exerciseId())
                 .collect(Collectors.toSet()));
+        Centre centre = cohorts.centreOf(cohortId);
         List<Measured> kit = new ArrayList<>();
         List<Attempt> blank = new ArrayList<>();
         for (Trainee trainee : trainees) {
@@ -153,7 +154,7 @@ public class WorkInHand {
                 if (each.piece() != null && each.isOpen()) {
                     kit.add(each.piece());
                 } else if (exercise != null) {
-                    blank.add(attempt(UUID.randomUUID(), assignment, exercise, trainee, who.accountId()));
+                    blank.add(attempt(UUID.randomUUID(), assignment, exercise, centre, who.accountId()));
                 }
             }
         }
@@ -213,15 +214,14 @@ public class WorkInHand {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        Attempt attempt = attempt(id, assignment, exercise, trainee, startedBy);
+        Attempt attempt = attempt(id, assignment, exercise, cohorts.centreOf(trainee.cohortId()), startedBy);
         entities.persist(attempt);
         live.changed(trainee.cohortId(), id);
         return attempts.measured(List.of(attempt)).getFirst();
     }
 
     private Attempt attempt(
-            UUID id, Assignment assignment, Exercise exercise, Trainee trainee, @Nullable UUID startedBy) {
-        Centre centre = cohorts.centreOf(trainee.cohortId());
+            UUID id, Assignment assignment, Exercise exercise, Centre centre, @Nullable UUID startedBy) {
         OnBender onBender =
                 OnBender.of(benders.known(centre.id(), exercise.benderLabel()), centre.leavesBenderOutOfPoints());
         return new Attempt(id, assignment, exercise, layout(exercise), onBender, startedBy, clock.instant());

@@ -1,7 +1,7 @@
 package lobrik.server.progress;
 
-import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.github.benmanes.caffeine.cache.LoadingCache;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Duration;
@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import lobrik.bend.BendKind;
 import lobrik.progress.BenderComparison;
@@ -21,6 +22,7 @@ import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Compares the benders of a centre by everybody's last pieces, whoever teaches them: a bender is the centre's, and no one is named.
@@ -35,7 +37,10 @@ class Benders implements BenderRecords {
     /** More would not make it surer in any way that matters. */
     private static final int MOST_PIECES = 20_000;
 
-    private static final Duration REMEMBERED = Duration.ofMinutes(1);
+    /** Older than that, they are compared anew beside the work: whoever opens a piece does not wait for it. */
+    private static final Duration FRESH = Duration.ofMinutes(1);
+
+    private static final Duration REMEMBERED = Duration.ofMinutes(5);
     private static final int MOST_CENTRES = 50;
 
     /** In which columns of the question their deviations come. */
@@ -46,20 +51,22 @@ class Benders implements BenderRecords {
 
     private final EntityManager entities;
     private final Clock clock;
-    private final Cache<UUID, List<BenderComparison>> remembered = Caffeine.newBuilder()
-            .maximumSize(MOST_CENTRES)
-            .expireAfterWrite(REMEMBERED)
-            .build();
+    private final LoadingCache<UUID, List<BenderComparison>> remembered;
 
-    Benders(EntityManager entities, Clock clock) {
+    Benders(EntityManager entities, TransactionTemplate transaction, Clock clock) {
         this.entities = entities;
         this.clock = clock;
+        this.remembered = Caffeine.newBuilder()
+                .maximumSize(MOST_CENTRES)
+                .refreshAfterWrite(FRESH)
+                .expireAfterWrite(REMEMBERED)
+                .build(centreId -> Objects.requireNonNull(transaction.execute(status -> compare(centreId))));
     }
 
     /** The comparison by each kind of deviation. */
     @Transactional(readOnly = true)
     public List<BenderComparison> compared(UUID centreId) {
-        return remembered.get(centreId, this::compare);
+        return remembered.get(centreId);
     }
 
     private List<BenderComparison> compare(UUID centreId) {
