@@ -87,6 +87,9 @@ export function FiguresTold({ code, sheet }: { code: string; sheet: Sheet }) {
             Show the answer
           </button>
         )}
+        {sheet.answersShown && !shown && wrong.some(({ about }) => !hinted.has(about)) && (
+          <p className="text-base leading-snug">First take a hint for each that is not right, and look again.</p>
+        )}
       </section>
       {ready && answer.data !== undefined && <StepByStep job={sheet.job} plan={answer.data.plan} />}
     </>

@@ -77,7 +77,7 @@ export function QuantityField({
         <div className="flex items-end justify-between gap-1">
           <label
             htmlFor={id}
-            className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100 px-1 text-center' : ''}`}
+            className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100 px-1 pb-1 text-center' : ''}`}
           >
             {label}
             {optional && !large && <span className="sr-only"> (may stay open)</span>}

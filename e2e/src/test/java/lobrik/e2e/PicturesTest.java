@@ -86,6 +86,7 @@ class PicturesTest {
         trainee.getByLabel("Cut to").fill("37");
         trainee.getByText("Send my figures").click();
         trainee.getByText("look again").first().waitFor();
+        trainee.evaluate("scrollTo(0, 0)");
         take(trainee, "bench-phone");
         // Last, since it gives everybody something new.
         page.navigate(room.lobrik().base() + "/set");
