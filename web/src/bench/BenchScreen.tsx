@@ -55,6 +55,8 @@ export default function BenchScreen() {
     );
   }
   const { title, fullName, bench, conduitLabel, benderLabel, job, step, checked, own, others } = sheet.data;
+  // Nobody knows what the figures of another method should be, so nobody asks for them.
+  const free = job.method === 'free';
   return (
     <DisplayUnitContext value={job.unit}>
       <main className="mx-auto flex min-h-dvh max-w-md flex-col gap-4 p-4">
@@ -109,12 +111,13 @@ export default function BenchScreen() {
           {step === 'help' && checked == null && 'Your instructor is told.'}
         </p>
         {checked == null &&
+          !free &&
           (own == null ? (
             <OwnFigures code={code} sheet={sheet.data} />
           ) : (
             <FiguresTold code={code} sheet={sheet.data} />
           ))}
-        {checked == null && own != null && <OwnLook code={code} points={sheet.data.lookOver} />}
+        {checked == null && (own != null || free) && <OwnLook code={code} points={sheet.data.lookOver} />}
         {others.length > 0 && (
           <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
             <h2 id="also" className="text-lg font-semibold">

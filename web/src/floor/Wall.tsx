@@ -14,7 +14,7 @@ type Bench = Schemas['BenchView'];
 /** The floor for a monitor on the wall: read from across the shed, nothing to press. */
 export default function Wall() {
   const me = useSignedIn();
-  const { cohort } = useCohort();
+  const { cohort, cohorts } = useCohort();
   const floor = useFloor(cohort?.id);
   const connected = useLive(cohort?.id);
   const now = useNow(floor.data?.now, floor.dataUpdatedAt);
@@ -24,17 +24,22 @@ export default function Wall() {
   const calls = benches
     .filter(({ state }) => state === 'called' || state === 'help')
     .sort((a, b) => (a.since ?? '').localeCompare(b.since ?? ''));
+  const nobodyYet = cohorts?.length === 0;
   const columns = benches.length > 18 ? 4 : 3;
   return (
     <div className="flex h-full flex-col gap-3 p-4">
       <header className="flex items-end justify-between gap-4">
         <h1 className="text-4xl font-semibold">{cohort?.name}</h1>
         <p className="text-2xl" role="status">
-          {calls.length === 0 ? 'Nobody is waiting' : calls.map((bench) => callText(bench, wall)).join(' · ')}
+          {nobodyYet
+            ? 'There is nobody here yet'
+            : calls.length === 0
+              ? 'Nobody is waiting'
+              : calls.map((bench) => callText(bench, wall)).join(' · ')}
         </p>
         <p className="figures text-5xl">
           {new Date(now).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
-          {!connected && <span className="pl-2 text-xl">▲ no signal</span>}
+          {!connected && !nobodyYet && <span className="pl-2 text-xl">▲ no signal</span>}
         </p>
       </header>
       <ol

@@ -9,7 +9,7 @@ const AT_WORK = new Set(['called', 'help', 'measuring', 'bending', 'workingOut',
 
 /** Measure without an attempt chosen: those who are at work, one tap away, whoever called first. */
 export function WhoIsNext() {
-  const { cohort } = useCohort();
+  const { cohort, cohorts } = useCohort();
   const floor = useFloor(cohort?.id);
   useKit(cohort?.id);
   useLive(cohort?.id);
@@ -48,6 +48,15 @@ export function WhoIsNext() {
           </li>
         ))}
       </ul>
+      {cohorts?.length === 0 && (
+        <p className="px-4 text-lg">
+          There is nobody here yet.{' '}
+          <Link to="/floor" className="underline">
+            Start a cohort on the floor
+          </Link>
+          : then set an exercise and give it out.
+        </p>
+      )}
       {floor.data !== undefined && waiting.length === 0 && (
         <p className="px-4 text-lg">
           Nobody is at work on anything.{' '}

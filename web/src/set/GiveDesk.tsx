@@ -95,7 +95,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
           >
             {cohorts?.map((each) => (
               <optgroup key={each.id} label={each.name}>
-                <option value={`cohort:${each.id}`}>All of {each.name.toLowerCase()}</option>
+                <option value={`cohort:${each.id}`}>All of {each.name}</option>
                 {each.groups.map((group) => (
                   <option key={group.id} value={`group:${group.id}`}>
                     {group.name} ({group.traineeIds.length})

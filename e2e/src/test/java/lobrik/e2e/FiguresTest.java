@@ -76,7 +76,7 @@ class FiguresTest {
         page.navigate(room.lobrik().base() + "/set");
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
         page.getByText("Give out").click();
-        page.getByLabel("Give to").selectOption("All of thirty");
+        page.getByLabel("Give to").selectOption("All of Thirty");
         page.getByText("What each gets").waitFor();
         if (page.getByLabel("Give it all the same").isVisible()) {
             page.getByLabel("Give it all the same").check();

@@ -233,7 +233,7 @@ class SettingDeskTest {
         button(page, "Over a duct").click();
         page.getByLabel("Title").fill("Over the duct, varied");
         button(page, "Give out").click();
-        page.getByLabel("Give to").selectOption("All of second year");
+        page.getByLabel("Give to").selectOption("All of Second year");
         page.getByLabel("Due on").fill("2027-01-15");
         page.getByLabel("Tries").fill("3");
         page.getByText("A variant each").click();

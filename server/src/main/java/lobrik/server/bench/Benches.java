@@ -218,7 +218,7 @@ class Benches {
         return measured.verdict()
                 .score()
                 .map(score -> {
-                    Judgement judgement = judging.forTrainee(measured, SheetJobs.unitOf(question));
+                    Judgement judgement = judging.forTrainee(measured, question.unit());
                     Judgement.AdviceView advice = judgement.advice();
                     Judgement.NextTimeView next = judgement.nextTime();
                     Judgement.BenderNote bender = judgement.bender();

@@ -9,7 +9,6 @@ import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
@@ -32,7 +31,7 @@ final class SheetJobs {
 
     static SheetJob of(Exercise exercise, Calculations.Question question, LayoutAnswer plan) {
         Job job = question.layout().job();
-        LengthUnit unit = unitOf(question);
+        LengthUnit unit = question.unit();
         List<GivenSize> sizes = Input.of(job.bend()).stream()
                 .map(input -> new GivenSize(
                         input.id().id(),
@@ -53,13 +52,6 @@ final class SheetJobs {
                 sizes,
                 exercise.isMethodFree() ? "free" : job.school().method() == Method.CHART ? "chart" : "exact",
                 question.layout().cutLength().isPresent());
-    }
-
-    /** The unit of the exercise's tape: what everything on its sheet is in. */
-    static LengthUnit unitOf(Calculations.Question question) {
-        return question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
-                ? LengthUnit.MILLIMETRE
-                : LengthUnit.INCH;
     }
 
     static String words(Judgement.AdviceView advice) {

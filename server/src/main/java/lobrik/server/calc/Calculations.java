@@ -18,7 +18,9 @@ import lobrik.layout.Layout;
 import lobrik.layout.Review;
 import lobrik.layout.Why;
 import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
 import lobrik.shape.FeatureId;
@@ -45,6 +47,13 @@ public final class Calculations {
 
     /** An exercise's definition as the core understands it, laid out. */
     public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround> around) {
+
+        /** The unit of the exercise's tape: what everything on its sheet is in. */
+        public LengthUnit unit() {
+            return layout.job().school().division().equals(TapeDivision.MILLIMETRE)
+                    ? LengthUnit.MILLIMETRE
+                    : LengthUnit.INCH;
+        }
 
         /** What is looked over on a piece of it besides its sizes: no hand shoe heats anything. */
         public List<InspectionPoint> lookedOver() {

@@ -47,9 +47,7 @@ record SheetContent(
     }
 
     LengthUnit unit() {
-        return question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
-                ? LengthUnit.MILLIMETRE
-                : LengthUnit.INCH;
+        return question.unit();
     }
 
     /** What was given, as it was typed where that says more. */

@@ -1,0 +1,67 @@
+import { cleanup, render, screen } from '@testing-library/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { createMemoryRouter, RouterProvider } from 'react-router';
+import { afterEach, expect, test, vi } from 'vitest';
+import { api } from '../api/client';
+import BenchScreen from './BenchScreen';
+
+vi.stubGlobal(
+  'ResizeObserver',
+  class {
+    observe(): void {}
+    disconnect(): void {}
+  },
+);
+
+afterEach(() => {
+  cleanup();
+  vi.restoreAllMocks();
+});
+
+function sheetOf(method: string): void {
+  const job = {
+    kind: 'offset',
+    unit: 'in',
+    outsideDiameterIn: 0.922,
+    divisionIn: 1 / 16,
+    plan: { marks: [], dimensions: [], features: [], around: [], shape: { centreline: [], lengthIn: 0, arcs: [] } },
+    sizes: [{ input: 'riseIn', name: 'Rise', said: '5' }],
+    method,
+    cutAsked: false,
+  };
+  const sheet = {
+    title: 'Up onto the plinth',
+    fullName: 'Ada Finch',
+    bench: 4,
+    conduitLabel: '3/4 EMT',
+    benderLabel: 'Bender 4',
+    job,
+    marks: 2,
+    backs: [null, null],
+    lookOver: [{ point: 'noKink', words: 'No kink', good: null }],
+    answersShown: true,
+    others: [],
+  };
+  vi.spyOn(api, 'GET').mockResolvedValue({ data: sheet, response: new Response() } as never);
+  const router = createMemoryRouter([{ path: '/bench/:code', element: <BenchScreen /> }], {
+    initialEntries: ['/bench/AB12'],
+  });
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+}
+
+test('figures are asked for before anything else', async () => {
+  sheetOf('chart');
+  expect(await screen.findByText('Where do your marks go?')).toBeTruthy();
+  expect(screen.queryByText('Look it over before you call')).toBeNull();
+});
+
+test('where the method is free nobody asks for figures that nobody could judge', async () => {
+  sheetOf('free');
+  expect(await screen.findByText('Look it over before you call')).toBeTruthy();
+  expect(screen.queryByText('Where do your marks go?')).toBeNull();
+  expect(screen.getByText(/by any method/)).toBeTruthy();
+});
