@@ -11,7 +11,8 @@ check() { # name, command…
   if "$@" >"$said/$name" 2>&1; then : >"$said/$name.passed"; fi
 }
 
-check types npx tsc --noEmit &
+# The compiler that is a program of its own: in a tenth of the time of the one that the rules of writing still need.
+check types node node_modules/typescript-native/bin/tsc --noEmit &
 check lint npx eslint . &
 check format npx prettier --check . &
 check tests npx vitest run &

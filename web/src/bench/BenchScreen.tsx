@@ -31,6 +31,7 @@ export default function BenchScreen() {
     retry: (tries, problem) => problem.status === 0 && tries < 5,
   });
   const [wanted, setWanted] = useState<{ step: Step; key: string }>();
+  const [sent, setSent] = useState(false);
   const say = useMutation<Sheet, Problem, { step: Step; key: string }>({
     mutationFn: ({ step, key }) =>
       body(api.PUT('/api/benches/{code}/steps/{key}', { params: { path: { code, key } }, body: { step } })),
@@ -113,9 +114,15 @@ export default function BenchScreen() {
         {checked == null &&
           !free &&
           (own == null ? (
-            <OwnFigures code={code} sheet={sheet.data} />
+            <OwnFigures
+              code={code}
+              sheet={sheet.data}
+              onSent={() => {
+                setSent(true);
+              }}
+            />
           ) : (
-            <FiguresTold code={code} sheet={sheet.data} />
+            <FiguresTold code={code} sheet={sheet.data} justSent={sent} />
           ))}
         {checked == null && (own != null || free) && <OwnLook code={code} points={sheet.data.lookOver} />}
         {others.length > 0 && (

@@ -21,7 +21,7 @@ const sheet = (more: Partial<Sheet>) =>
     ...more,
   }) as unknown as Sheet;
 
-function shown(of: Sheet) {
+function shown(of: Sheet, justSent = false) {
   const asked: string[] = [];
   vi.spyOn(api, 'GET').mockImplementation(((path: string) => {
     asked.push(path);
@@ -33,7 +33,7 @@ function shown(of: Sheet) {
   render(
     <QueryClientProvider client={new QueryClient()}>
       <DisplayUnitContext value="in">
-        <FiguresTold code="AB12" sheet={of} />
+        <FiguresTold code="AB12" sheet={of} justSent={justSent} />
       </DisplayUnitContext>
     </QueryClientProvider>,
   );
@@ -52,6 +52,14 @@ describe('figures that were sent', () => {
     expect(screen.getByText('● right')).toBeTruthy();
     expect(screen.getByText('◐ near enough')).toBeTruthy();
     expect(asked).toEqual([]);
+  });
+
+  it('takes the focus of whoever has just sent them, and of nobody else', () => {
+    shown(sheet({}));
+    expect(document.activeElement).toBe(document.body);
+    cleanup();
+    shown(sheet({}), true);
+    expect(document.activeElement).toBe(screen.getByRole('heading', { name: 'Your figures' }));
   });
 
   it('gives a hint first, and the answer only after it', async () => {

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { Figure } from '../entry/Figure';
 import { datumWords } from '../measure/datum';
@@ -20,7 +20,14 @@ interface Told {
 }
 
 /** The trainee's figures once they are in: which are right, a hint first, the answer only when it is asked for, then the bending. */
-export function FiguresTold({ code, sheet }: { code: string; sheet: Sheet }) {
+export function FiguresTold({ code, sheet, justSent = false }: { code: string; sheet: Sheet; justSent?: boolean }) {
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    // The fields that had the focus are gone; whoever works by keyboard or by ear goes on here.
+    if (justSent) {
+      heading.current?.focus();
+    }
+  }, [justSent]);
   const [hinted, setHinted] = useState<ReadonlySet<string>>(new Set());
   const [shown, setShown] = useState(false);
   const told = toldOf(sheet);
@@ -41,7 +48,9 @@ export function FiguresTold({ code, sheet }: { code: string; sheet: Sheet }) {
   return (
     <>
       <section aria-label="Your figures" className="grid gap-1 border-t-2 border-base-content/60 pt-2">
-        <h2 className="text-xl font-semibold">Your figures</h2>
+        <h2 ref={heading} tabIndex={-1} className="text-xl font-semibold">
+          Your figures
+        </h2>
         <ul>
           {told.map((figure) => (
             <li key={figure.about} className="border-t border-base-300 py-1 text-lg">

@@ -9,7 +9,7 @@ import { DatumChoice } from '../measure/DatumChoice';
 type Sheet = Schemas['BenchSheet'];
 
 /** The trainee's own figures for the marks and the cut, given once, before anything is told of the right ones. */
-export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
+export function OwnFigures({ code, sheet, onSent }: { code: string; sheet: Sheet; onSent: () => void }) {
   const client = useQueryClient();
   const unit = useDisplayUnit();
   const asked = [
@@ -36,7 +36,10 @@ export function OwnFigures({ code, sheet }: { code: string; sheet: Sheet }) {
       ),
     retry: (tries, problem) => problem.status === 0 && tries < 60,
     retryDelay: 2_000,
-    onSuccess: (now) => client.setQueryData(['bench', code], now),
+    onSuccess: (now) => {
+      onSent();
+      client.setQueryData(['bench', code], now);
+    },
   });
   const complete = texts.every((text) => text.trim() !== '');
   const setText = (at: number, text: string) => {

@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useLibrary } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
+import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
 import { download } from '../set/files';
 import { BUTTON } from './button';
@@ -24,13 +25,23 @@ export const LEVEL = { first: 'First bends', steady: 'Steady hands', advanced: '
 
 /** The library of exercises, and what was given out of it. */
 export default function LibraryScreen() {
-  const [search] = useSearchParams();
-  const [side, setSide] = useState<(typeof SIDES)[number]['value']>(
-    SIDES.find(({ value }) => value === search.get('side'))?.value ?? 'exercises',
-  );
+  const [search, changeAddress] = useAddress();
+  const side = SIDES.find(({ value }) => value === search.get('side'))?.value ?? 'exercises';
   return (
     <div className="flex min-h-full flex-col">
-      <Header title="Library" about={<Choice label="Shown" options={SIDES} value={side} onChange={setSide} />}>
+      <Header
+        title="Library"
+        about={
+          <Choice
+            label="Shown"
+            options={SIDES}
+            value={side}
+            onChange={(next) => {
+              changeAddress({ side: next === 'exercises' ? undefined : next }, { replace: false });
+            }}
+          />
+        }
+      >
         <Link to="/set" className="btn h-11 px-5 text-lg btn-neutral">
           Set a new one
         </Link>

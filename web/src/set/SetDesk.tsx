@@ -80,7 +80,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
               aria-label="Bend"
               value={draft.kind}
               onChange={(event) => {
-                change('kind', (before) => withKind(before, kindOf(event.target.value).kind));
+                change('kind', (before) => withKind(before, kindOf(event.target.value).kind, situations));
               }}
               className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
             >

@@ -1,11 +1,19 @@
 import type { Schemas } from '../api/client';
 import { Figure } from '../entry/Figure';
+import { quantityText } from '../entry/figures';
+import { useDisplayUnit } from '../frame/signedIn';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
 /** The sum of an explanation with its figures, as somebody writes it on a board. */
 export function SumWritten({ explanation: { about, terms, unit, result, rounded } }: { explanation: Explanation }) {
+  const display = useDisplayUnit();
   const fine = about.startsWith('predicted/');
+  // What reads the same is said once.
+  const onTape =
+    rounded != null && quantityText(rounded, unit, display) !== quantityText(result, unit, display, { lines: 32 })
+      ? rounded
+      : undefined;
   return (
     <p className="text-lg">
       {terms.map((term, i) => (
@@ -22,9 +30,9 @@ export function SumWritten({ explanation: { about, terms, unit, result, rounded 
         </span>
       ))}{' '}
       = <Figure value={result} unit={unit} fine className="text-xl" />
-      {rounded != null && Math.abs(rounded - result) > 1e-6 && (
+      {onTape !== undefined && (
         <>
-          , on the tape <Figure value={rounded} unit={unit} className="text-xl" />
+          , on the tape <Figure value={onTape} unit={unit} className="text-xl" />
         </>
       )}
     </p>

@@ -35,3 +35,20 @@ test('a sum is written term by term, with its signs and names', async () => {
   expect(written).toMatch(/5 asked \+ .*the method − .*rounding/);
   expect(written).not.toMatch(/[+−] [+−]/);
 });
+
+test.each([
+  // As finely as the exact figure is written, both read 30 5/8.
+  [30.62, 30.625, /= 30 5\/8$/],
+  [30.594, 30.625, /= 30 19\/32 ?, on the tape 30 5\/8$/],
+])('what is on the tape is said where it reads otherwise: %d', async (result, rounded, expected) => {
+  const terms = [{ before: '', name: 'leg', value: result, unit: 'in' }];
+  vi.spyOn(api, 'POST').mockResolvedValue({
+    data: [
+      { about: 'mark1', name: 'mark 1', formula: 'mark', words: 'Up to the bend.', terms, result, unit: 'in', rounded },
+    ],
+    response: new Response(),
+  } as never);
+  drawnInApp(<WhyPanel request={{} as never} about={undefined} bends={2} />);
+  const sum = (await screen.findByText('leg')).closest('p');
+  expect((sum?.textContent ?? '').replaceAll(/\s+/g, ' ').trim()).toMatch(expected);
+});

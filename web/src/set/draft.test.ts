@@ -157,6 +157,9 @@ describe('a situation', () => {
     const second = withSituation(first, pipe, situations);
     expect(second).toMatchObject({ kind: 'saddle3', title: 'Over a pipe' });
     expect(withSituation({ ...second, title: 'My own' }, column, situations).title).toBe('My own');
+    // Another bend is in no such place any more, so the words of the place go too.
+    expect(withKind(first, 'offset', situations)).toMatchObject({ title: 'Offset', situation: '' });
+    expect(withKind({ ...first, title: 'My own' }, 'offset', situations).title).toBe('My own');
   });
 
   it('is left behind, with the entry it was saved as, when another bend is chosen', () => {

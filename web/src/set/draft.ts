@@ -6,6 +6,8 @@ import { type DisplayUnit, exactText } from '../entry/figures';
 import { asSum, endsOf, type Fitted, resummed, withFittings } from './fittings';
 
 /** What is being set, as typed and chosen. Nothing here calculates: the server's core lays it out. */
+type Situation = Schemas['SituationAnswer'];
+
 export interface Draft {
   title: string;
   level: Level;
@@ -101,8 +103,12 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
   );
 }
 
-/** The same draft for another kind of bend, with a good first size for each input that has none. */
-export function withKind(before: Draft, kind: Kind): Draft {
+/**
+ * The same draft for another kind of bend, with a good first size for each input that has none.
+ *
+ * @param situations all there are: a title that only says one of them goes with it
+ */
+export function withKind(before: Draft, kind: Kind, situations: readonly Situation[] = []): Draft {
   const draft = before.fitted === 'none' ? before : withFittings(before, 'none', undefined);
   const { name, inputs } = kindOf(kind);
   const firsts = Object.fromEntries(inputs.map((input) => [input.name, input.first[draft.unit]]));
@@ -118,9 +124,14 @@ export function withKind(before: Draft, kind: Kind): Draft {
     variation: { ...draft.variation, ranges: {} },
     // Another bend is another exercise, not a new version of this one.
     entry: kind === draft.kind ? draft.entry : { id: crypto.randomUUID(), version: undefined },
-    title: draft.title === '' || draft.title === kindOf(draft.kind).name ? name : draft.title,
+    title: untitled(draft, situations) ? name : draft.title,
     texts: { ...draft.texts, ...firsts, ...kept },
   };
+}
+
+/** Whether the title is nobody's own: none, or only the name of the bend or the words of a situation. */
+function untitled({ title, kind }: Draft, situations: readonly Situation[]): boolean {
+  return title === '' || title === kindOf(kind).name || situations.some(({ words }) => words === title);
 }
 
 /**
@@ -128,22 +139,14 @@ export function withKind(before: Draft, kind: Kind): Draft {
  *
  * @param situations all there are: a title that only says one of them is nobody's own
  */
-export function withSituation(
-  draft: Draft,
-  { id, words, kind }: Schemas['SituationAnswer'],
-  situations: readonly Schemas['SituationAnswer'][],
-): Draft {
-  const untitled =
-    draft.title === '' ||
-    draft.title === kindOf(draft.kind).name ||
-    situations.some((each) => each.words === draft.title);
+export function withSituation(draft: Draft, { id, words, kind }: Situation, situations: readonly Situation[]): Draft {
   const other = withKind({ ...draft, texts: {} }, kindOf(kind).kind);
   const offer = situationOf(id);
   const texts = Object.fromEntries(Object.entries(offer?.texts ?? {}).map(([name, text]) => [name, text[draft.unit]]));
   const there: Draft = {
     ...other,
     situation: id,
-    title: untitled ? words : draft.title,
+    title: untitled(draft, situations) ? words : draft.title,
     texts: { ...other.texts, insertionIn: INSERTION.first[draft.unit], ...texts },
     choices: { ...draft.choices, ...offer?.choices },
   };

@@ -33,6 +33,11 @@ class AccessibilityTest {
     private static final String SETTLED =
             "() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
 
+    /** What stands beside a drawing, and a dialog before a page: all that has changed since the page was looked at. */
+    private static final String PANEL = "aside";
+
+    private static final String DIALOG = "dialog[open]";
+
     private final List<String> errors = new ArrayList<>();
 
     @Test
@@ -45,7 +50,7 @@ class AccessibilityTest {
         page.getByText("Kezia Mallow").waitFor();
         check(page, "floor");
         String base = room.lobrik().base();
-        page.navigate(base + "/set");
+        School.go(page, "/set");
         page.getByLabel("Ring 1 at").waitFor();
         check(page, "set");
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("saddle4");
@@ -53,26 +58,26 @@ class AccessibilityTest {
         check(page, "set, a saddle");
         page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
         page.getByLabel("Order of bending").waitFor();
-        check(page, "set, its bending");
+        check(page, "set, its bending", PANEL);
         page.getByText("Why", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Spacing of the marks").waitFor();
-        check(page, "set, why");
+        check(page, "set, why", PANEL);
         page.getByText("Where does it go?").click();
         page.getByText("Round a column").waitFor();
-        check(page, "set, situations");
+        check(page, "set, situations", DIALOG);
         page.keyboard().press("Escape");
         page.getByText("Give out", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("A variant each").click();
         page.getByText("What each gets").waitFor();
         check(page, "giving out");
-        page.navigate(base + "/set/library");
+        School.go(page, "/set/library");
         page.getByText("Up to the defrost switch").waitFor();
         check(page, "library");
-        page.navigate(base + "/set/library?side=tolerances");
+        School.go(page, "/set/library?side=tolerances");
         Bench.button(page, "Make one like it: site").click();
         page.getByLabel("Points to pass").waitFor();
         check(page, "a set of tolerances");
-        page.navigate(base + "/floor");
+        School.toTheFloor(page);
         page.getByLabel("Verdict:").first().click();
         page.getByTestId("score").waitFor();
         check(page, "verdict");
@@ -83,11 +88,11 @@ class AccessibilityTest {
         page.getByText("Look over", new Page.GetByTextOptions().setExact(true)).click();
         page.getByLabel("No kink: fault").click();
         page.getByLabel("Note on: No kink").waitFor();
-        check(page, "looking over");
+        check(page, "looking over", PANEL);
         page.getByText("Own figures", new Page.GetByTextOptions().setExact(true))
                 .click();
-        check(page, "own figures");
-        page.navigate(base + "/wall");
+        check(page, "own figures", PANEL);
+        School.go(page, "/wall");
         page.getByText("Back to the floor").waitFor();
         page.getByText("Kezia Mallow").waitFor();
         check(page, "wall");
@@ -97,23 +102,23 @@ class AccessibilityTest {
 
     /** The cohort, a trainee, and what is beside them. */
     private void progress(Page page, String base) {
-        page.navigate(base + "/progress");
+        School.go(page, "/progress");
         page.getByLabel("Cohort matrix").waitFor();
         check(page, "progress of a cohort");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Kezia Mallow, Stub")))
                 .click();
         page.getByText("newest first").waitFor();
         check(page, "progress of a trainee");
-        page.navigate(base + "/progress?side=plan");
+        School.go(page, "/progress?side=plan");
         page.getByText("Give all of this out").waitFor();
         check(page, "plan of a session");
-        page.navigate(base + "/progress?side=benders");
+        School.go(page, "/progress?side=benders");
         page.getByText("Legs of nineties").waitFor();
         check(page, "benders compared");
-        page.navigate(base + "/progress?side=rules");
+        School.go(page, "/progress?side=rules");
         page.getByText("Every kind of bend").waitFor();
         check(page, "sign-off rules");
-        page.navigate(base + "/progress?side=files");
+        School.go(page, "/progress?side=files");
         page.getByText("In: a roster").waitFor();
         check(page, "files");
     }
@@ -134,7 +139,7 @@ class AccessibilityTest {
             page.getByLabel("What to see")
                     .getByText(tab, new Locator.GetByTextOptions().setExact(true))
                     .click();
-            check(page, "verdict, " + tab);
+            check(page, "verdict, " + tab, PANEL);
         }
         page.getByText("Show the trainee").click();
         page.getByText("What happened").waitFor();
@@ -146,17 +151,21 @@ class AccessibilityTest {
         assertThat(errors).isEmpty();
     }
 
-    /** A tablet in both themes, then a phone in the first: three looks at a view that is opened once. */
     private void check(Page page, String view) {
-        assertThat(School.barriers(page)).as(view).isEmpty();
+        check(page, view, "html");
+    }
+
+    /** A tablet in both themes, then a phone in the first: three looks at a view that is opened once. */
+    private void check(Page page, String view, String within) {
+        assertThat(School.barriers(page, within)).as(view).isEmpty();
         assertFits(page, view);
         page.evaluate(CHANGE_THEME, THEMES[1]);
         // The same page in other colours: names, roles and sizes are as they were.
-        assertThat(School.faintness(page)).as(view + ", " + THEMES[1]).isEmpty();
+        assertThat(School.faintness(page, within)).as(view + ", " + THEMES[1]).isEmpty();
         page.evaluate(CHANGE_THEME, THEMES[0]);
         page.setViewportSize(PHONE_WIDTH, HEIGHT);
         page.evaluate(SETTLED);
-        assertThat(School.barriers(page)).as(view + ", on a phone").isEmpty();
+        assertThat(School.barriers(page, within)).as(view + ", on a phone").isEmpty();
         assertFits(page, view + ", on a phone");
         page.setViewportSize(TABLET_WIDTH, HEIGHT);
         page.evaluate(SETTLED);

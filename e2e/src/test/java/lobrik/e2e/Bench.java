@@ -133,6 +133,7 @@ final class Bench {
 
     /** Opens the piece of a trainee from the floor. */
     static void measure(School.Room room, Page page, String trainee) {
+        // Anew, so that what was just given is there and not what the trainee had before.
         page.navigate(room.lobrik().base() + "/floor");
         Locator row = row(page, trainee);
         row.getByText("Measure", new Locator.GetByTextOptions().setExact(true)).click();

@@ -49,16 +49,6 @@ class DemoWalkTest {
                   .map(a => a.pathname + a.search)""");
     }
 
-    /** Goes on within the application, as a link does: without loading it anew. */
-    private static void go(School.Room room, Page page, String place) {
-        page.evaluate("""
-                place => {
-                  history.pushState(null, '', place);
-                  dispatchEvent(new PopStateEvent('popstate', { state: null }));
-                }""", place);
-        page.waitForURL(room.lobrik().base() + place);
-    }
-
     private void assertWhole(Page page, String place) {
         page.locator("main").waitFor();
         assertThat(page.getByText("Opening…")).hasCount(0);
@@ -96,7 +86,7 @@ class DemoWalkTest {
         assertThat(entries).hasSizeGreaterThan(20);
         for (String entry : entries) {
             String[] parts = entry.split(" ", 2);
-            go(room, page, "/set?exercise=" + parts[0]);
+            School.go(page, "/set?exercise=" + parts[0]);
             assertThat(page.getByLabel("Title")).hasValue(parts[1]);
             assertDrawn(page);
             assertThat(page.getByText("Cannot be laid out.")).hasCount(0);
@@ -128,7 +118,7 @@ class DemoWalkTest {
         int verdicts = 0;
         while (!waiting.isEmpty()) {
             String place = waiting.removeFirst();
-            go(room, page, place);
+            School.go(page, place);
             assertWhole(page, place);
             untilListed(page, place);
             boolean verdict = place.startsWith("/verdict/");

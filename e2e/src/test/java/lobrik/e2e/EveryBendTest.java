@@ -65,7 +65,7 @@ class EveryBendTest {
                 .click();
         page.getByText("Given to one trainee").waitFor();
 
-        page.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(page);
         Locator bench =
                 page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Ulf Brackenby"));
         assertThat(bench).containsText(title);

@@ -57,11 +57,11 @@ class FloorTest {
     void twoScreensAtOneFloor_seeEachOthersChange_withinASecond(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         String code = Bench.giveStub(runa, "Stub called for", "Kezia Mallow");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         Page oskar = room.signedIn("oskar", errors);
         String cohort = (String) oskar.evaluate(
                 "async () => (await (await fetch('/api/cohorts')).json()).find(c => c.name === 'First year').id");
-        oskar.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        School.go(oskar, "/wall?cohort=" + cohort);
         for (Page screen : List.of(runa, oskar)) {
             assertThat(Bench.row(screen, "Kezia Mallow")).containsText("Not started");
         }
@@ -90,7 +90,7 @@ class FloorTest {
     void lostConnection_isSaid_andEverythingIsRightAgainAfterwards(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         String code = Bench.giveStub(runa, "Stub while cut off", "Hamid Sorrel");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         assertThat(Bench.row(runa, "Hamid Sorrel")).containsText("Not started");
         assertThat(runa.getByTestId("live")).hasText("live");
         runa.context().setOffline(true);
@@ -109,7 +109,7 @@ class FloorTest {
     void threeLetters_findATrainee_andACodeFindsASheet(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         String code = Bench.giveStub(runa, "Stub found", "Fionn Ashgrove");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         Bench.row(runa, "Fionn Ashgrove").waitFor();
         runa.keyboard().type("ash");
         assertThat(runa.locator("ol > li")).hasCount(1);
@@ -117,7 +117,7 @@ class FloorTest {
         runa.waitForURL("**/measure/**");
         assertThat(runa.getByRole(AriaRole.HEADING).first()).hasText("Fionn Ashgrove");
 
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         runa.getByLabel("Find a trainee").fill(code.toLowerCase(Locale.ROOT));
         runa.keyboard().press("Enter");
         runa.waitForURL("**/measure/*-*");
@@ -129,7 +129,7 @@ class FloorTest {
         Page oskar = room.signedIn("oskar", errors);
         String cohort = (String) oskar.evaluate(
                 "async () => (await (await fetch('/api/cohorts')).json()).find(c => c.name === 'Second year').id");
-        oskar.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        School.go(oskar, "/wall?cohort=" + cohort);
         Locator judged = oskar.locator("li[data-state=done]").first();
         assertThat(judged).containsText(Pattern.compile("[●✕] \\d"));
         assertThat(judged).containsText(Pattern.compile("[A-Z][a-z]+ [A-Z]"));
@@ -140,7 +140,7 @@ class FloorTest {
         assertThat(judged).containsText(Pattern.compile("[A-Z]\\. [A-Z]\\."));
         assertThat(School.barriers(oskar)).isEmpty();
         Page dessa = room.signedIn("dessa", errors);
-        dessa.navigate(room.lobrik().base() + "/wall?cohort=" + cohort);
+        School.go(dessa, "/wall?cohort=" + cohort);
         assertThat(dessa.locator("li[data-state=done]").first()).containsText(Pattern.compile("[A-Z]\\. [A-Z]\\."));
         assertThat(dessa.getByLabel("Scores")).hasCount(0);
         oskar.getByLabel("Whole names").click();
@@ -161,11 +161,11 @@ class FloorTest {
                 .hasText("Stub of the afternoon");
         assertThat(School.barriers(phone)).isEmpty();
 
-        runa.navigate(room.lobrik().base() + "/measure");
+        School.go(runa, "/measure");
         Locator waiting = Bench.row(runa, "Jonah Tarn");
         assertThat(waiting).hasCount(2);
         assertThat(waiting.first()).containsText("Stub of the morning");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         Locator row = Bench.row(runa, "Jonah Tarn");
         assertThat(row).containsText("Stub of the morning");
         row.getByLabel("Measure Stub of the afternoon of Jonah Tarn: Not started")
@@ -173,7 +173,7 @@ class FloorTest {
         runa.waitForURL("**/measure/*-*");
         assertThat(runa.getByText("Stub of the afternoon")).isVisible();
 
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         // What is begun comes first.
         assertThat(row).containsText("Also ○ Stub of the morning");
         runa.getByLabel("Jonah Tarn: Bending; change").click();
@@ -187,7 +187,7 @@ class FloorTest {
     void states_filterTheFloor_andAnInstructorMaySetThem(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         Bench.giveStub(runa, "Stub without a phone", "Jonah Tarn");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         runa.getByLabel("Jonah Tarn: Not started; change").click();
         Bench.button(runa, "Bending").click();
         assertThat(Bench.row(runa, "Jonah Tarn")).containsText("Bending");
@@ -206,7 +206,7 @@ class FloorTest {
         Page phone = phone(room, code, errors);
         phone.waitForResponse(
                 "**/steps/**", () -> phone.getByText("Come and check").click());
-        dessa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(dessa);
         assertThat(Bench.row(dessa, "Saskia Thornet")).containsText("Called for checking");
         Bench.row(dessa, "Odile Farrant").getByText("Measure").click();
         Bench.untilReady(dessa, "Mark");
@@ -244,7 +244,7 @@ class FloorTest {
     void withoutACamera_theShortCodeIsTyped(School.Room room) {
         Page runa = room.signedIn("runa", errors);
         String code = Bench.giveStub(runa, "Stub by its code", "Greta Lindvar");
-        runa.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(runa);
         runa.getByLabel("Scan a sheet").click();
         runa.getByText("There is no camera here").waitFor();
         runa.getByLabel("Code on the sheet").fill(code);
@@ -258,7 +258,7 @@ class FloorTest {
     void floorAndMeasure_fitPhoneAndTablet(int width, School.Room room) {
         Page page = room.signedIn("dessa", room.screen(width, 844, "film", errors));
         Bench.giveSaddle(page, "Saddle at " + width, "short", "Vesna Korrin");
-        page.navigate(room.lobrik().base() + "/floor");
+        School.toTheFloor(page);
         assertThat(Bench.row(page, "Vesna Korrin")).containsText("Not started");
         assertThat((Integer) page.evaluate("document.documentElement.scrollWidth"))
                 .isLessThanOrEqualTo(width);

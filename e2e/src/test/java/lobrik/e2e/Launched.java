@@ -55,11 +55,6 @@ final class Launched implements AutoCloseable {
         return start(data, freePort(), options);
     }
 
-    /** The same with another copy of the application. */
-    static Launched startNew(Path data, Path application, String... options) throws IOException {
-        return start(data, freePort(), Map.of("LOBRIK_APPLICATION", application.toString()), options);
-    }
-
     /** Starts again where it was before it was stopped or killed. */
     void again() throws IOException {
         launcher = start(data, port).launcher;
@@ -73,15 +68,10 @@ final class Launched implements AutoCloseable {
     }
 
     private static Launched start(Path data, int port, String... options) throws IOException {
-        return start(data, port, Map.of(), options);
-    }
-
-    private static Launched start(Path data, int port, Map<String, String> environment, String... options)
-            throws IOException {
         List<String> arguments =
                 new ArrayList<>(List.of("start", "--port", String.valueOf(port), "--data", data.toString()));
         arguments.addAll(List.of(options));
-        Process launcher = process(environment, arguments).start();
+        Process launcher = process(Map.of(), arguments).start();
         StringBuilder said = new StringBuilder();
         BufferedReader output = launcher.inputReader(StandardCharsets.UTF_8);
         for (String line = output.readLine(); line != null; line = output.readLine()) {
@@ -112,8 +102,7 @@ final class Launched implements AutoCloseable {
         builder.environment()
                 .put("LOBRIK_APPLICATION", PreparedSchool.application().toString());
         // These servers live for some minutes: the slow, good machine code would cost more than it saves. Their start
-        // cache is
-        // made with the same option.
+        // cache is made with the same option.
         builder.environment().put("JAVA_TOOL_OPTIONS", "-XX:TieredStopAtLevel=1");
         builder.environment().putAll(environment);
         return builder;

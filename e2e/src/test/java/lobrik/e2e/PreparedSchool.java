@@ -1,7 +1,6 @@
 package lobrik.e2e;
 
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,7 +10,6 @@ import java.nio.file.attribute.PosixFilePermissions;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
 
 /**
@@ -30,30 +28,14 @@ final class PreparedSchool {
         Path school = made();
         alone(() -> {
             if (!Files.exists(school.resolve("done"))) {
-                prepare(school);
+                // The first start of a build makes its start cache too.
+                Launched.startNew(school.resolve("data")).close();
                 Files.createFile(school.resolve("done"));
             }
         });
         Path copy = Launched.newFolder();
         run("cp", "-a", school.resolve("data").toString(), copy.toString());
         return copy;
-    }
-
-    /** The start cache is made by an empty school while the demo school is loaded without it: that takes a core each. */
-    private static void prepare(Path school) throws IOException {
-        Path application = application();
-        Path uncached = school.resolve("uncached");
-        run("cp", "-al", application.toString(), uncached.toString());
-        Files.createFile(uncached.resolve("no-aot"));
-        CompletableFuture<Void> cached = CompletableFuture.runAsync(() -> {
-            try {
-                Launched.startNew(Launched.newFolder(), application, "--empty").close();
-            } catch (IOException e) {
-                throw new UncheckedIOException(e);
-            }
-        });
-        Launched.startNew(school.resolve("data"), uncached).close();
-        cached.join();
     }
 
     /** The application that was just built, unpacked. */

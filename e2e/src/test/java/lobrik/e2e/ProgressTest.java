@@ -37,7 +37,7 @@ class ProgressTest {
     }
 
     private static void open(School.Room room, Page page, String side) {
-        page.navigate(room.lobrik().base() + "/progress?side=" + side);
+        School.go(page, "/progress?side=" + side);
     }
 
     private static int scrolled(Page page) {

@@ -128,6 +128,21 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         }
     }
 
+    /** Goes on within the application, as a link does: without loading it anew. */
+    static void go(Page page, String place) {
+        page.evaluate("""
+                place => {
+                  history.pushState(null, '', place);
+                  dispatchEvent(new PopStateEvent('popstate', { state: null }));
+                }""", place);
+    }
+
+    /** Goes on to the floor, until it is there. */
+    static void toTheFloor(Page page) {
+        go(page, "/floor");
+        onTheFloor(page);
+    }
+
     /** Signs in by the form. */
     static void signIn(Launched lobrik, String name, Page page) {
         page.navigate(lobrik.base());
@@ -259,25 +274,30 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     /** What is against WCAG 2.2 AA on a page, a line each. */
     static List<String> barriers(Page page) {
-        return axe(page, "wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+        return barriers(page, "html");
     }
 
-    /** What is too faint on a page: all that a change of colours can change. */
-    static List<String> faintness(Page page) {
-        return axe(page, "color-contrast", "link-in-text-block");
+    /** The same of a part of a page. */
+    static List<String> barriers(Page page, String within) {
+        return axe(page, within, "wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+    }
+
+    /** What is too faint on a part of a page: all that a change of colours can change. */
+    static List<String> faintness(Page page, String within) {
+        return axe(page, within, "color-contrast", "link-in-text-block");
     }
 
     /** Axe stays in a page that is looked at twice, and hands out only what is wrong: the rest of its report is long. */
     @SuppressWarnings("unchecked") // Strings of the page.
-    private static List<String> axe(Page page, String... only) {
+    private static List<String> axe(Page page, String within, String... only) {
         if (!(Boolean) page.evaluate("() => 'axe' in window")) {
             page.evaluate(AXE);
         }
         return (List<String>) page.evaluate("""
-                async only => {
-                  const found = await axe.run(document, { runOnly: only, resultTypes: ['violations'] });
+                async ([within, only]) => {
+                  const found = await axe.run(within, { runOnly: only, resultTypes: ['violations'] });
                   return found.violations.flatMap(rule => rule.nodes.map(node => rule.id + ': ' + node.html));
-                }""", only);
+                }""", List.of(within, only));
     }
 
     private static String script() {

@@ -279,7 +279,7 @@ class SettingDeskTest {
                 .getByText("Save", new Locator.GetByTextOptions().setExact(true))
                 .click();
         page.getByText("Saved as version 1").waitFor();
-        page.navigate(room.lobrik().base() + "/set/library");
+        School.go(page, "/set/library");
         page.getByLabel("Find an exercise").fill("pump kept");
         Locator rows = page.getByRole(AriaRole.TABLE).locator("tbody tr");
         assertThat(rows).hasCount(1);

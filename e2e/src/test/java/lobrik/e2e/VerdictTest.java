@@ -35,7 +35,7 @@ class VerdictTest {
         Map<String, String> readings = new HashMap<>(FAITHFUL);
         readings.putAll(wrong);
         String attempt = Bench.offset(page, title, trainee, readings);
-        page.navigate(room.lobrik().base() + "/verdict/" + attempt);
+        School.go(page, "/verdict/" + attempt);
         return page;
     }
 
@@ -128,7 +128,7 @@ class VerdictTest {
 
         Page other = room.signedIn("dessa", errors);
         String attempt = Bench.offset(other, "Only its rise", "Rasmus Eelby", Map.of("rise", "6 3/4"));
-        other.navigate(room.lobrik().base() + "/verdict/" + attempt);
+        School.go(other, "/verdict/" + attempt);
         assertThat(other.getByText("No clear cause")).isVisible();
         assertThat(other.getByTestId("further")).containsText("Measure ");
         Assertions.assertThat(errors).isEmpty();
@@ -153,7 +153,7 @@ class VerdictTest {
         Locator chosen = page.locator("select").and(page.getByLabel("Tolerance"));
         chosen.selectOption("Trade test");
         assertThat(chosen).hasValue("Trade test");
-        page.navigate(room.lobrik().base() + "/set/library?side=tolerances");
+        School.go(page, "/set/library?side=tolerances");
         Bench.button(page, "Put away: Trade test").click();
         assertThat(card).hasCount(0);
         Assertions.assertThat(errors).isEmpty();

@@ -129,7 +129,9 @@ class PhotoTest {
     @Test
     void pictureOfTooManyPixels_isRefused_beforeItIsRead() throws Exception {
         // A PNG of one colour is small in bytes and huge in memory.
-        Answer answer = put(picture(9000, 6000, "png"));
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(9000, 6000, BufferedImage.TYPE_BYTE_BINARY), "png", bytes);
+        Answer answer = put(bytes.toByteArray());
         assertThat(answer.status()).isEqualTo(413);
         assertThat(answer.at("/detail").asString()).contains("9000 × 6000 pixels");
     }
