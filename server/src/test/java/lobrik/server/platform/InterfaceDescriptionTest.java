@@ -14,7 +14,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * The client's types are generated from {@code web/openapi.json}; this holds that file to what the server serves. After a
- * change of the interface run {@code mvn -pl server -am verify -Dlobrik.write-openapi} to write it anew.
+ * change of the interface run {@code mvn -pl server/checks -am test -Dtest=InterfaceDescriptionTest -Dlobrik.write-openapi} to write it anew.
  */
 @ExtendWith(RunningServer.class)
 class InterfaceDescriptionTest {
