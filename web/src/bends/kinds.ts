@@ -149,7 +149,7 @@ export const KINDS: readonly KindOfBend[] = [
     inputs: [
       length('riseIn', 'Rise', 'rise', '9', '225'),
       angle('30'),
-      fromStart(length('distanceIn', 'Distance', undefined, '44', '1100')),
+      fromStart(length('distanceIn', 'Distance', 'landing', '44', '1100')),
     ],
     choices: [
       {

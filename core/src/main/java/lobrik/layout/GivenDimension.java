@@ -6,6 +6,7 @@ import java.util.Optional;
 import lobrik.bend.Bend;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
+import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -27,7 +28,10 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     static List<GivenDimension> of(Layout layout, Optional<Obstacle> asked) {
         List<GivenDimension> places = new ArrayList<>();
         for (Input input : Input.of(layout.job().bend())) {
-            onObstacle(layout, input, asked).or(() -> onPiece(layout, input)).ifPresent(places::add);
+            onObstacle(layout, input, asked)
+                    .or(() -> onPiece(layout, input))
+                    .or(() -> alongTheGround(layout, input))
+                    .ifPresent(places::add);
         }
         return List.copyOf(places);
     }
@@ -39,6 +43,15 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                         .filter(feature -> feature.id() == id)
                         .findFirst()
                         .map(feature -> on(input, feature)));
+    }
+
+    /** A kick ends in the air: how far away that is asked for is a size of the ground beneath, and no feature of the piece. */
+    private static Optional<GivenDimension> alongTheGround(Layout layout, Input input) {
+        if (!(layout.job().bend() instanceof Kick kick) || input.id() != InputId.DISTANCE) {
+            return Optional.empty();
+        }
+        double surface = -layout.job().tooling().conduit().outsideDiameter().inches() / 2;
+        return Optional.of(level(input, 0, kick.distance().inches(), surface));
     }
 
     private static GivenDimension on(Input input, Feature feature) {

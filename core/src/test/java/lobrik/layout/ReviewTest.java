@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
+import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
@@ -23,6 +24,7 @@ import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.FeatureId;
 import lobrik.shape.Obstacle;
+import lobrik.shape.Vector3;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -145,6 +147,19 @@ class ReviewTest {
         Fault fault = impossible(job);
         assertThat(fault.code()).isEqualTo(FaultCode.SPACING_IMPOSSIBLE);
         assertCured(job, fault);
+    }
+
+    @ParameterizedTest
+    @EnumSource(OffsetLayout.class)
+    void distanceOfAKick_isDrawnAlongTheGround_asItIsAskedFor(OffsetLayout from) {
+        Job job = job(Method.CHART, new Kick(Length.ofInches(9), Angle.ofDegrees(30), Length.ofInches(44), from));
+        GivenDimension distance = Review.of(job, Optional.empty()).dimensions().stream()
+                .filter(each -> each.input() == InputId.DISTANCE)
+                .findFirst()
+                .orElseThrow();
+        double underside = -job.tooling().conduit().outsideDiameter().inches() / 2;
+        assertThat(distance.from()).isEqualTo(new Vector3(0, underside, 0));
+        assertThat(distance.to()).isEqualTo(new Vector3(44, underside, 0));
     }
 
     @Test
