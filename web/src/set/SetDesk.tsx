@@ -106,7 +106,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
           onChange={(event) => {
             change('title', (before) => ({ ...before, title: event.target.value }));
           }}
-          className="h-11 w-48 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg max-xl:w-36"
+          className="h-11 w-48 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg max-xl:field-sizing-content max-xl:w-auto max-xl:max-w-80 max-xl:min-w-36 max-sm:max-w-44"
         />
         <Link to="/set/library" className={TOOL} aria-label="Library">
           <Library size={20} />
