@@ -5,13 +5,18 @@ import { useDisplayUnit } from '../frame/signedIn';
 
 type Explanation = Schemas['ExplanationAnswer'];
 
-/** The sum of an explanation with its figures, as somebody writes it on a board. */
-export function SumWritten({ explanation: { about, terms, unit, result, rounded } }: { explanation: Explanation }) {
+/**
+ * The sum of an explanation with its figures, as somebody writes it on a board: all of them as finely as it takes for them to add
+ * up.
+ */
+export function SumWritten({ explanation }: { explanation: Explanation }) {
+  const { terms, unit, result, rounded, lines, places } = explanation;
   const display = useDisplayUnit();
-  const fine = about.startsWith('predicted/');
+  const shown = display === 'in' ? { lines } : { places };
+  const finely = (of: 'in' | 'deg') => (of === 'in' ? shown : undefined);
   // What reads the same is said once.
   const onTape =
-    rounded != null && quantityText(rounded, unit, display) !== quantityText(result, unit, display, { lines: 32 })
+    rounded != null && quantityText(rounded, unit, display) !== quantityText(result, unit, display, finely(unit))
       ? rounded
       : undefined;
   return (
@@ -23,13 +28,13 @@ export function SumWritten({ explanation: { about, terms, unit, result, rounded 
             {term.unit == null ? (
               term.name !== '' && <b className="figures">{String(Math.round(term.value * 1e4) / 1e4)}</b>
             ) : (
-              <Figure value={term.value} unit={term.unit} fine={fine} />
+              <Figure value={term.value} unit={term.unit} shown={finely(term.unit)} />
             )}{' '}
             <span className="text-sm">{term.name}</span>
           </span>
         </span>
       ))}{' '}
-      = <Figure value={result} unit={unit} fine className="text-xl" />
+      = <Figure value={result} unit={unit} shown={finely(unit)} className="text-xl" />
       {onTape !== undefined && (
         <>
           , on the tape <Figure value={onTape} unit={unit} className="text-xl" />

@@ -25,6 +25,8 @@ test('a sum is written term by term, with its signs and names', async () => {
         result: 4.96875,
         unit: 'in',
         rounded: null,
+        lines: 32,
+        places: 1,
       },
     ],
     response: new Response(),
@@ -37,15 +39,17 @@ test('a sum is written term by term, with its signs and names', async () => {
 });
 
 test.each([
-  // As finely as the exact figure is written, both read 30 5/8.
-  [30.62, 30.625, /= 30 5\/8$/],
-  [30.594, 30.625, /= 30 19\/32 ?, on the tape 30 5\/8$/],
-])('what is on the tape is said where it reads otherwise: %d', async (result, rounded, expected) => {
-  const terms = [{ before: '', name: 'leg', value: result, unit: 'in' }];
+  // As finely as it takes for them to add up, both read 30 5/8.
+  { lines: 16, expected: /36 5\/8 leg − 6 take-up = 30 5\/8$/ },
+  { lines: 32, expected: /36 19\/32 leg − 6 take-up = 30 19\/32 ?, on the tape 30 5\/8$/ },
+])('what is on the tape is said where it reads otherwise, at 1/$lines', async ({ lines, expected }) => {
+  const terms = [
+    { before: '', name: 'leg', value: 36.594, unit: 'in' },
+    { before: '−', name: 'take-up', value: 6, unit: 'in' },
+  ];
+  const why = { about: 'mark1', name: 'mark 1', formula: 'mark', words: 'Up to the bend.', unit: 'in', places: 1 };
   vi.spyOn(api, 'POST').mockResolvedValue({
-    data: [
-      { about: 'mark1', name: 'mark 1', formula: 'mark', words: 'Up to the bend.', terms, result, unit: 'in', rounded },
-    ],
+    data: [{ ...why, terms, result: 30.594, rounded: 30.625, lines }],
     response: new Response(),
   } as never);
   drawnInApp(<WhyPanel request={{} as never} about={undefined} bends={2} />);

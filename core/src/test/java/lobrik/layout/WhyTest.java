@@ -36,9 +36,9 @@ class WhyTest {
     }
 
     /** Works the sum from left to right, as it is written; only squares and roots are not of this form. */
-    private static double worked(Explanation explanation) {
+    private static double worked(List<Explanation.Term> terms) {
         double sum = 0;
-        for (Explanation.Term term : explanation.terms()) {
+        for (Explanation.Term term : terms) {
             double value = switch (term) {
                 case Explanation.Term.Of of -> number(of.value());
                 case Explanation.Term.Factor factor -> factor.value();
@@ -66,12 +66,70 @@ class WhyTest {
             Layout layout = Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH));
             for (Explanation explanation : Why.of(layout)) {
                 if (!List.of("true-offset", "rolling-turn").contains(explanation.formula())) {
-                    assertThat(worked(explanation))
+                    assertThat(worked(explanation.terms()))
                             .as(explanation.about() + " of " + layout.job().bend())
                             .isCloseTo(number(explanation.result()), within(1e-6));
                 }
             }
         }
+    }
+
+    /** Worked once more with the figures that are written, as somebody with a pencil does. */
+    @ParameterizedTest
+    @MethodSource("kindsAndMethods")
+    void everySum_addsUp_asItIsWritten(BendKind kind, Method method) {
+        Jobs jobs = new Jobs(43);
+        int sums = 0;
+        int off = 0;
+        for (int i = 0; i < CASES; i++) {
+            for (Explanation sum : Why.of(Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH)))) {
+                if (!isOfLengths(sum)) {
+                    continue;
+                }
+                for (List<TapeDivision> divisions : List.of(AddingUp.INCHES, AddingUp.MILLIMETRES)) {
+                    TapeDivision division = AddingUp.of(sum, divisions);
+                    boolean adds = written(sum, division).equals(((Length) sum.result()).nearest(division));
+                    assertThat(adds || division.equals(divisions.getLast()))
+                            .as(sum.toString())
+                            .isTrue();
+                    sums++;
+                    off += adds ? 0 : 1;
+                }
+            }
+        }
+        assertThat(off).as("sums that add up at no division, of " + sums).isLessThan(1 + sums / 20);
+    }
+
+    /** Of lengths that are added and taken away: what is multiplied is never exact once it is rounded. */
+    private static boolean isOfLengths(Explanation sum) {
+        return sum.result() instanceof Length
+                && !List.of("true-offset", "rolling-turn").contains(sum.formula())
+                && sum.terms().stream()
+                        .allMatch(term -> term instanceof Explanation.Term.Of of && of.value() instanceof Length);
+    }
+
+    private static Length written(Explanation sum, TapeDivision division) {
+        List<Explanation.Term> written = sum.terms().stream()
+                .map(term -> term instanceof Explanation.Term.Of(String before, String name, Length length)
+                        ? new Explanation.Term.Of(before, name, length.nearest(division))
+                        : term)
+                .toList();
+        return Length.ofInches(worked(written)).nearest(division);
+    }
+
+    @Test
+    void sumsAreWrittenAsOnATape_whereTheyAddUpSo_elseFiner() {
+        Explanation fractions = Sum.of("leg", Length.ofFraction(18, 1, 4))
+                .minus("take-up", Length.ofInches(6))
+                .gives("mark1", "mark 1", "f", "w.", Length.ofFraction(12, 1, 4));
+        assertThat(AddingUp.of(fractions, AddingUp.INCHES)).isEqualTo(TapeDivision.SIXTEENTH);
+        // 914.4 − 12.7 + 27.0 is 928.7; in whole millimetres 914 − 13 + 27 would be 929.
+        Explanation converted = Sum.of("distance", Length.ofInches(36))
+                .minus("edge clearance", Length.ofInches(0.5))
+                .plus("shrink", Length.ofFraction(1, 1, 16))
+                .gives("mark2", "mark 2", "f", "w.", Length.ofFraction(36, 9, 16));
+        assertThat(AddingUp.of(converted, AddingUp.INCHES)).isEqualTo(TapeDivision.SIXTEENTH);
+        assertThat(AddingUp.of(converted, AddingUp.MILLIMETRES).step()).isEqualTo(Length.ofMillimetres(0.1));
     }
 
     @ParameterizedTest

@@ -1,6 +1,7 @@
 package lobrik.server.calc;
 
 import java.util.List;
+import lobrik.layout.AddingUp;
 import lobrik.layout.Explanation;
 import lobrik.measure.Quantity;
 import lobrik.server.platform.Numbers;
@@ -14,6 +15,8 @@ import org.jspecify.annotations.Nullable;
  * @param formula id of the formula in the documentation
  * @param terms of the sum, from left to right
  * @param rounded to the tape's division, where that is what is marked
+ * @param lines to an inch, at least, for the figures to add up as they are written
+ * @param places of a millimetre, at least, for the same
  */
 public record ExplanationAnswer(
         String about,
@@ -23,7 +26,9 @@ public record ExplanationAnswer(
         List<TermAnswer> terms,
         Unit unit,
         double result,
-        @Nullable Double rounded) {
+        @Nullable Double rounded,
+        int lines,
+        int places) {
 
     /** A term with what is written before it; without a unit it is a pure number. */
     public record TermAnswer(
@@ -49,6 +54,8 @@ public record ExplanationAnswer(
                 explanation.terms().stream().map(TermAnswer::of).toList(),
                 Unit.of(result),
                 Numbers.of(result),
-                explanation.rounded().map(Numbers::of).orElse(null));
+                explanation.rounded().map(Numbers::of).orElse(null),
+                16 << AddingUp.INCHES.indexOf(AddingUp.of(explanation, AddingUp.INCHES)),
+                AddingUp.MILLIMETRES.indexOf(AddingUp.of(explanation, AddingUp.MILLIMETRES)));
     }
 }

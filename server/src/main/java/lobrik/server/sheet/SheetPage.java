@@ -10,12 +10,18 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
+import lobrik.layout.AddingUp;
 import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Explanation;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.layout.Why;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
+import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
@@ -219,34 +225,40 @@ final class SheetPage {
         }
     }
 
-    /** As a teacher writes it: what stands on the card first, then the sum. */
+    /** As a teacher writes it: what stands on the card first, then the sum, in figures that add up. */
     private String sum(Explanation each) {
+        TapeDivision division =
+                AddingUp.of(each, sheet.unit() == LengthUnit.MILLIMETRE ? AddingUp.MILLIMETRES : AddingUp.INCHES);
+        String gives = " = " + written(each.result(), division);
+        if (!gives.endsWith(" " + sheet.onTape(each.result()))) {
+            gives += ", on the tape " + sheet.onTape(each.result());
+        }
         if (each.terms().size() == 2
                 && each.terms().getFirst() instanceof Explanation.Term.Of of
                 && each.terms().getLast() instanceof Explanation.Term.Factor factor
                 && factor.before().equals("×")) {
             String times = decimal(factor.value());
-            return each.name() + " = " + factor.name() + ": " + times + "; " + times + " × " + rounded(of) + " = "
-                    + sheet.onTape(each.result());
+            return each.name() + " = " + factor.name() + ": " + times + "; " + times + " × "
+                    + written(of.value(), division) + gives;
         }
-        StringBuilder sum = new StringBuilder(each.name()).append(" = ");
+        StringBuilder sum = new StringBuilder(each.name()).append(" =");
         for (Explanation.Term term : each.terms()) {
             String figure = switch (term) {
-                case Explanation.Term.Of of -> rounded(of);
+                case Explanation.Term.Of of -> written(of.value(), division);
                 case Explanation.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
             };
-            sum.append(term.before().isEmpty() ? "" : term.before() + " ");
-            sum.append(term.name().isEmpty() ? "" : term.name() + " ")
-                    .append(figure)
-                    .append(' ');
+            Stream.of(term.before(), term.name(), figure)
+                    .filter(part -> !part.isEmpty())
+                    .forEach(part -> sum.append(' ').append(part));
         }
-        sum.append("= ").append(sheet.onTape(each.result()));
-        return sum.toString();
+        return sum + gives;
     }
 
-    private String rounded(Explanation.Term.Of term) {
-        String exact = sheet.exactly(term.value());
-        return exact.contains(".") && !exact.endsWith("°") ? sheet.onTape(term.value()) : exact;
+    private static String written(Quantity quantity, TapeDivision division) {
+        return switch (quantity) {
+            case Length length -> division.text(length);
+            case Angle angle -> angle.text();
+        };
     }
 
     private static String decimal(double value) {
