@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collector;
 import java.util.stream.Collectors;
 import lobrik.bend.BendKind;
 import lobrik.measure.Quantity;
@@ -18,10 +19,11 @@ import lobrik.verdict.KnownBender;
  * Compares benders by what comes out of them, whoever bends and whatever is bent: a bender that makes everybody over-bend is a
  * bender to calibrate, not fifteen bad trainees.
  *
- * <p>Each piece's deviation is taken as person + bender + kind of bend + chance, fitted by {@link ThreeWayFit}. The bender that
- * differs most clearly from the mean of the others is set apart if that difference is no chance (Student's t, Bonferroni over
- * the benders) and is worth telling; then the rest are compared again without it, so that one bad bender makes no others look
- * bad. Of the last two nobody can say which is off, and both are named.
+ * <p>Each piece's deviation is taken as person + bender + kind of bend + chance, fitted by {@link ThreeWayFit}. Benders are
+ * compared with those that people lead to, from one to the other. The one that differs most clearly from the mean of the others
+ * is set apart if that difference is no chance (Student's t, Bonferroni over all benders) and is worth telling; then the rest
+ * are compared again without it, so that one bad bender makes no others look bad. Of the last two nobody can say which is off,
+ * and both are named.
  *
  * @param kind of deviation that they are compared by
  * @param effects by bender
@@ -79,9 +81,12 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
         });
         Map<String, ThreeWayFit.Contrast> contrasts = new HashMap<>();
         Map<String, Finding> findings = new HashMap<>();
-        if (comparable.size() >= 2) {
+        List<Set<String>> groups = connected(seen, comparable);
+        if (!groups.isEmpty()) {
             ThreeWayFit fit = ThreeWayFit.of(seen);
-            setApart(kind, fit, comparable, contrasts, findings);
+            // Set apart once in a hundred times in all, into however many groups the benders fall.
+            double limit = FALSE_ALARM / comparable.size();
+            groups.forEach(group -> setApart(kind, fit, group, limit, contrasts, findings));
         }
         Quantity unit = kind.worthTelling();
         return new BenderComparison(
@@ -97,17 +102,45 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
                         .toList());
     }
 
+    /**
+     * The benders that can be compared with each other: somebody bent on both, or on one of them and on a third that leads on.
+     * Two sites of a school that share neither people nor benders are two groups, and neither keeps the other from being
+     * compared.
+     */
+    private static List<Set<String>> connected(List<Seen> seen, Set<String> comparable) {
+        Map<String, Set<String>> byPerson = seen.stream()
+                .collect(Collectors.groupingBy(Seen::person, Collectors.mapping(Seen::bender, toTreeSet())));
+        List<Set<String>> groups = new ArrayList<>();
+        for (Set<String> used : byPerson.values()) {
+            Set<String> merged = new TreeSet<>(used);
+            groups.removeIf(group -> {
+                boolean meets = group.stream().anyMatch(used::contains);
+                if (meets) {
+                    merged.addAll(group);
+                }
+                return meets;
+            });
+            groups.add(merged);
+        }
+        groups.forEach(group -> group.retainAll(comparable));
+        return groups.stream().filter(group -> group.size() >= 2).toList();
+    }
+
+    private static Collector<String, ?, Set<String>> toTreeSet() {
+        return Collectors.toCollection(TreeSet::new);
+    }
+
     private static void setApart(
             DeviationKind kind,
             ThreeWayFit fit,
             Set<String> comparable,
+            double limit,
             Map<String, ThreeWayFit.Contrast> contrasts,
             Map<String, Finding> findings) {
         Set<String> alike = new TreeSet<>(comparable);
         boolean again = true;
         while (again && alike.size() >= 2) {
             again = false;
-            double limit = FALSE_ALARM / comparable.size();
             List<String> clear = new ArrayList<>();
             for (String bender : alike) {
                 fit.contrast(bender, alike)

@@ -102,6 +102,20 @@ class BenderComparisonTest {
         assertThat(far.pieces()).isEqualTo(144);
     }
 
+    /** Two sites that share neither people nor benders: each is compared by itself, and a bad one is found in either. */
+    @Test
+    void sitesThatShareNobody_areComparedEachByItself() {
+        Map<String, Double> benders = Map.of("Bender 1", 0.0, "Bender 2", 2.0, "Bender 3", 0.0);
+        List<Seen> seen = new ArrayList<>(bent(new SplittableRandom(7), 15, 12, benders));
+        bent(new SplittableRandom(8), 15, 12, Map.of("Far 1", 0.0, "Far 2", 0.0, "Far 3", -2.0))
+                .forEach(each -> seen.add(new Seen("far " + each.person(), each.bender(), each.kind(), each.off())));
+        BenderComparison comparison = BenderComparison.of(DeviationKind.ANGLES, seen);
+        assertThat(comparison.known()).containsOnlyKeys("Bender 2", "Far 3");
+        assertThat(effect(comparison, "Bender 2").off().orElseThrow().number()).isCloseTo(2, within(0.6));
+        assertThat(effect(comparison, "Far 3").off().orElseThrow().number()).isCloseTo(-2, within(0.6));
+        assertThat(comparison.effects()).extracting(Effect::finding).containsOnly(Finding.OFF, Finding.LIKE_THE_OTHERS);
+    }
+
     @Test
     void withoutABadBender_oneIsBlamed_asSeldomAsIsSaid() {
         SplittableRandom random = new SplittableRandom(6);

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -51,7 +52,15 @@ class CohortResource {
     @Operation(summary = "The cohorts one teaches, with their trainees")
     @GetMapping("/api/cohorts")
     List<CohortView> list(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return cohorts.visibleTo(who).stream().map(cohort -> view(who, cohort)).toList();
+        // A few questions for all of them: a lead sees hundreds.
+        Map<UUID, List<Trainee>> trainees = cohorts.traineesByCohort(who);
+        Map<UUID, List<TraineeGroup>> groups = cohorts.groupsByCohort(who);
+        return cohorts.visibleTo(who).stream()
+                .map(cohort -> view(
+                        cohort,
+                        trainees.getOrDefault(cohort.id(), List.of()),
+                        groups.getOrDefault(cohort.id(), List.of())))
+                .toList();
     }
 
     @Operation(summary = "Start a cohort; repeating the request changes nothing")
@@ -68,7 +77,8 @@ class CohortResource {
             throw TurnedDown.badInput(
                     "/trainees", "out-of-range", "a cohort has from 1 to " + LARGEST_COHORT + " trainees");
         }
-        return view(who, cohorts.start(who, id, name, trainees));
+        Cohort cohort = cohorts.start(who, id, name, trainees);
+        return view(cohort, cohorts.trainees(who, id), cohorts.groups(who, id));
     }
 
     @Operation(summary = "Make a group of trainees, or change it")
@@ -97,14 +107,14 @@ class CohortResource {
                 group.id(), group.name(), group.trainees().stream().sorted().toList());
     }
 
-    private CohortView view(SignedIn who, Cohort cohort) {
-        List<TraineeView> trainees = cohorts.trainees(who, cohort.id()).stream()
-                .map(trainee -> new TraineeView(trainee.id(), trainee.fullName(), trainee.bench()))
-                .toList();
-        List<GroupView> groups = cohorts.groups(who, cohort.id()).stream()
-                .map(CohortResource::view)
-                .toList();
-        return new CohortView(cohort.id(), cohort.name(), trainees, groups);
+    private static CohortView view(Cohort cohort, List<Trainee> trainees, List<TraineeGroup> groups) {
+        return new CohortView(
+                cohort.id(),
+                cohort.name(),
+                trainees.stream()
+                        .map(trainee -> new TraineeView(trainee.id(), trainee.fullName(), trainee.bench()))
+                        .toList(),
+                groups.stream().map(CohortResource::view).toList());
     }
 
     private static String requireName(String pointer, String whose, @Nullable String name) {

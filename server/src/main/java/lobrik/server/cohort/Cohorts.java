@@ -3,6 +3,7 @@ package lobrik.server.cohort;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -35,11 +36,7 @@ public class Cohorts {
     /** The cohorts one may see, by name. */
     @Transactional(readOnly = true)
     public List<Cohort> visibleTo(SignedIn who) {
-        return entities.createQuery("from Cohort c where " + VISIBLE + " order by c.name", Cohort.class)
-                .setParameter("centre", who.centreId())
-                .setParameter("lead", who.isLead())
-                .setParameter("account", who.accountId())
-                .getResultList();
+        return visible(who, "from Cohort c where %s order by c.name", Cohort.class);
     }
 
     /**
@@ -49,8 +46,12 @@ public class Cohorts {
      */
     @Transactional(readOnly = true)
     public Cohort cohort(SignedIn who, UUID id) {
-        return visibleTo(who).stream()
-                .filter(cohort -> cohort.id().equals(id))
+        return entities.createQuery("from Cohort c where c.id = :id and " + VISIBLE, Cohort.class)
+                .setParameter("id", id)
+                .setParameter("centre", who.centreId())
+                .setParameter("lead", who.isLead())
+                .setParameter("account", who.accountId())
+                .getResultStream()
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.notFound("cohort"));
     }
@@ -140,6 +141,30 @@ public class Cohorts {
     public List<Trainee> trainees(SignedIn who, UUID cohortId) {
         return entities.createQuery("from Trainee where cohortId = :cohort order by bench, fullName", Trainee.class)
                 .setParameter("cohort", cohort(who, cohortId).id())
+                .getResultList();
+    }
+
+    /** The trainees of every cohort that one may see, by cohort and then by bench. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<Trainee>> traineesByCohort(SignedIn who) {
+        return visible(who, """
+                        select t from Trainee t join Cohort c on c.id = t.cohortId
+                        where %s order by t.bench, t.fullName""", Trainee.class).stream().collect(Collectors.groupingBy(Trainee::cohortId));
+    }
+
+    /** The groups of every cohort that one may see, by cohort and then by name. */
+    @Transactional(readOnly = true)
+    public Map<UUID, List<TraineeGroup>> groupsByCohort(SignedIn who) {
+        return visible(who, """
+                        select distinct g from TraineeGroup g left join fetch g.trainees join Cohort c on c.id = g.cohortId
+                        where %s order by g.name""", TraineeGroup.class).stream().collect(Collectors.groupingBy(TraineeGroup::cohortId));
+    }
+
+    private <T> List<T> visible(SignedIn who, String question, Class<T> type) {
+        return entities.createQuery(question.formatted(VISIBLE), type)
+                .setParameter("centre", who.centreId())
+                .setParameter("lead", who.isLead())
+                .setParameter("account", who.accountId())
                 .getResultList();
     }
 
