@@ -88,6 +88,13 @@ export function OwnFigures({ code, sheet, onSent }: { code: string; sheet: Sheet
               onChange={(event) => {
                 setText(i, event.target.value);
               }}
+              onKeyDown={(event) => {
+                // As the key of the pad does; a form that cannot be sent yet hears nothing of it.
+                if (event.key === 'Enter') {
+                  event.preventDefault();
+                  onEnter();
+                }
+              }}
               className={`figures h-12 w-full min-w-0 rounded-field border-2 bg-base-100 px-3 text-2xl ${
                 i === active ? 'border-base-content outline-2 outline-info' : 'border-base-content/60'
               }`}
