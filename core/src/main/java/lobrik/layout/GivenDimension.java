@@ -6,7 +6,6 @@ import java.util.Optional;
 import lobrik.bend.Bend;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
-import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -45,13 +44,13 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                         .map(feature -> on(input, feature)));
     }
 
-    /** A kick ends in the air: how far away that is asked for is a size of the ground beneath, and no feature of the piece. */
+    /** A piece that ends in the air has no feature of how far away that is: it is a size of the ground beneath. */
     private static Optional<GivenDimension> alongTheGround(Layout layout, Input input) {
-        if (!(layout.job().bend() instanceof Kick kick) || input.id() != InputId.DISTANCE) {
+        if (input.id() != InputId.DISTANCE || !(input.current() instanceof Length distance)) {
             return Optional.empty();
         }
         double surface = -layout.job().tooling().conduit().outsideDiameter().inches() / 2;
-        return Optional.of(level(input, 0, kick.distance().inches(), surface));
+        return Optional.of(level(input, 0, distance.inches(), surface));
     }
 
     private static GivenDimension on(Input input, Feature feature) {
