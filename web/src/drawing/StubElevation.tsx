@@ -14,7 +14,8 @@ import {
   standOnFarLeg,
   type View,
 } from './geometry';
-import { roomAround, type StubPlace, stubSpots } from './stubSpots';
+import { ARC_RADIUS, roomAround, type StubPlace, stubSpots } from './stubSpots';
+import { usePlaceSizes } from './usePlaceSizes';
 import { Tube } from './Tube';
 import type { NoteSpots } from './RunElevation';
 import { Sized } from './Sized';
@@ -61,6 +62,7 @@ function Drawing({
   width,
   height,
 }: StubElevationProps & { width: number; height: number }) {
+  const { holder, sizes } = usePlaceSizes();
   const stood = standOnFarLeg(asked, outsideDiameter);
   const wantedPiece = wanted === undefined ? undefined : standOnFarLeg(wanted, outsideDiameter).points;
   const piece = wantedPiece === undefined ? stood.points : exaggerated(wantedPiece, stood.points, exaggeration);
@@ -78,9 +80,9 @@ function Drawing({
   ]);
   const written = { leg: places.leg !== undefined, otherLeg: places.otherLeg !== undefined };
   const view = fit({ ...box, bottom: Math.min(0, box.bottom) }, width, height, roomAround(width, written));
-  const spots = stubSpots(piece, half, markIn ?? 0, view, width, height);
+  const spots = stubSpots(piece, half, markIn ?? 0, view, width, height, sizes);
   return (
-    <>
+    <div ref={holder} className="contents">
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
         <g opacity={faded ? 0.3 : 1}>
           <Paper width={width} height={height} view={view} />
@@ -117,6 +119,15 @@ function Drawing({
             <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
           )}
           <AngleArc view={view} half={half} />
+          {places.angle1 !== undefined && spots.angleLeader !== undefined && (
+            <path
+              d={path([spots.angleLeader.from, spots.angleLeader.to])}
+              fill="none"
+              stroke="var(--line)"
+              className="line-thin"
+              data-leader=""
+            />
+          )}
           <Label
             at={{ x: spots.datumFace.x, y: view.toScreen({ x: 0, y: box.top }).y - 18 }}
             size={14}
@@ -144,7 +155,7 @@ function Drawing({
         along: (position) => view.toScreen(along(piece, position).point),
         input: (name) => ({ legIn: spots.leg, otherLegIn: spots.otherLeg })[name],
       })}
-    </>
+    </div>
   );
 }
 
@@ -196,11 +207,10 @@ function RingOnPiece({
 }
 
 function AngleArc({ view, half }: { view: View; half: number }) {
-  const radius = 4.2;
   const corner = { x: half, y: half * 2 };
   const arc = Array.from({ length: 13 }, (_, i) => {
     const angle = (i / 12) * (Math.PI / 2);
-    return { x: corner.x + radius * Math.cos(angle), y: corner.y + radius * Math.sin(angle) };
+    return { x: corner.x + ARC_RADIUS * Math.cos(angle), y: corner.y + ARC_RADIUS * Math.sin(angle) };
   });
   const line = arc.map(view.toScreen);
   return <path d={path(line)} fill="none" stroke="var(--line)" className="line-thin" strokeDasharray="3 3" />;

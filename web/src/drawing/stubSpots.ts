@@ -1,6 +1,6 @@
 import { along, at, type Box, type Point, type View } from './geometry';
-import { placeLabels, rectOf } from './labels';
-import { NARROW_PX } from './runSpots';
+import { placeLabels, type Rect, rectOf } from './labels';
+import { NARROW_PX, type PlaceSize } from './runSpots';
 
 /** The places around a stub where a dimension is written or entered. */
 export type StubPlace = 'leg' | 'otherLeg' | 'angle1' | 'mark1';
@@ -14,7 +14,15 @@ export interface StubSpots extends Record<StubPlace, Point> {
   legFoot: Point;
   otherStart: Point;
   otherEnd: Point;
+  /** From the angle's arc to its figure, where that found no room beside it. */
+  angleLeader: { from: Point; to: Point } | undefined;
 }
+
+/** Of the arc that says which angle is meant, in inches. */
+export const ARC_RADIUS = 4.2;
+
+/** A figure that stands further from its arc than this, in pixels, is led to. */
+const NEAR_ENOUGH = 28;
 
 const WIDE_ROOM: Box = { left: 192, right: 40, top: 44, bottom: 122 };
 const NARROW_ROOM: Box = { left: 104, right: 16, top: 30, bottom: 74 };
@@ -32,11 +40,15 @@ export function roomAround(width: number, written: { leg: boolean; otherLeg: boo
 const BOTH = { leg: true, otherLeg: true };
 
 /** What stands at a place takes at most this much, in pixels. */
-export function placeSize(width: number): { width: number; height: number } {
-  return width < NARROW_PX ? { width: 90, height: 74 } : { width: 146, height: 78 };
+export function placeSize(width: number): PlaceSize {
+  return width < NARROW_PX ? { width: 90, height: 74, below: 0 } : { width: 146, height: 78, below: 0 };
 }
 
-/** Finds the spots. The legs' dimensions sit on their lines; angle and mark are as near to where they belong as there is room. */
+/**
+ * Finds the spots. The legs' dimensions sit on their lines; angle and mark are as near to where they belong as there is room.
+ *
+ * @param sizes how large what stands at a place is, where that is known
+ */
 export function stubSpots(
   piece: readonly Point[],
   half: number,
@@ -44,6 +56,7 @@ export function stubSpots(
   view: View,
   width: number,
   height: number,
+  sizes: ReadonlyMap<string, PlaceSize> = new Map(),
 ): StubSpots {
   const narrow = width < NARROW_PX;
   const size = placeSize(width);
@@ -59,18 +72,25 @@ export function stubSpots(
 
   const gap = narrow ? 34 : 74;
   const up = narrow ? 70 : 122;
-  const reach = Math.max(175, 5.6 * view.scale + (narrow ? 20 : 60));
-  const rise = Math.max(70, 3.4 * view.scale);
+  const markSize = sizes.get('mark1') ?? size;
+  const angleSize = sizes.get('angle1') ?? size;
+  const arc = ARC_RADIUS * view.scale * Math.SQRT1_2;
+  const onArc = { x: inside.x + arc, y: inside.y - arc };
   // The mark first: its leader ties it to the ring, while the angle may stand anywhere in the corner.
   const { middles } = placeLabels(
     [
       {
         id: 'mark1',
-        ...size,
-        at: { x: ring.x + half * view.scale + gap + size.width / 2, y: Math.max(datumFace.y + 46, ring.y - up) },
+        ...markSize,
+        at: { x: ring.x + half * view.scale + gap + markSize.width / 2, y: Math.max(datumFace.y + 46, ring.y - up) },
         anchor: ring,
       },
-      { id: 'angle1', ...size, at: { x: inside.x + reach, y: inside.y - rise } },
+      {
+        id: 'angle1',
+        ...angleSize,
+        at: { x: onArc.x + angleSize.width / 2 + 6, y: onArc.y - angleSize.height / 2 - 2 },
+        anchor: onArc,
+      },
     ],
     {
       width,
@@ -93,6 +113,13 @@ export function stubSpots(
     leg,
     otherLeg,
     angle1,
-    mark1: { x: mark.x - size.width / 2, y: mark.y },
+    mark1: { x: mark.x - markSize.width / 2, y: mark.y },
+    angleLeader: leaderTo(rectOf({ ...angleSize, below: 0 }, angle1), onArc),
   };
+}
+
+/** To the nearest point of a text, unless that is near enough to be seen as its own. */
+function leaderTo({ left, right, top, bottom }: Rect, from: Point): StubSpots['angleLeader'] {
+  const to = { x: Math.min(Math.max(from.x, left), right), y: Math.min(Math.max(from.y, top), bottom) };
+  return Math.hypot(to.x - from.x, to.y - from.y) > NEAR_ENOUGH ? { from, to } : undefined;
 }

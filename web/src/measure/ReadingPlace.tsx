@@ -162,7 +162,7 @@ export function ReadingField({ feature, bends, onActivate = () => undefined, pla
   );
 }
 
-/** A gauge that types, or a hand in a hurry: a figure that is typed while nothing has the focus goes into the field. */
+/** A gauge that types, or a hand in a hurry: a figure that is typed while nothing that takes one has the focus goes into the field. */
 function useTypingAnywhere(input: RefObject<HTMLInputElement | null>, on: boolean): void {
   useEffect(() => {
     if (!on) {
@@ -170,7 +170,7 @@ function useTypingAnywhere(input: RefObject<HTMLInputElement | null>, on: boolea
     }
     const onKey = (event: KeyboardEvent) => {
       const elsewhere =
-        event.target instanceof HTMLInputElement ||
+        (event.target instanceof HTMLInputElement && !/^(radio|checkbox)$/.test(event.target.type)) ||
         event.target instanceof HTMLTextAreaElement ||
         event.target instanceof HTMLSelectElement;
       if (!elsewhere && /^[\d.]$/.test(event.key) && !event.ctrlKey && !event.altKey && !event.metaKey) {

@@ -1,7 +1,7 @@
 import * as core from 'bench-core';
 import { expect, test } from 'vitest';
 import type { Attempt } from '../api/queries';
-import { asMeant, asTaken } from './datum';
+import { asMeant, asTaken, isOwnFigure } from './datum';
 
 /** A back-to-back of 20 in: its second mark is at 28 7/8 from the end, and 20 from the back of the first bend. */
 const attempt = {
@@ -76,4 +76,33 @@ test('two readings of one mark are told from one datum, whichever each was taken
     ),
   } as Attempt;
   expect(asTaken(disputed, {}).features[1]?.rivals.map(({ value }) => value)).toEqual([20, 19.875]);
+});
+
+test('a ring on the own figure of the trainee is no slip of whoever reads it, however wrong the figure is', () => {
+  const worked = {
+    ...attempt,
+    bench: {
+      own: {
+        marks: [
+          { mark: 1, from: null, deviationIn: 1 },
+          { mark: 2, from: 'end', deviationIn: 0 },
+        ],
+      },
+    },
+  } as unknown as Attempt;
+  const mark = (number: number, from?: 'end' | 'back') =>
+    ({
+      id: `mark${String(number)}`,
+      target: 6,
+      tolerance: 0.125,
+      under: 0.125,
+      taken: from === undefined ? undefined : { bend: 1, offset: 2, from },
+    }) as unknown as Attempt['features'][number];
+  expect(isOwnFigure(worked, mark(1), 7)).toBe(true);
+  expect(isOwnFigure(worked, mark(1), 7.0625)).toBe(true);
+  expect(isOwnFigure(worked, mark(1), 6)).toBe(false);
+  expect(isOwnFigure(worked, mark(1), 8)).toBe(false);
+  expect(isOwnFigure(worked, mark(2, 'end'), 6)).toBe(true);
+  expect(isOwnFigure(worked, mark(2, 'back'), 6)).toBe(false);
+  expect(isOwnFigure({ ...worked, bench: {} } as Attempt, mark(1), 7)).toBe(false);
 });

@@ -5,7 +5,7 @@ import { type BenchCore, loadBenchCore } from '../benchcore/useBenchCore';
 import { divisionFor } from '../drawing/tape';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
-import { asMeant } from './datum';
+import { asMeant, isOwnFigure } from './datum';
 import { Pace, type TakenWith } from './takenWith';
 
 /** What is wrong with what was typed, or what is asked about it. */
@@ -103,7 +103,9 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
       return;
     }
     const read = asMeant(rules, chosen, said.value);
-    const slip = rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
+    const slip = isOwnFigure(attempt, read, said.value)
+      ? null
+      : rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
       return;

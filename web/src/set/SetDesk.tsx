@@ -128,7 +128,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
             setGiving(!giving);
           }}
         >
-          {giving ? 'Back to the drawing' : 'Give out'}
+          {giving ? 'To the drawing' : 'Give out'}
         </button>
       </Header>
       {giving ? (

@@ -22,9 +22,13 @@ public enum CauseId {
     INSERTION_OMITTED("insertion-omitted", "Insertion forgotten", Stage.ARITHMETIC, Unit.LENGTH),
     CLEARANCE_OMITTED("clearance-omitted", "Clearance forgotten", Stage.ARITHMETIC, Unit.NONE),
     EDGE_FOR_CENTRE("edge-for-centre", "Edge and centre mixed up", Stage.ARITHMETIC, Unit.LENGTH),
+    /** The trainee's own figure is wrong, by no slip that has a name. */
+    FIGURE_WRONG("figure-wrong", "A figure worked out wrong", Stage.ARITHMETIC, Unit.LENGTH),
     /** The amount is how far all marks are from their true place. */
     BURNED_INCH("burned-inch", "Tape started at the 1 in line", Stage.MARKING, Unit.LENGTH),
     MISREAD_FRACTION("misread-fraction", "One mark misread", Stage.MARKING, Unit.LENGTH),
+    /** By more than a fraction, and by no slip that has a name. */
+    MARK_MISPLACED("mark-misplaced", "Ring in the wrong place", Stage.MARKING, Unit.LENGTH),
     /** The amount is the line that was bent to. */
     WRONG_ANGLE_LINE("wrong-angle-line", "Bent to another line of the shoe", Stage.BENDING, Unit.ANGLE),
     ANGLE_OFF("angle-off", "One angle off", Stage.BENDING, Unit.ANGLE),

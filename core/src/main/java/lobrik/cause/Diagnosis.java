@@ -144,10 +144,11 @@ public record Diagnosis(
         }
 
         private List<Hypothesis> hypotheses() {
-            List<Hypothesis> all = new ArrayList<>(MarkHypotheses.of(seen.layout(), seen.insertion()));
+            List<Hypothesis> all = new ArrayList<>(MarkHypotheses.of(seen));
             if (!seen.own().isEmpty()) {
                 List<Hypothesis> workedRight = all.stream()
-                        .filter(hypothesis -> hypothesis.cause().stage() == CauseId.Stage.ARITHMETIC)
+                        .filter(hypothesis -> hypothesis.cause().stage() == CauseId.Stage.ARITHMETIC
+                                && hypothesis.cause() != CauseId.FIGURE_WRONG)
                         .map(hypothesis -> hypothesis.workedRight(WORKED_RIGHT))
                         .toList();
                 all.addAll(workedRight);

@@ -169,6 +169,23 @@ final class Making {
         places[bend] += by;
     }
 
+    /** A figure was worked out differently, the later ones from it, and the conduit was ringed and bent like that. */
+    void workOutFrom(int bend, double by) {
+        for (int i = bend; i < own.length; i++) {
+            own[i] += by;
+        }
+        markFrom(bend, by);
+    }
+
+    /** A ring was set differently and the later ones from it; those that are measured from a back follow that by themselves. */
+    void markFrom(int bend, double by) {
+        for (int i = bend; i < rings.length; i++) {
+            if (i == bend || !following.backs().containsKey(i)) {
+                mark(i, by);
+            }
+        }
+    }
+
     /** A reading was taken wrong. */
     void misread(FeatureId feature, double by) {
         doubtful = Optional.of(feature);

@@ -18,6 +18,7 @@ import lobrik.bend.Stub90;
 import lobrik.fault.Refused;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
+import lobrik.shape.FeatureId;
 import lobrik.shop.HandBenderTable;
 import lobrik.shop.TradeSize;
 
@@ -26,34 +27,38 @@ final class MarkHypotheses {
 
     private static final Hypothesis.Free MISREAD = new Hypothesis.Free(0.3, 0);
 
+    /** Of a wrong figure, or of a ring in a wrong place: it may be any. */
+    private static final Hypothesis.Free ANY = new Hypothesis.Free(3, 0);
+
     /** How often a conduit is cut by the same wrong figure as it is marked by; else it was there already. */
     private static final double CUT_TOO = 0.5;
 
     /** Seldom is the conduit cut in the same go as it is marked. */
     private static final double BURNED_CUT = 0.2;
 
+    private final Case seen;
     private final Layout layout;
     private final Bend bend;
     private final int bends;
-    private final Length insertion;
     private final List<Hypothesis> all = new ArrayList<>();
 
-    private MarkHypotheses(Layout layout, Length insertion) {
-        this.layout = layout;
+    private MarkHypotheses(Case seen) {
+        this.seen = seen;
+        this.layout = seen.layout();
         this.bend = layout.job().bend();
         this.bends = layout.marks().size();
-        this.insertion = insertion;
     }
 
-    static List<Hypothesis> of(Layout layout, Length insertion) {
-        MarkHypotheses hypotheses = new MarkHypotheses(layout, insertion);
+    static List<Hypothesis> of(Case seen) {
+        MarkHypotheses hypotheses = new MarkHypotheses(seen);
         hypotheses.takeUp();
         hypotheses.shrink();
-        hypotheses.all.addAll(SpacingHypotheses.of(layout));
+        hypotheses.all.addAll(SpacingHypotheses.of(seen.layout()));
         hypotheses.insertion();
         hypotheses.clearance();
         hypotheses.edgeForCentre();
         hypotheses.tape();
+        hypotheses.anyFigure();
         return List.copyOf(hypotheses.all);
     }
 
@@ -136,7 +141,7 @@ final class MarkHypotheses {
     }
 
     private void insertion() {
-        double by = -insertion.inches();
+        double by = -seen.insertion().inches();
         if (by == 0) {
             return;
         }
@@ -245,6 +250,33 @@ final class MarkHypotheses {
             all.add(Hypothesis.fitted(
                     CauseId.MISREAD_FRACTION, i + 1, "", 1, MISREAD, (making, amount) -> making.mark(mark, amount)));
         }
+    }
+
+    /**
+     * What no named slip comes to, where it was seen: a figure of the trainee's own, or a ring. It may be carried on to the marks
+     * after it.
+     */
+    private void anyFigure() {
+        for (int i = 0; i < bends; i++) {
+            int mark = i;
+            boolean last = i == bends - 1;
+            if (seen.own().containsKey(i + 1)) {
+                any(CauseId.FIGURE_WRONG, i, (making, amount) -> making.workOut(mark, amount));
+                if (!last) {
+                    any(CauseId.FIGURE_WRONG, i, (making, amount) -> making.workOutFrom(mark, amount));
+                }
+            }
+            if (seen.readings().containsKey(FeatureId.mark(i + 1))) {
+                any(CauseId.MARK_MISPLACED, i, (making, amount) -> making.mark(mark, amount));
+                if (!last) {
+                    any(CauseId.MARK_MISPLACED, i, (making, amount) -> making.markFrom(mark, amount));
+                }
+            }
+        }
+    }
+
+    private void any(CauseId cause, int mark, Hypothesis.Change change) {
+        all.add(Hypothesis.fitted(cause, mark + 1, "", 1, ANY, change));
     }
 
     /** The trainee's own figures are right: only the tape was not. */

@@ -43,6 +43,9 @@ public record Priors(double none, double unclear, double pair, Map<CauseId, Doub
                     entry(CauseId.TAKEUP_TWICE, 2.0),
                     entry(CauseId.MULTIPLIER_OMITTED, 2.0),
                     entry(CauseId.WRONG_TURN, 3.0),
+                    // Of any size, so they could stand for anything: what has a name of its own goes before them.
+                    entry(CauseId.FIGURE_WRONG, 0.2),
+                    entry(CauseId.MARK_MISPLACED, 0.2),
                     entry(CauseId.READING_DOUBTFUL, 1.0)));
 
     public Priors {

@@ -60,6 +60,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
             case MISREAD_FRACTION ->
                 ringName(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
                         + "; a fraction was misread.";
+            case FIGURE_WRONG ->
+                "The figure worked out for " + (single() ? "the mark" : "mark" + number(cause)) + " is " + amount(cause)
+                        + (isNegative(cause) ? " too small" : " too large")
+                        + ": ring and bend are where it says.";
+            case MARK_MISPLACED ->
+                ringName(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
+                        + ", and the bend was made there.";
             case WRONG_ANGLE_LINE -> wrongLine(cause);
             case ANGLE_OFF -> bendName(cause) + " is " + overOrUnder(cause) + " by " + amount(cause) + ".";
             case ANGLE_BIAS ->
@@ -130,6 +137,10 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
 
     private String ringName(Cause cause) {
         return single() ? "The ring" : "Ring " + bend(cause);
+    }
+
+    private String number(Cause cause) {
+        return single() ? "" : " " + bend(cause);
     }
 
     private static String overOrUnder(Cause cause) {
@@ -260,7 +271,9 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return switch (cause.id()) {
             case ANGLE_OFF -> bendName(cause) + " " + overOrUnder(cause);
             case ANGLE_BIAS -> "All bends " + overOrUnder(cause);
-            case MISREAD_FRACTION -> (single() ? "Mark" : "Mark " + bend(cause)) + " misread";
+            case MISREAD_FRACTION -> "Mark" + number(cause) + " misread";
+            case FIGURE_WRONG -> "Mark" + number(cause) + " worked out wrong";
+            case MARK_MISPLACED -> "Ring" + number(cause) + " in the wrong place";
             case MARK_SLIPPED -> bendName(cause) + " beside its ring";
             case HOOK_REVERSED, WRONG_REFERENCE, WRONG_ANGLE_LINE ->
                 cause.id().title() + (cause.bend().isPresent() && !single() ? ", bend " + bend(cause) : "");

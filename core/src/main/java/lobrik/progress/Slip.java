@@ -30,6 +30,8 @@ public record Slip(CauseId cause, OptionalInt bend) {
                     INSERTION_OMITTED,
                     CLEARANCE_OMITTED,
                     EDGE_FOR_CENTRE,
+                    FIGURE_WRONG,
+                    MARK_MISPLACED,
                     BURNED_INCH,
                     WRONG_ANGLE_LINE,
                     HOOK_REVERSED,

@@ -60,6 +60,8 @@ public record NextTime(String sentence, Layout exercise) {
             case INSERTION_OMITTED -> "Add what goes into the fitting before anything else.";
             case CLEARANCE_OMITTED -> "Height and clearance first, as one figure; then work with that one.";
             case EDGE_FOR_CENTRE -> "Point at what the distance runs to, edge or middle, before you hook the tape.";
+            case FIGURE_WRONG -> "Work every figure out a second time before the pencil touches the conduit.";
+            case MARK_MISPLACED -> "Read every ring back from the end and compare it with the sheet before you bend.";
             case BURNED_INCH -> "If you start at the 1 in line, take it off again; better, hook the tape.";
             case MISREAD_FRACTION -> "Read each ring once more with the tape laid anew.";
             case WRONG_ANGLE_LINE -> "Name the line before you pull, and stop to look when you are close.";

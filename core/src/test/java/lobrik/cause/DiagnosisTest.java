@@ -215,10 +215,7 @@ class DiagnosisTest {
      */
     @Test
     void markFromTheBackOfABendThatSlipped_followedIt() {
-        Layout u = Layout.of(new Job(
-                new BackToBack90(Length.ofInches(12), Length.ofInches(20), Length.ofInches(14)),
-                Jobs.threeQuarters(),
-                School.of(Method.CHART, TapeDivision.SIXTEENTH)));
+        Layout u = u();
         Length quarter = Length.ofFraction(0, 1, 4);
         Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
         u.features().forEach(feature -> readings.put(feature.id(), feature.asked()));
@@ -239,11 +236,69 @@ class DiagnosisTest {
                 .hasSize(2);
     }
 
+    /** An inch too much, from the trainee's own figure to the leg; what came after it followed rightly. */
+    @Test
+    void figureThatIsWrongByNoNamedSlip_isSaidToBe_andSoIsThatItWasCarriedOn() {
+        Layout u = u();
+        Length inch = Length.ofInches(1);
+        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        u.features().forEach(feature -> readings.put(feature.id(), feature.predicted()));
+        readings.put(FeatureId.MARK_1, u.marks().getFirst().position().plus(inch));
+        readings.put(FeatureId.LEG, Length.ofInches(13));
+        readings.put(FeatureId.SECOND_LEG, Length.ofInches(13));
+        Map<Integer, Length> own = Map.of(
+                1, u.marks().getFirst().position().plus(inch),
+                2, u.marks().getLast().position().plus(inch));
+        Telling told = new Telling(Diagnosis.of(seen(u, readings, own, Set.of(2))), LengthUnit.INCH);
+        assertThat(first(told).id()).isEqualTo(CauseId.FIGURE_WRONG);
+        assertThat(first(told).bend()).hasValue(1);
+        assertThat(first(told).probability()).isGreaterThan(0.9);
+        assertThat(told.title(first(told))).isEqualTo("Mark 1 worked out wrong");
+        assertThat(told.what(first(told)))
+                .isEqualTo("The figure worked out for mark 1 is 1 in too large: ring and bend are where it says.");
+    }
+
+    @Test
+    void ringFarOff_byNoNamedSlip_isSaidToBe() {
+        Layout stub = Pieces.stub();
+        Telling told = told(stub, Pieces.readings(stub, new double[] {-2.5}, new double[] {0}, new double[] {0}));
+        assertThat(first(told).id()).isEqualTo(CauseId.MARK_MISPLACED);
+        assertThat(told.title(first(told))).isEqualTo("Ring in the wrong place");
+        assertThat(told.what(first(told))).isEqualTo("The ring stands 2 1/2 in short, and the bend was made there.");
+        // All of them, from the first on: the distance itself was taken wrong.
+        Telling all = told(Pieces.offset(), Pieces.readings(Pieces.offset(), new double[] {4, 4}, NOT, NOT));
+        assertThat(first(all).id()).isEqualTo(CauseId.MARK_MISPLACED);
+        assertThat(first(all).bend()).hasValue(1);
+    }
+
+    /** The slips that have a name are as much as those that have none, and go before them. */
+    @Test
+    void namedSlip_goesBeforeAnyFigure() {
+        Layout stub = Pieces.stub();
+        Length worked = stub.marks().getFirst().position();
+        Map<FeatureId, Quantity> readings = Pieces.readings(stub, new double[] {6}, new double[] {0}, new double[] {0});
+        Diagnosis found = Diagnosis.of(seen(stub, readings, Map.of(1, worked.plus(Length.ofInches(6))), Set.of()));
+        assertThat(found.causes().getFirst().id()).isEqualTo(CauseId.TAKEUP_OMITTED);
+        assertThat(found.causes().getFirst().probability()).isGreaterThan(0.9);
+    }
+
+    private static Layout u() {
+        return Layout.of(new Job(
+                new BackToBack90(Length.ofInches(12), Length.ofInches(20), Length.ofInches(14)),
+                Jobs.threeQuarters(),
+                School.of(Method.CHART, TapeDivision.SIXTEENTH)));
+    }
+
     private static Case seen(Layout layout, Map<FeatureId, Quantity> readings, Set<Integer> fromBack) {
+        return seen(layout, readings, Map.of(), fromBack);
+    }
+
+    private static Case seen(
+            Layout layout, Map<FeatureId, Quantity> readings, Map<Integer, Length> own, Set<Integer> fromBack) {
         return new Case(
                 layout,
                 readings,
-                Map.of(),
+                own,
                 Case.USUAL_SIGMA_LENGTH,
                 Case.USUAL_SIGMA_ANGLE,
                 Surround.USUAL_INSERTION,

@@ -306,4 +306,34 @@ class MeasureTest {
         assertThat(page.getByLabel("Looked over")).containsText("Own arithmetic: 70 of 100");
         assertThat(errors).isEmpty();
     }
+
+    @Test
+    void ringOnAWrongOwnFigure_isNotAskedAbout_andTheFigureIsNamedAsTheCause(School.Room room) {
+        Page page = room.signedIn("dessa", errors);
+        Bench.giveStub(page, "Stub worked out wrong", "Piet Rowanger");
+        Bench.measure(room, page, "Piet Rowanger");
+        page.getByText("Own figures").click();
+        page.getByLabel("Own figure for mark 1").fill("14 1/8");
+        Bench.button(page, "Keep the figures").click();
+        page.getByText("of 100 for the arithmetic").waitFor();
+        page.getByText("Readings", new Page.GetByTextOptions().setExact(true)).click();
+        page.locator("aside").getByText("Mark · ").waitFor();
+        // On the switch that was pressed, and a figure goes into the field all the same.
+        page.keyboard().type("14 1/8");
+        page.keyboard().press("Enter");
+        page.locator("aside").getByText("Leg · ").waitFor();
+        page.keyboard().type("20 1/8");
+        page.keyboard().press("Enter");
+        page.getByText("Keep 20 1/8").click();
+        for (String figure : new String[] {"90", "22"}) {
+            page.locator("aside")
+                    .getByText(figure.equals("90") ? "Angle · " : "Other leg · ")
+                    .waitFor();
+            page.keyboard().type(figure);
+            page.keyboard().press("Enter");
+        }
+        page.getByText("See the verdict").click();
+        assertThat(page.getByTestId("cause").first()).containsText("Mark worked out wrong");
+        assertThat(errors).isEmpty();
+    }
 }

@@ -115,7 +115,7 @@ class WholePathTest {
         assertThat(elevation.getByRole(AriaRole.ALERT)).containsText("0 below the line");
         button(page, "Give out").click();
         assertThat(button(page, "Give")).isDisabled();
-        button(page, "Back to the drawing").click();
+        button(page, "To the drawing").click();
         leg.fill("3");
         assertThat(page.getByText("Cannot be laid out.")).isVisible();
         leg.fill("7");
