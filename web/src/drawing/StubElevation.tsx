@@ -14,7 +14,7 @@ import {
   standOnFarLeg,
   type View,
 } from './geometry';
-import { ARC_RADIUS, roomAround, type StubPlace, stubSpots } from './stubSpots';
+import { angleArc, roomAround, type StubPlace, stubSpots } from './stubSpots';
 import { usePlaceSizes } from './usePlaceSizes';
 import { Tube } from './Tube';
 import type { NoteSpots } from './RunElevation';
@@ -118,7 +118,13 @@ function Drawing({
           {written.otherLeg && (
             <DimensionLine from={spots.otherStart} to={spots.otherEnd} anchors={[spots.backFoot, spots.farFace]} />
           )}
-          <AngleArc view={view} half={half} />
+          <path
+            d={path(angleArc(half).map(view.toScreen))}
+            fill="none"
+            stroke="var(--line)"
+            className="line-thin"
+            strokeDasharray="3 3"
+          />
           {places.angle1 !== undefined && spots.angleLeader !== undefined && (
             <path
               d={path([spots.angleLeader.from, spots.angleLeader.to])}
@@ -204,14 +210,4 @@ function RingOnPiece({
       )}
     </g>
   );
-}
-
-function AngleArc({ view, half }: { view: View; half: number }) {
-  const corner = { x: half, y: half * 2 };
-  const arc = Array.from({ length: 13 }, (_, i) => {
-    const angle = (i / 12) * (Math.PI / 2);
-    return { x: corner.x + ARC_RADIUS * Math.cos(angle), y: corner.y + ARC_RADIUS * Math.sin(angle) };
-  });
-  const line = arc.map(view.toScreen);
-  return <path d={path(line)} fill="none" stroke="var(--line)" className="line-thin" strokeDasharray="3 3" />;
 }

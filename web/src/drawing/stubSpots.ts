@@ -19,7 +19,15 @@ export interface StubSpots extends Record<StubPlace, Point> {
 }
 
 /** Of the arc that says which angle is meant, in inches. */
-export const ARC_RADIUS = 4.2;
+const ARC_RADIUS = 4.2;
+
+/** The arc, from the leg to the floor. */
+export function angleArc(half: number): Point[] {
+  return Array.from({ length: 13 }, (_, i) => {
+    const angle = (i / 12) * (Math.PI / 2);
+    return { x: half + ARC_RADIUS * Math.cos(angle), y: half * 2 + ARC_RADIUS * Math.sin(angle) };
+  });
+}
 
 /** A figure that stands further from its arc than this, in pixels, is led to. */
 const NEAR_ENOUGH = 28;
@@ -96,7 +104,10 @@ export function stubSpots(
       width,
       height,
       texts: [leg, otherLeg].map((middle) => rectOf(size, middle)),
-      bodies: [{ points: piece.map(view.toScreen), halfWidth: half * view.scale }],
+      bodies: [
+        { points: piece.map(view.toScreen), halfWidth: half * view.scale },
+        { points: angleArc(half).map(view.toScreen), halfWidth: 3 },
+      ],
       blocks: [],
     },
   );

@@ -42,6 +42,8 @@ describe('why a piece is as it is', () => {
   it('names both of two that happened together', () => {
     shown(named, [cause('shrink-omitted', 'Shrink forgotten', 1), cause('angle-off', 'Bend 2 over-bent', 0.97)]);
     expect(screen.getAllByRole('heading')).toHaveLength(2);
+    // What speaks for the one speaks for both.
+    expect(screen.getAllByText('The landing reads 34 1/2 in.')).toHaveLength(1);
   });
 
   it('names none where none stands out, and says what would decide', () => {

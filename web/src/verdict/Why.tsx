@@ -27,7 +27,14 @@ export function Why({
   return (
     <section aria-label="Likely cause" className="grid gap-2">
       {finding.named ? (
-        [first, ...together].map((cause) => <Likely key={`${cause.id}${String(cause.bendNumber)}`} cause={cause} />)
+        [first, ...together].map((cause, i, all) => (
+          <Likely
+            key={`${cause.id}${String(cause.bendNumber)}`}
+            cause={cause}
+            // Two that happened together share what speaks for them.
+            told={all.slice(0, i).some(({ evidence }) => evidence === cause.evidence)}
+          />
+        ))
       ) : (
         <h2 className="text-[1.7rem] leading-tight font-semibold">{finding.headline}</h2>
       )}
@@ -57,7 +64,7 @@ export function Why({
   );
 }
 
-function Likely({ cause }: { cause: Cause }) {
+function Likely({ cause, told }: { cause: Cause; told: boolean }) {
   return (
     <div data-testid="cause" data-cause={cause.id}>
       <div className="flex items-start justify-between gap-2">
@@ -67,7 +74,7 @@ function Likely({ cause }: { cause: Cause }) {
         </span>
       </div>
       <p className="text-xl leading-snug">{cause.what}</p>
-      <p className="pt-1 text-base leading-snug">{cause.evidence}</p>
+      {!told && <p className="pt-1 text-base leading-snug">{cause.evidence}</p>}
     </div>
   );
 }

@@ -171,6 +171,14 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return FeatureId.withId(cause.detail()).map(FeatureId::words).orElse(cause.detail());
     }
 
+    /** What comes before anything else is done to the piece: a reading that no piece with the others can have. */
+    public Optional<String> readAgain() {
+        return diagnosis.causes().stream()
+                .filter(cause -> cause.id() == CauseId.READING_DOUBTFUL && cause.probability() >= Diagnosis.CLEAR)
+                .findFirst()
+                .map(cause -> "First read " + doubtful(cause) + " again: all that follows rests on it.");
+    }
+
     /**
      * What speaks for an explanation: the reading that it explains best, with what was planned and what the simulation of
      * the explanation gives, and how many readings fit.

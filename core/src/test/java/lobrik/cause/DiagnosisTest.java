@@ -156,6 +156,10 @@ class DiagnosisTest {
         Telling told = told(Pieces.saddle(), readings);
         assertThat(first(told).id()).isEqualTo(CauseId.READING_DOUBTFUL);
         assertThat(told.what(first(told))).contains("the height").contains("read it again");
+        assertThat(told.readAgain()).hasValue("First read the height again: all that follows rests on it.");
+        assertThat(told(Pieces.saddle(), Pieces.readings(Pieces.saddle(), NOT, NOT, NOT))
+                        .readAgain())
+                .isEmpty();
     }
 
     @Test

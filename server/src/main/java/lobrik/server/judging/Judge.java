@@ -66,7 +66,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 seen.map(Budget::of).orElse(List.of()).stream()
                         .map(Judge::budget)
                         .toList(),
-                advice().map(this::view).orElse(null),
+                advice().map(advice -> view(advice, diagnosis)).orElse(null),
                 diagnosis
                         .flatMap(this::named)
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))
@@ -181,11 +181,16 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 measured.rebent()));
     }
 
-    private AdviceView view(Advice advice) {
+    private AdviceView view(Advice advice, Optional<Diagnosis> diagnosis) {
         AdviceWords words = new AdviceWords(advice, layout().marks().size(), unit);
+        String first = diagnosis
+                .filter(_ -> !verdict().isInside())
+                .flatMap(found -> new Telling(found, unit).readAgain())
+                .map(sentence -> sentence + " ")
+                .orElse("");
         return new AdviceView(
                 OutcomeName.valueOf(advice.outcome().name()),
-                words.outcome(),
+                first + words.outcome(),
                 advice.steps().stream().map(step -> step(step, words)).toList(),
                 advice.predicted().stream().map(Judge::expected).toList());
     }

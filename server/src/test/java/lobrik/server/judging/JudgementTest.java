@@ -88,6 +88,25 @@ class JudgementTest {
         assertThat(verdict.at("/marked/centreline").size()).isPositive();
     }
 
+    /** A rise that no piece with these angles and rings can have: nothing is cut before it is read again. */
+    @Test
+    void readingThatDoesNotFit_isReadAgainBeforeAnythingIsDone() {
+        String attempt = Bench.of(dessa, OFFSET, 1).open(0);
+        List.of(
+                        "mark1 25 1/2",
+                        "mark2 37 1/2",
+                        "rise 8",
+                        "landing 36",
+                        "angle1 30",
+                        "angle2 30",
+                        "dogLeg 0",
+                        "overall 80")
+                .forEach(each -> read(attempt, each.split(" ", 2)[0], each.split(" ", 2)[1]));
+        Answer verdict = dessa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(verdict.at("/diagnosis/causes/0/id").asString()).isEqualTo("reading-doubtful");
+        assertThat(verdict.at("/advice/words").asString()).startsWith("First read the rise again: all that follows");
+    }
+
     @Test
     void pieceInTheMiddleOfMeasuring_hasAVerdictAsFarAsItsReadingsGo() {
         String attempt = Bench.of(dessa, OFFSET, 1).open(0);
