@@ -208,7 +208,7 @@ public class Roster {
         private final Mapping mapping;
         private final Map<String, Cohort> known;
         private final Map<String, Set<Integer>> benches = new HashMap<>();
-        private final Map<String, Set<String>> names = new HashMap<>();
+        private final Map<String, Map<String, Boolean>> names = new HashMap<>();
         private final Map<String, String> numbers = new HashMap<>();
         private final List<String> newCohorts = new ArrayList<>();
 
@@ -227,7 +227,7 @@ public class Roster {
             String name = cell(record, mapping.name());
             String number = cell(record, mapping.number());
             String cohort = cohort(record, problems);
-            requireName(name, cohort, problems);
+            requireName(name, !number.isEmpty(), cohort, problems);
             requireNumber(number, name, problems);
             Integer bench = bench(cell(record, mapping.bench()), cohort, problems);
             return new RosterRow(
@@ -271,14 +271,22 @@ public class Roster {
             return named;
         }
 
-        private void requireName(String name, String cohort, List<String> problems) {
+        /** Two of one name in a cohort are two people only where each has a number. */
+        private void requireName(String name, boolean numbered, String cohort, List<String> problems) {
             if (name.isEmpty()) {
                 problems.add("The name is missing");
-            } else if (!isPlain(name, LONGEST_NAME)) {
+                return;
+            }
+            if (!isPlain(name, LONGEST_NAME)) {
                 problems.add(
                         "A name has at most " + LONGEST_NAME + " characters, neither < nor > nor control characters");
-            } else if (!taken(cohort).add(folded(name))) {
-                problems.add("“" + name + "” is in this cohort already: leave the row out, or tell them apart");
+                return;
+            }
+            Map<String, Boolean> there = numberedNames(cohort);
+            boolean isNew = !there.containsKey(folded(name));
+            if (!there.merge(folded(name), numbered, Boolean::logicalAnd) && !isNew) {
+                problems.add("“" + name + "” is in this cohort already: leave the row out, or, if it is somebody else,"
+                        + " give each of the two a number");
             }
         }
 
@@ -324,12 +332,15 @@ public class Roster {
                     key -> present(key).stream().map(Trainee::bench).collect(Collectors.toCollection(HashSet::new)));
         }
 
-        private Set<String> taken(String cohort) {
-            return names.computeIfAbsent(
-                    folded(cohort),
-                    key -> present(key).stream()
-                            .map(trainee -> folded(trainee.fullName()))
-                            .collect(Collectors.toCollection(HashSet::new)));
+        /** Of a cohort, the names of everybody, and whether whoever has one has a number. */
+        private Map<String, Boolean> numberedNames(String cohort) {
+            return names.computeIfAbsent(folded(cohort), key -> {
+                Map<String, Boolean> there = new HashMap<>();
+                present(key)
+                        .forEach(trainee ->
+                                there.merge(folded(trainee.fullName()), trainee.number() != null, Boolean::logicalAnd));
+                return there;
+            });
         }
 
         private List<Trainee> present(String cohort) {

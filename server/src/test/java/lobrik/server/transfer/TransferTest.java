@@ -284,6 +284,34 @@ class TransferTest {
                 .isEqualTo(2);
     }
 
+    /** Two of one name sit in one room; a list that is read in twice must not make two of everybody. */
+    @Test
+    void twoOfOneNameInACohort_areTwoPeople_whereEachHasANumber() {
+        String cohort = "Evening " + UUID.randomUUID();
+        String one = UUID.randomUUID().toString();
+        String table = "name,cohort,number\nCy Marsh," + cohort + "," + one + "\nCy Marsh," + cohort + ",%s\n";
+        String options = ",\"newCohorts\":true";
+        Answer without = runa.post("/api/roster/preview", roster(table.formatted(""), options));
+        assertThat(without.at("/rows/0/problems").size()).isZero();
+        assertThat(without.at("/rows/1/problems/0").asString())
+                .isEqualTo(
+                        "“Cy Marsh” is in this cohort already: leave the row out, or, if it is somebody else, give each"
+                                + " of the two a number");
+        String text = table.formatted(UUID.randomUUID());
+        Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, options));
+        assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
+        JsonNode found = runa.get("/api/cohorts")
+                .body()
+                .valueStream()
+                .filter(each -> each.at("/name").asString().equals(cohort))
+                .findFirst()
+                .orElseThrow();
+        assertThat(found.at("/trainees").size()).isEqualTo(2);
+        assertThat(found.at("/trainees/0/bench")).isNotEqualTo(found.at("/trainees/1/bench"));
+        Answer again = runa.post("/api/roster/preview", roster(text, options));
+        assertThat(again.at("/wrong").asInt()).isEqualTo(2);
+    }
+
     @Test
     void roster_isTakenIn_withAnotherMapping_andNewCohorts() {
         String cohort = "Evening " + UUID.randomUUID();
