@@ -45,6 +45,12 @@ describe('what became of a piece', () => {
     expect(rows[2]?.textContent).toContain('–');
   });
 
+  it('tells a mark as it was measured: from the back of the bend before', () => {
+    const mark = { id: 'mark2', unit: 'in', target: 20, value: 20.25, deviation: 0.25, band: 'within', backOf: 1 };
+    shown({ features: [mark as unknown as Schemas['CheckedFeature']] });
+    expect(screen.getAllByRole('row')[1]?.textContent).toMatch(/from the back of bend 1.*20.*20/);
+  });
+
   it('says what the bender adds, what to do with this piece, and what next time', () => {
     shown({ bender: 'Bender 7 adds 1/4 in to legs; without that yours is within.', then: 'Scrap.', next: 'Say it.' });
     expect(screen.getByText(/Bender 7 adds/)).toBeTruthy();

@@ -4,6 +4,7 @@ import { Elevation } from '../drawing/Elevation';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { datumWords } from '../measure/datum';
 
 /** What became of the piece, in plain words, with what was bent over what was asked. */
 export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: Schemas['CheckedAnswer'] }) {
@@ -55,6 +56,7 @@ export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: S
             <tr key={feature.id} className="border-t border-base-300">
               <th scope="row" className="py-1 text-left font-normal">
                 {featureName(feature.id, bends)}
+                {feature.backOf != null && <span className="block text-sm">{datumWords('back', feature.backOf)}</span>}
                 {feature.carried != null && (
                   <span className="block text-sm">
                     {feature.carried === 'ownFigure' ? 'to where you worked it out' : 'carried on from an earlier mark'}

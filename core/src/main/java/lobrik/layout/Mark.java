@@ -50,6 +50,11 @@ public record Mark(
         return position.plus(measured).minus(taught());
     }
 
+    /** What a tape against the back of the bend before reads at a place, which is from the end of the straight conduit. */
+    public Length onBack(Length place) {
+        return place.minus(position).plus(taught());
+    }
+
     /** The bend that follows this mark faithfully. */
     public BendMade asMarked() {
         return new BendMade(position, reference, hookTowards, angle, roll);

@@ -67,6 +67,14 @@ public class Attempts {
                     .collect(Collectors.toSet());
         }
 
+        /** A mark that was measured from the back of an earlier bend; empty for any other, and for what is no mark. */
+        public Optional<Mark> markFromBack(FeatureId feature) {
+            Set<Integer> fromBack = fromBack();
+            return verdict.question().layout().marks().stream()
+                    .filter(mark -> FeatureId.mark(mark.number()) == feature && fromBack.contains(mark.number()))
+                    .findFirst();
+        }
+
         /** A figure of a mark that may be measured from either end; empty for any other. */
         Optional<TakenMark> takenFromEitherEnd(FeatureId feature, Length figure, Optional<MarkDatum> said) {
             Layout layout = verdict.question().layout();

@@ -150,10 +150,12 @@ class BenchResource {
      * A size of the piece that was judged.
      *
      * @param carried why a mark is held to another place than its own right one; null where it is held to that
+     * @param backOf the bend that a mark was measured from the back of, from 1; null where it was from the end
      */
     record CheckedFeature(
             String id,
             @Nullable CarriedName carried,
+            @Nullable Integer backOf,
             lobrik.server.platform.Unit unit,
             double target,
             @Nullable Double value,

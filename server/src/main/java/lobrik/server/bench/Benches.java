@@ -233,7 +233,7 @@ class Benches {
                             measured.verdict().made().map(PieceShape::of).orElse(null),
                             measured.verdict().drawnTimes(),
                             measured.verdict().features().stream()
-                                    .map(SheetJobs::checked)
+                                    .map(feature -> SheetJobs.checked(feature, measured.markFromBack(feature.id())))
                                     .toList());
                 })
                 .orElse(null);

@@ -4,11 +4,14 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lobrik.bend.Input;
+import lobrik.layout.BackDatum;
 import lobrik.layout.Job;
+import lobrik.layout.Mark;
 import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Quantity;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
@@ -60,16 +63,20 @@ final class SheetJobs {
                 : advice.steps().stream().map(Judgement.AdviceStep::words).collect(Collectors.joining(" "));
     }
 
-    static CheckedFeature checked(MeasuredFeature feature) {
+    /** A size that was judged; a mark as it was measured, from the end or from the back of the bend before. */
+    static CheckedFeature checked(MeasuredFeature feature, Optional<Mark> fromBack) {
         Judged judged = feature.judged().orElse(null);
+        double target = Numbers.of(fromBack.<Quantity>map(mark -> mark.onBack((Length) feature.target()))
+                .orElse(feature.target()));
         return new CheckedFeature(
                 feature.id().id(),
                 feature.carried()
                         .map(reason -> CarriedName.valueOf(reason.name()))
                         .orElse(null),
+                fromBack.flatMap(Mark::back).map(BackDatum::bend).orElse(null),
                 Unit.of(feature.id()),
-                Numbers.of(feature.target()),
-                judged == null ? null : Numbers.of(feature.target()) + Numbers.of(judged.deviation()),
+                target,
+                judged == null ? null : target + Numbers.of(judged.deviation()),
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : Band.valueOf(judged.band().name()),
                 Numbers.of(feature.tolerance().over()),

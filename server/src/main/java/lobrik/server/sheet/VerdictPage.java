@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import lobrik.layout.Caution;
+import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -142,7 +143,7 @@ final class VerdictPage {
     }
 
     private void readings() {
-        List<String> heads = List.of("", "asked", "read", "off by", "tolerance", "points lost");
+        List<String> heads = List.of("", "right", "read", "off by", "tolerance", "points lost");
         for (int i = 0; i < heads.size(); i++) {
             cell(Typeface.TEXT, 9, i, heads.get(i));
         }
@@ -170,15 +171,21 @@ final class VerdictPage {
     }
 
     private void row(Verdict.MeasuredFeature feature) {
-        cell(Typeface.TEXT, 12, 0, BenchWords.of(feature.id()));
-        cell(Typeface.FIGURES, 12, 1, say(feature.target()));
+        Optional<Mark> fromBack = judged.measured().markFromBack(feature.id());
+        String back = fromBack.flatMap(Mark::back)
+                .map(datum -> ", from back " + datum.bend())
+                .orElse("");
+        Quantity target = fromBack.<Quantity>map(mark -> mark.onBack((Length) feature.target()))
+                .orElse(feature.target());
+        cell(Typeface.TEXT, 12, 0, BenchWords.of(feature.id()) + back);
+        cell(Typeface.FIGURES, 12, 1, say(target));
         Optional<Judged> reading = feature.judged();
         if (reading.isEmpty()) {
             cell(Typeface.TEXT, 12, 2, feature.state() == Verdict.State.OMITTED ? "not measured" : "open");
             return;
         }
         Quantity deviation = reading.get().deviation();
-        Quantity read = deviation.withCount(feature.target().count() + deviation.count());
+        Quantity read = deviation.withCount(target.count() + deviation.count());
         boolean outside = reading.get().band() == Judged.Band.OUTSIDE;
         cell(Typeface.FIGURES, 12, 2, say(read));
         cell(outside ? Typeface.BOLD : Typeface.FIGURES, 12, 3, signed(deviation) + (outside ? "  out" : ""));

@@ -3,12 +3,16 @@ package lobrik.server.judging;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.io.IOException;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.Bench;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -123,8 +127,9 @@ class FairVerdictTest {
 
     /** The first bend went a quarter beside its ring; the second was rung from its back: between the backs it is right. */
     @Test
-    void markFromTheBackOfABendThatSlipped_blamesOneSlip() {
-        String attempt = Bench.of(runa, BACK_TO_BACK, 1).open(0);
+    void markFromTheBackOfABendThatSlipped_blamesOneSlip() throws IOException {
+        Bench bench = Bench.of(runa, BACK_TO_BACK, 1);
+        String attempt = bench.open(0);
         read(attempt, "mark1", "\"asAsked\":true");
         read(attempt, "mark2", "\"text\":\"20\",\"from\":\"back\"");
         read(attempt, "leg", "\"text\":\"12 1/4\"");
@@ -137,6 +142,14 @@ class FairVerdictTest {
         assertThat(judged.at("/diagnosis/causes/0/id").asString()).isEqualTo("mark-slipped");
         assertThat(judged.at("/diagnosis/causes/0/bendNumber").asInt()).isEqualTo(1);
         assertThat(judged.at("/diagnosis/causes/0/probability").asDouble()).isGreaterThan(0.6);
+        // The phone and the page tell the mark as it was taken: who worked out 20 must not find another figure there.
+        JsonNode told = runa.get("/api/benches/" + bench.code(0)).at("/checked/features/1");
+        assertThat(told.at("/backOf").asInt()).isEqualTo(1);
+        assertThat(told.at("/target").asDouble()).isEqualTo(20);
+        assertThat(told.at("/value").asDouble()).isEqualTo(20);
+        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
+            assertThat(new PDFTextStripper().getText(pdf)).containsPattern("Mark 2, from back 1 +20 in +20 in");
+        }
     }
 
     /** The shrink of 1 1/2 was forgotten on paper, and the rings stand where the paper says. */
