@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { folded, foldedBox, foldsOf, UNFOLDED } from './folds';
+import { breakAt, folded, foldedBox, foldsOf, UNFOLDED, USUAL_BREAK } from './folds';
 import { boxAround } from './geometry';
 
 /** An offset of 6 in at 45° between two long straights, centreline on y = 0. */
@@ -54,4 +54,13 @@ it('folds upright legs likewise, and nothing that is short', () => {
   expect(x.every(({ from }) => from > 6)).toBe(true);
   const short = offset.map((point) => ({ x: point.x > 43 ? point.x - 80 : point.x - 38, y: point.y }));
   expect(foldsOf({ lines: [short.slice(0, 3)], kept: [] }, boxAround(short.slice(0, 3)), 2)).toEqual(UNFOLDED);
+});
+
+it('leaves more of a straight where it is drawn small: the sign of a break is as large on every screen', () => {
+  const small = breakAt(6);
+  const { x } = foldsOf({ lines: [offset], kept: [] }, boxAround(offset), 2, small);
+  expect(x).toHaveLength(2);
+  expect((x[0]?.from ?? 0) * 6).toBeGreaterThan(15.9);
+  expect((x[0]?.drawn ?? 0) * 6).toBeGreaterThan(13.9);
+  expect(breakAt(40)).toEqual(USUAL_BREAK);
 });

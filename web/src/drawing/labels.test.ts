@@ -67,6 +67,14 @@ describe('places of labels', () => {
     expect(Math.abs(x - 300) > 90 || y > 170).toBe(true);
   });
 
+  it('are not on the dimension line of another, where they would be taken for its figure', () => {
+    const leg = label('leg', 300, 200, { line: { from: { x: 300, y: 60 }, to: { x: 300, y: 340 } } });
+    const { middles } = placeLabels([leg, label('mark', 310, 120)], empty);
+    expect(middles.get('leg')).toEqual({ x: 300, y: 200 });
+    const { left = 0, right = 0 } = rectOf(label('mark', 0, 0), middles.get('mark') ?? { x: 310, y: 120 });
+    expect(right <= 300 || left >= 300).toBe(true);
+  });
+
   it('say so where there is no room', () => {
     const wanted = Array.from({ length: 40 }, (_, i) => label(String(i), 300, 200, { width: 180, height: 80 }));
     expect(placeLabels(wanted, empty).crowded).toBeGreaterThan(0);

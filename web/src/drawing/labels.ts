@@ -23,6 +23,8 @@ export interface Wanted {
   at: Point;
   /** What a line leads to from it: not across another text where that can be helped. */
   anchor?: Point;
+  /** The line that it is the dimension of: whatever else stood on it would be taken for its figure. */
+  line?: { from: Point; to: Point };
   /** How much worse it is to move it up or down than to a side; 1 where that is alike. */
   upright?: number;
 }
@@ -47,6 +49,8 @@ const STEP = 6;
 const SEARCH = 9;
 /** What it costs to write over a cell of the piece, in pixels of distance. */
 const OVER_PIECE = 9;
+/** What it costs to write on the dimension line of another. */
+const ON_LINE = 90;
 /** What it costs to lead across another text. */
 const ACROSS_TEXT = 160;
 
@@ -82,7 +86,8 @@ function inOrder(order: readonly Wanted[], ground: Ground, covered: Covered): { 
   const without: Wanted[] = [];
   let over = 0;
   for (const each of order) {
-    const spot = nearest(each, ground, covered, taken);
+    const lines = order.flatMap(({ id, line }) => (id === each.id || line === undefined ? [] : [line]));
+    const spot = nearest(each, ground, covered, taken, lines);
     const middle = spot?.middle ?? clamped(each, each.at, ground);
     if (spot === undefined) {
       without.push(each);
@@ -118,6 +123,7 @@ function nearest(
   ground: Ground,
   covered: Covered,
   taken: readonly Rect[],
+  lines: readonly { from: Point; to: Point }[],
 ): { middle: Point; over: number } | undefined {
   const upright = wanted.upright ?? 1;
   const { width, height, below = 0, at } = wanted;
@@ -144,7 +150,8 @@ function nearest(
         continue;
       }
       const over = covered.cells(rect);
-      const cost = away + OVER_PIECE * over;
+      const onLines = lines.filter(({ from: start, to }) => crosses(start, to, rect)).length;
+      const cost = away + OVER_PIECE * over + ON_LINE * onLines;
       if (cost < least && cost + across(rect, wanted.anchor, written) < least) {
         least = cost + across(rect, wanted.anchor, written);
         best = { middle: { x, y }, over };

@@ -4,7 +4,7 @@ import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import type { Kind } from '../bends/kinds';
 import { reach } from './Around';
-import { type Folds, foldsOf, UNFOLDED } from './folds';
+import { breakAt, type Folds, foldsOf, UNFOLDED } from './folds';
 import {
   along,
   type Box,
@@ -89,13 +89,21 @@ export function layOutRun(
     ...reach(plan.around, pose.place),
     ...outline(plan.obstacle, box.right),
   ];
-  const foldable = foldsOf({ lines, kept }, box, width / Math.max(1, height - 160));
+  const room = roomForRun(measures, sizeOf, width, 0);
+  const aspect = width / Math.max(1, height - 160);
+  const roughly = foldsOf({ lines, kept }, box, aspect);
+  const { scale } = foldedView(roughly, box, width, height, room);
+  const foldable = foldsOf({ lines, kept }, box, aspect, breakAt(scale));
   const folds = whole ? UNFOLDED : foldable;
   const first = [...sizes].find(([, { below = 0 }]) => below > 0)?.[0];
   // No more room around the piece than what is written needs: the drawing is what people look at.
   const at = (lanes: number) => {
     const view = foldedView(folds, box, width, height, roomForRun(measures, sizeOf, width, lanes));
-    const datum = datumText(kind, pieces.asked, half, view);
+    const fittings = plan.around.flatMap((each) => {
+      const corners = reach([each], pose.place);
+      return corners.length === 0 ? [] : [rectAround(corners.map(view.toScreen))];
+    });
+    const datum = datumText(kind, pieces.asked, half, view, fittings);
     const ground: Ground = {
       width,
       height,
@@ -108,7 +116,7 @@ export function layOutRun(
         ...(isFolded(foldable) ? [{ left: width - SWITCH.width, right: width, top: 0, bottom: SWITCH.height }] : []),
       ],
       bodies: lines.map((line) => ({ points: line.map(view.toScreen), halfWidth: half * view.scale + 2 })),
-      blocks: obstacleBlock(plan.obstacle, view),
+      blocks: [...obstacleBlock(plan.obstacle, view), ...fittings],
     };
     const { spots, crowded, over } = runSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
     return { view, datum, ground, spots, crowded, over };
@@ -158,8 +166,20 @@ function obstacleBlock(obstacle: LayoutAnswer['obstacle'], view: View): Rect[] {
   return [{ left: foot.x, right: corner.x, top: corner.y, bottom: foot.y }];
 }
 
-function datumText(kind: Kind, asked: readonly Point[], half: number, view: View) {
+function rectAround(points: readonly Point[]): Rect {
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)];
+  return { left: Math.min(...xs), right: Math.max(...xs), top: Math.min(...ys), bottom: Math.max(...ys) };
+}
+
+/** At the datum end; above the fitting where it goes into one. */
+function datumText(kind: Kind, asked: readonly Point[], half: number, view: View, fittings: readonly Rect[]) {
   const start = view.toScreen(asked[0] ?? { x: 0, y: 0 });
+  const fitting = fittings.find(
+    ({ left, right, top, bottom }) => start.x >= left && start.x <= right && start.y >= top && start.y <= bottom,
+  );
+  if (fitting !== undefined) {
+    return { at: { x: fitting.left + 2, y: fitting.top - 12 }, anchor: 'start' as const };
+  }
   return kind === 'backToBack90'
     ? { at: offset({ ...start, x: Math.max(start.x, 40) }, 0, -14), anchor: 'middle' as const }
     : { at: offset(start, 2, -half * view.scale - 12), anchor: 'start' as const };

@@ -183,7 +183,7 @@ function draft(measure: Measure, size: PlaceSize, view: View, ground: Ground, ha
     y: long ? (from.y + to.y) / 2 : Math.min(from.y, to.y) - size.height / 2 - 10,
   };
   return {
-    wanted: { id, ...size, at, anchor: long ? { x: line.to.x, y: at.y } : line.to, upright: long ? 0.5 : 1 },
+    wanted: { id, ...size, at, anchor: long ? { x: line.to.x, y: at.y } : line.to, line, upright: long ? 0.5 : 1 },
     lane,
     line,
     anchors: inside ? [from, to] : [],

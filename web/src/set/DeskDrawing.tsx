@@ -186,7 +186,7 @@ function MissTag({ miss }: { miss: Schemas['MissView'] | undefined }) {
   return miss === undefined ? null : (
     <span
       data-miss={miss.grade}
-      className={`rounded-field bg-base-100 px-1.5 text-base leading-tight font-semibold whitespace-nowrap ${miss.grade === 'beyond' ? 'text-error' : ''}`}
+      className={`mt-1 inline-block rounded-field bg-base-100 px-1.5 text-base leading-tight font-semibold whitespace-nowrap ${miss.grade === 'beyond' ? 'text-error' : ''}`}
     >
       <MissSign grade={miss.grade} />
       gives <Figure value={miss.right} unit={miss.unit} />
