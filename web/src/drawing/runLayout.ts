@@ -84,6 +84,8 @@ export function layOutRun(
   const measures = measured(plan, dimensions, pose).filter(({ id }) => ids.has(id));
   const sizeOf = (id: string) => sizes.get(id) ?? usualSize(width);
   const kept = [
+    // An end may lie anywhere on the axis that another leg is folded along.
+    ...lines.flatMap((line) => [line[0], line.at(-1)]).filter((end) => end !== undefined),
     ...measures.flatMap(({ from, to }) => [from, to]),
     ...plan.marks.map(({ positionIn }) => along(pieces.asked, positionIn).point),
     ...reach(plan.around, pose.place),

@@ -153,7 +153,8 @@ function rows(measures: readonly Measure[], sizeOf: (id: string) => PlaceSize, v
       const size = sizeOf(id);
       const at = { x: (start.x + end.x) / 2, y: y + size.height / 2 };
       y += size.height + ROW_GAP;
-      return { wanted: { id, ...size, at, upright: 3 }, lane: 'below', anchors: [start, end] };
+      const line = { from: { x: start.x, y: at.y }, to: { x: end.x, y: at.y } };
+      return { wanted: { id, ...size, at, line, upright: 3 }, lane: 'below', anchors: [start, end] };
     });
 }
 

@@ -14,16 +14,29 @@ export function Target({
   shown?: Fineness | undefined;
   className?: string;
 }) {
-  const differs = differsFromAsked(feature, useDisplayUnit());
   return (
     <>
       <Figure value={feature.target} unit={feature.unit} shown={shown} className={className} />
-      {differs && (
-        <span className="block text-[0.8rem] leading-none whitespace-nowrap">
-          {feature.carried == null ? 'asked ' : 'carried on; right is '}
-          <Figure value={feature.asked} unit={feature.unit} />
-        </span>
-      )}
+      <TargetNote feature={feature} className="text-[0.8rem] leading-none whitespace-nowrap" />
     </>
+  );
+}
+
+/** What was asked, where a reading is held to something else. */
+export function TargetNote({
+  feature,
+  className,
+}: {
+  feature: Pick<Feature, 'unit' | 'asked' | 'target' | 'carried'>;
+  className: string;
+}) {
+  const differs = differsFromAsked(feature, useDisplayUnit());
+  return (
+    differs && (
+      <span className={`block ${className}`}>
+        {feature.carried == null ? 'asked ' : 'carried on; right is '}
+        <Figure value={feature.asked} unit={feature.unit} />
+      </span>
+    )
   );
 }

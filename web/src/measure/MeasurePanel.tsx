@@ -6,7 +6,7 @@ import { featureHint, featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useLine } from '../entry/line';
 import { Pad } from '../entry/Pad';
-import { Target } from '../entry/Target';
+import { TargetNote } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { type Datum, takenWords } from './datum';
 import { DatumChoice } from './DatumChoice';
@@ -185,15 +185,16 @@ function ReadingRow({
           {featureName(feature.id, bends)}
         </button>
         {feature.taken !== undefined && <span className="block text-sm">{takenWords(feature.taken)}</span>}
+        <TargetNote feature={feature} className="pb-1 text-sm" />
       </th>
       <td className="text-right text-xl">
-        <Target feature={feature} shown={shown} />
+        <Figure value={feature.target} unit={feature.unit} shown={shown} />
       </td>
-      <td className="text-right text-xl">
+      <td className="pl-2 text-right text-xl">
         {feature.reading?.value != null && <Figure value={feature.reading.value} unit={feature.unit} shown={shown} />}
         {feature.state === 'omitted' && <span className="text-base">not measured</span>}
       </td>
-      <td className="text-right text-xl">
+      <td className="pl-2 text-right text-xl whitespace-nowrap">
         {feature.state === 'disputed' ? (
           <span className="text-base text-error">▲ two</span>
         ) : (
