@@ -248,6 +248,15 @@ class TransferTest {
         return "{\"text\":" + JSON.writeValueAsString(text) + more + "}";
     }
 
+    private JsonNode cohort(String name) {
+        return runa.get("/api/cohorts")
+                .body()
+                .valueStream()
+                .filter(each -> each.at("/name").asString().equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
     private String intoClass() {
         return ",\"cohortId\":\"" + taught.id() + "\"";
     }
@@ -300,12 +309,7 @@ class TransferTest {
         String text = table.formatted(UUID.randomUUID());
         Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, options));
         assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
-        JsonNode found = runa.get("/api/cohorts")
-                .body()
-                .valueStream()
-                .filter(each -> each.at("/name").asString().equals(cohort))
-                .findFirst()
-                .orElseThrow();
+        JsonNode found = cohort(cohort);
         assertThat(found.at("/trainees").size()).isEqualTo(2);
         assertThat(found.at("/trainees/0/bench")).isNotEqualTo(found.at("/trainees/1/bench"));
         Answer again = runa.post("/api/roster/preview", roster(text, options));
@@ -324,12 +328,7 @@ class TransferTest {
                 .contains("There is no cohort");
         Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, mapping + ",\"newCohorts\":true"));
         assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
-        JsonNode found = runa.get("/api/cohorts")
-                .body()
-                .valueStream()
-                .filter(each -> each.at("/name").asString().equals(cohort))
-                .findFirst()
-                .orElseThrow();
+        JsonNode found = cohort(cohort);
         assertThat(found.at("/trainees/0/fullName").asString()).isEqualTo("Di Reed");
         assertThat(found.at("/trainees/0/bench").asInt()).isEqualTo(1);
         assertThat(found.at("/trainees/1/bench").asInt()).isEqualTo(9);
