@@ -46,11 +46,22 @@ public enum CauseId {
 
     /** When it happened. */
     public enum Stage {
-        NONE,
-        ARITHMETIC,
-        MARKING,
-        BENDING,
-        MEASURING
+        NONE(0),
+        ARITHMETIC(0),
+        MARKING(1),
+        BENDING(2),
+        MEASURING(3);
+
+        private final int order;
+
+        Stage(int order) {
+            this.order = order;
+        }
+
+        /** How many other stages come before it. */
+        int order() {
+            return order;
+        }
     }
 
     /** What its amount is measured in. */

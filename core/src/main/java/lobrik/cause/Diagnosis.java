@@ -16,8 +16,8 @@ import lobrik.shape.FeatureId;
 /**
  * What most likely went wrong with a piece.
  *
- * @param causes by the probability that they played a part, most probable first; among them {@code none} and
- *     {@code no-clear-cause}
+ * @param causes by the probability that they played a part, most probable first, and of those that are as good as equally
+ *     probable what was done first; among them {@code none} and {@code no-clear-cause}
  * @param explanations by their probability, most probable first; they exclude one another
  * @param further the reading that would decide best between them, if one would
  */
@@ -44,6 +44,9 @@ public record Diagnosis(
 
     /** How surely a bender still adds to this piece what it is known to add: it may have been put right since. */
     private static final double STILL_ADDS = 0.95;
+
+    /** For each stage of the work that a cause is later than another, it has to be so much more probable to be named before it. */
+    private static final double LATER = 0.005;
 
     /** How far off a reading is when nobody knows why. */
     private static final double UNKNOWN_LENGTH = 0.75;
@@ -259,7 +262,7 @@ public record Diagnosis(
                 }
             }
             causes.replaceAll(cause -> cause.id() == CauseId.DOG_LEG ? located(cause, explanations) : cause);
-            // Of two that happened together, the piece's comes before the reading's.
+            // Of two that happened together, what was done first is told first.
             causes.sort(Comparator.comparingDouble(Search::rank).reversed());
             return List.copyOf(causes);
         }
@@ -276,7 +279,7 @@ public record Diagnosis(
         }
 
         private static double rank(Cause cause) {
-            return cause.probability() - (cause.id() == CauseId.READING_DOUBTFUL ? NEGLIGIBLE : 0);
+            return cause.probability() - LATER * cause.id().stage().order();
         }
 
         private static int indexOf(List<Cause> causes, Cause cause) {

@@ -246,37 +246,36 @@ final class MarkHypotheses {
             }
         }
         for (int i = 0; i < bends; i++) {
-            int mark = i;
-            all.add(Hypothesis.fitted(
-                    CauseId.MISREAD_FRACTION, i + 1, "", 1, MISREAD, (making, amount) -> making.mark(mark, amount)));
+            ringed(CauseId.MISREAD_FRACTION, i, MISREAD);
         }
     }
 
-    /**
-     * What no named slip comes to, where it was seen: a figure of the trainee's own, or a ring. It may be carried on to the marks
-     * after it.
-     */
+    /** A ring set somewhere else, by itself or with those after it, which are often measured from it. */
+    private void ringed(CauseId cause, int mark, Hypothesis.Free free) {
+        all.add(Hypothesis.fitted(cause, mark + 1, "", 1, free, (making, amount) -> making.mark(mark, amount)));
+        if (mark < bends - 1) {
+            all.add(Hypothesis.fitted(cause, mark + 1, "", 1, free, (making, amount) -> making.markFrom(mark, amount)));
+        }
+    }
+
+    /** What no named slip comes to, where it was seen: a figure of the trainee's own, by itself or carried on, or a ring. */
     private void anyFigure() {
         for (int i = 0; i < bends; i++) {
             int mark = i;
-            boolean last = i == bends - 1;
             if (seen.own().containsKey(i + 1)) {
-                any(CauseId.FIGURE_WRONG, i, (making, amount) -> making.workOut(mark, amount));
-                if (!last) {
-                    any(CauseId.FIGURE_WRONG, i, (making, amount) -> making.workOutFrom(mark, amount));
+                figured(mark, (making, amount) -> making.workOut(mark, amount));
+                if (mark < bends - 1) {
+                    figured(mark, (making, amount) -> making.workOutFrom(mark, amount));
                 }
             }
             if (seen.readings().containsKey(FeatureId.mark(i + 1))) {
-                any(CauseId.MARK_MISPLACED, i, (making, amount) -> making.mark(mark, amount));
-                if (!last) {
-                    any(CauseId.MARK_MISPLACED, i, (making, amount) -> making.markFrom(mark, amount));
-                }
+                ringed(CauseId.MARK_MISPLACED, i, ANY);
             }
         }
     }
 
-    private void any(CauseId cause, int mark, Hypothesis.Change change) {
-        all.add(Hypothesis.fitted(cause, mark + 1, "", 1, ANY, change));
+    private void figured(int mark, Hypothesis.Change change) {
+        all.add(Hypothesis.fitted(CauseId.FIGURE_WRONG, mark + 1, "", 1, ANY, change));
     }
 
     /** The trainee's own figures are right: only the tape was not. */

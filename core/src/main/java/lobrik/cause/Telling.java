@@ -59,14 +59,14 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + ": the tape was started at its 1 in line.";
             case MISREAD_FRACTION ->
                 ringName(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
-                        + "; a fraction was misread.";
+                        + "; a fraction was misread" + carriedOn(cause) + ".";
             case FIGURE_WRONG ->
                 "The figure worked out for " + (single() ? "the mark" : "mark" + number(cause)) + " is " + amount(cause)
                         + (isNegative(cause) ? " too small" : " too large")
                         + ": ring and bend are where it says.";
             case MARK_MISPLACED ->
                 ringName(cause) + " stands " + amount(cause) + (isNegative(cause) ? " short" : " too far")
-                        + ", and the bend was made there.";
+                        + ", and the bend was made there" + carriedOn(cause) + ".";
             case WRONG_ANGLE_LINE -> wrongLine(cause);
             case ANGLE_OFF -> bendName(cause) + " is " + overOrUnder(cause) + " by " + amount(cause) + ".";
             case ANGLE_BIAS ->
@@ -141,6 +141,26 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
 
     private String number(Cause cause) {
         return single() ? "" : " " + bend(cause);
+    }
+
+    /** Where the later rings are off as the ring is: they were measured from it. */
+    private String carriedOn(Cause cause) {
+        double by = cause.amount().map(Quantity::number).orElse(0.0);
+        List<Mark> later = layout().marks().stream()
+                .filter(mark -> mark.number() > bend(cause))
+                .filter(mark -> diagnosis.seen().readings().containsKey(FeatureId.mark(mark.number())))
+                .toList();
+        boolean followed = later.stream().allMatch(mark -> {
+            FeatureId feature = FeatureId.mark(mark.number());
+            double off = reading(feature).minus(planned(feature)).number();
+            return Math.abs(off - by) < Math.abs(off);
+        });
+        if (later.isEmpty() || !followed) {
+            return "";
+        }
+        return later.size() == 1
+                ? ", and ring " + later.getFirst().number() + " was measured from it"
+                : ", and the later rings were measured from it";
     }
 
     private static String overOrUnder(Cause cause) {

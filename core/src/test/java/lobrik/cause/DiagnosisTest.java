@@ -273,6 +273,32 @@ class DiagnosisTest {
         Telling all = told(Pieces.offset(), Pieces.readings(Pieces.offset(), new double[] {4, 4}, NOT, NOT));
         assertThat(first(all).id()).isEqualTo(CauseId.MARK_MISPLACED);
         assertThat(first(all).bend()).hasValue(1);
+        assertThat(all.what(first(all)))
+                .isEqualTo("Ring 1 stands 4 in too far, and the bend was made there, and ring 2 was measured from it.");
+    }
+
+    /** Whoever sets the second ring by the spacing carries a misread first one on. */
+    @Test
+    void fractionThatWasMisread_isCarriedOnToTheRingsThatWereMeasuredFromIt() {
+        Telling told = told(Pieces.offset(), Pieces.readings(Pieces.offset(), new double[] {0.25, 0.25}, NOT, NOT));
+        assertThat(first(told).id()).isEqualTo(CauseId.MISREAD_FRACTION);
+        assertThat(told.what(first(told)))
+                .isEqualTo("Ring 1 stands 1/4 in too far; a fraction was misread, and ring 2 was measured from it.");
+        Telling alone = told(Pieces.offset(), Pieces.readings(Pieces.offset(), new double[] {0.25, 0}, NOT, NOT));
+        assertThat(alone.what(first(alone))).isEqualTo("Ring 1 stands 1/4 in too far; a fraction was misread.");
+    }
+
+    /** Both are sure: what was done first is named first. */
+    @Test
+    void ofTwoThatHappenedTogether_theEarlierIsToldFirst() {
+        Layout stub = Pieces.stub();
+        Map<FeatureId, Quantity> readings = Pieces.readings(stub, new double[] {6}, new double[] {0}, new double[] {0});
+        readings.put(FeatureId.LEG, Length.ofInches(24.25));
+        readings.computeIfPresent(FeatureId.OTHER_LEG, (_, read) -> read.minus(Length.ofFraction(0, 1, 4)));
+        Diagnosis found = told(stub, readings).diagnosis();
+        assertThat(found.causes().subList(0, 2))
+                .extracting(Cause::id)
+                .containsExactly(CauseId.TAKEUP_OMITTED, CauseId.MARK_SLIPPED);
     }
 
     /** The slips that have a name are as much as those that have none, and go before them. */
