@@ -61,4 +61,10 @@ describe('why a piece is as it is', () => {
     shown(named, [cause('dog-leg', 'Dog leg', 0.98), cause('angle-off', 'Bend 1 over-bent', 0.01)]);
     expect(screen.queryByRole('rowheader')).toBeNull();
   });
+
+  it('says no more than that all is within tolerance where no cause was sought', () => {
+    render(<Why finding={{ ...unnamed, headline: 'Everything is within tolerance' }} diagnosis={null} />);
+    expect(screen.getByRole('heading', { name: 'Everything is within tolerance' })).toBeTruthy();
+    expect(screen.queryByRole('table')).toBeNull();
+  });
 });

@@ -19,7 +19,7 @@ export function Why({
 }) {
   const [first, ...others] = diagnosis?.causes ?? [];
   if (diagnosis == null || first === undefined) {
-    return <p className="text-lg leading-snug">{finding.headline}, so nobody can say what happened.</p>;
+    return <h2 className="text-[1.7rem] leading-tight font-semibold">{finding.headline}</h2>;
   }
   const worth = others.filter(({ probability }) => probability >= WORTH_READING).slice(0, MOST_SHOWN);
   const together = finding.named ? worth.filter(({ probability }) => probability >= PROBABLE) : [];

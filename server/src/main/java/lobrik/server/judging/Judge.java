@@ -46,6 +46,7 @@ import lobrik.verdict.AsMarked;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.Judged;
 import lobrik.verdict.KnownBender;
+import lobrik.verdict.Yardstick;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -58,7 +59,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
 
     Judgement judgement() {
         Optional<Case> seen = seen();
-        Optional<Diagnosis> diagnosis = seen.map(Diagnosis::of);
+        Optional<Diagnosis> diagnosis = diagnosis();
         return new Judgement(
                 MarksheetView.of(verdict(), measured.attempt().tolerances()),
                 words(diagnosis),
@@ -79,7 +80,14 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     }
 
     Optional<Cause> named() {
-        return seen().map(Diagnosis::of).flatMap(this::named);
+        return diagnosis().flatMap(this::named);
+    }
+
+    /** What went wrong; not sought where the method was free and all came out as asked: there is no plan to be off from. */
+    private Optional<Diagnosis> diagnosis() {
+        boolean asAskedAnyWay = measured.attempt().yardstick() == Yardstick.FREE_METHOD
+                && verdict().isInside();
+        return asAskedAnyWay ? Optional.empty() : seen().map(Diagnosis::of);
     }
 
     /** The cause that is named: where everything is within tolerance, only that nothing went wrong. */
@@ -91,10 +99,10 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
 
     private Judgement.FindingWords words(Optional<Diagnosis> diagnosis) {
         Optional<Cause> named = diagnosis.flatMap(this::named);
-        if (diagnosis.isEmpty()) {
+        if (verdict().readings().isEmpty()) {
             return new Judgement.FindingWords(false, "Nothing is read yet", "Nothing is read yet.");
         }
-        if (named.isPresent()) {
+        if (diagnosis.isPresent() && named.isPresent()) {
             Telling telling = new Telling(diagnosis.get(), unit);
             return new Judgement.FindingWords(true, telling.title(named.get()), telling.what(named.get()));
         }

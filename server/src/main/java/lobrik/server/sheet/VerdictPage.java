@@ -241,14 +241,14 @@ final class VerdictPage {
 
     private void happened() {
         DiagnoseAnswer diagnosis = judgement().diagnosis();
-        if (diagnosis == null) {
+        if (verdict().readings().isEmpty()) {
             return;
         }
         Judgement.FindingWords finding = judgement().finding();
         section(
                 "What happened: " + finding.headline(),
                 12.5f,
-                finding.named()
+                finding.named() && diagnosis != null
                         ? finding.sentence() + " "
                                 + diagnosis.causes().getFirst().evidence()
                         : finding.sentence());

@@ -66,6 +66,13 @@ class FairVerdictTest {
                 .toList();
     }
 
+    /** The words of the verdict on one page. */
+    private String page(String attempt) throws IOException {
+        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
+            return new PDFTextStripper().getText(pdf);
+        }
+    }
+
     @Test
     void kickBentByItsOwnChartMarks_hasAHundredPoints_andPasses() {
         String attempt = Bench.of(runa, KICK, 1).open(0);
@@ -82,13 +89,18 @@ class FairVerdictTest {
     }
 
     @Test
-    void whatWasAsked_isJudgedWhereTheMethodIsFree_andNoMarks() {
+    void whatWasAsked_isJudgedWhereTheMethodIsFree_andNoMarks() throws IOException {
         String attempt = Bench.of(runa, KICK, 1, "\"methodFree\":true,").open(0);
         Answer opened = runa.get("/api/attempts/" + attempt);
         assertThat(ids(opened)).containsExactly("rise", "angle1");
         read(attempt, "angle1", "\"text\":\"30\"");
         Answer done = read(attempt, "rise", "\"text\":\"9\"");
         assertThat(done.at("/score/points").asDouble()).isEqualTo(100);
+        // By the chart, which nobody asked for, a bend would stand beside its ring.
+        Answer judged = runa.get("/api/attempts/" + attempt + "/judgement");
+        assertThat(judged.at("/finding/headline").asString()).isEqualTo("Everything is within tolerance");
+        assertThat(judged.at("/diagnosis").isNull()).isTrue();
+        assertThat(page(attempt)).contains("What happened: Everything is within tolerance");
         Answer again = read(
                 attempt,
                 "rise",
@@ -147,9 +159,7 @@ class FairVerdictTest {
         assertThat(told.at("/backOf").asInt()).isEqualTo(1);
         assertThat(told.at("/target").asDouble()).isEqualTo(20);
         assertThat(told.at("/value").asDouble()).isEqualTo(20);
-        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf?paper=a4"))) {
-            assertThat(new PDFTextStripper().getText(pdf)).containsPattern("Mark 2, from back 1 +20 in +20 in");
-        }
+        assertThat(page(attempt)).containsPattern("Mark 2, from back 1 +20 in +20 in");
     }
 
     /** The shrink of 1 1/2 was forgotten on paper, and the rings stand where the paper says. */
