@@ -41,6 +41,16 @@ final class Bench {
               }
             }""";
 
+    /** What a trainee has in hand first, as the server knows it. */
+    private static final String IN_HAND = """
+            async name => {
+              for (const { id } of await (await fetch('/api/cohorts')).json()) {
+                const { benches } = await (await fetch('/api/floor/' + id)).json();
+                const bench = benches.find(each => each.fullName === name);
+                if (bench !== undefined) return bench.exerciseTitle;
+              }
+            }""";
+
     private static final String SADDLE = """
             {"libraryId":"%s","exercise":{"title":"%s","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","readings":"%s",
               "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
@@ -133,9 +143,11 @@ final class Bench {
 
     /** Opens the piece of a trainee from the floor. */
     static void measure(School.Room room, Page page, String trainee) {
-        // Anew, so that what was just given is there and not what the trainee had before.
+        // Anew, so that what was just given is there; and not before it is: a floor shows at first what was last known
+        // of it.
+        String title = (String) page.evaluate(IN_HAND, trainee);
         page.navigate(room.lobrik().base() + "/floor");
-        Locator row = row(page, trainee);
+        Locator row = row(page, trainee).filter(new Locator.FilterOptions().setHasText(title));
         row.getByText("Measure", new Locator.GetByTextOptions().setExact(true)).click();
         page.waitForURL("**/measure/**");
         page.locator("aside").getByText("Not measured…").waitFor();
