@@ -1,7 +1,7 @@
 import * as core from 'bench-core';
 import { expect, test } from 'vitest';
 import type { Attempt } from '../api/queries';
-import { asMeant, asTaken, isOwnFigure } from './datum';
+import { asMeant, asTaken, expectedAt } from './datum';
 
 /** A back-to-back of 20 in: its second mark is at 28 7/8 from the end, and 20 from the back of the first bend. */
 const attempt = {
@@ -78,7 +78,7 @@ test('two readings of one mark are told from one datum, whichever each was taken
   expect(asTaken(disputed, {}).features[1]?.rivals.map(({ value }) => value)).toEqual([20, 19.875]);
 });
 
-test('a ring on the own figure of the trainee is no slip of whoever reads it, however wrong the figure is', () => {
+test('a ring is expected where it is right, and where the own figure of the trainee says, from the same datum', () => {
   const worked = {
     ...attempt,
     bench: {
@@ -98,11 +98,8 @@ test('a ring on the own figure of the trainee is no slip of whoever reads it, ho
       under: 0.125,
       taken: from === undefined ? undefined : { bend: 1, offset: 2, from },
     }) as unknown as Attempt['features'][number];
-  expect(isOwnFigure(worked, mark(1), 7)).toBe(true);
-  expect(isOwnFigure(worked, mark(1), 7.0625)).toBe(true);
-  expect(isOwnFigure(worked, mark(1), 6)).toBe(false);
-  expect(isOwnFigure(worked, mark(1), 8)).toBe(false);
-  expect(isOwnFigure(worked, mark(2, 'end'), 6)).toBe(true);
-  expect(isOwnFigure(worked, mark(2, 'back'), 6)).toBe(false);
-  expect(isOwnFigure({ ...worked, bench: {} } as Attempt, mark(1), 7)).toBe(false);
+  expect(expectedAt(worked, mark(1))).toEqual([6, 7]);
+  expect(expectedAt(worked, mark(2, 'end'))).toEqual([6, 6]);
+  expect(expectedAt(worked, mark(2, 'back'))).toEqual([6]);
+  expect(expectedAt({ ...worked, bench: {} } as Attempt, mark(1))).toEqual([6]);
 });

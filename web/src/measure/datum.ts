@@ -56,14 +56,12 @@ export function asMeant(core: BenchCore, feature: Feature, value: number): Featu
   return { ...feature, asked: feature.asked + by, target: feature.target + by, taken: { ...taken, from } };
 }
 
-/** Whether a ring stands where the trainee's own figure for it says: right or wrong, it is no slip of whoever reads it. */
-export function isOwnFigure(attempt: Attempt, read: Feature, value: number): boolean {
-  const own = attempt.bench.own?.marks.find(({ mark }) => read.id === `mark${String(mark)}`);
-  return (
-    own !== undefined &&
-    (own.from ?? 'end') === (read.taken?.from ?? 'end') &&
-    Math.abs(value - read.target - own.deviationIn) <= Math.max(read.tolerance, read.under)
+/** Where a feature may be expected: in its right place, and a ring where the trainee's own figure for it says. */
+export function expectedAt(attempt: Attempt, read: Feature): number[] {
+  const own = attempt.bench.own?.marks.find(
+    ({ mark, from }) => read.id === `mark${String(mark)}` && (from ?? 'end') === (read.taken?.from ?? 'end'),
   );
+  return own === undefined ? [read.target] : [read.target, read.target + own.deviationIn];
 }
 
 /** Where a figure is measured from, in words; nothing where there is only one way. */

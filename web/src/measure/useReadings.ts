@@ -5,7 +5,7 @@ import { type BenchCore, loadBenchCore } from '../benchcore/useBenchCore';
 import { divisionFor } from '../drawing/tape';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
-import { asMeant, isOwnFigure } from './datum';
+import { asMeant, expectedAt } from './datum';
 import { Pace, type TakenWith } from './takenWith';
 
 /** What is wrong with what was typed, or what is asked about it. */
@@ -103,9 +103,10 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
       return;
     }
     const read = asMeant(rules, chosen, said.value);
-    const slip = isOwnFigure(attempt, read, said.value)
-      ? null
-      : rules.slip(read.id, typed, unit, read.target, Math.max(read.tolerance, read.under));
+    const near = Math.max(read.tolerance, read.under);
+    const slips = expectedAt(attempt, read).map((at) => rules.slip(read.id, typed, unit, at, near));
+    // Who rings on a wrong figure of their own has not been misread: it is a slip only where it is one from either place.
+    const slip = slips.includes(null) ? null : (slips[0] ?? null);
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
       return;
