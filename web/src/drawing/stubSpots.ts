@@ -1,5 +1,5 @@
 import { along, at, type Box, type Point, type View } from './geometry';
-import { placeLabels, type Rect, rectOf } from './labels';
+import { edge, placeLabels, type Rect, rectOf } from './labels';
 import { NARROW_PX, type PlaceSize } from './runSpots';
 
 /** The places around a stub where a dimension is written or entered. */
@@ -130,7 +130,7 @@ export function stubSpots(
 }
 
 /** To the nearest point of a text, unless that is near enough to be seen as its own. */
-function leaderTo({ left, right, top, bottom }: Rect, from: Point): StubSpots['angleLeader'] {
-  const to = { x: Math.min(Math.max(from.x, left), right), y: Math.min(Math.max(from.y, top), bottom) };
+function leaderTo(text: Rect, from: Point): StubSpots['angleLeader'] {
+  const to = edge(text, from);
   return Math.hypot(to.x - from.x, to.y - from.y) > NEAR_ENOUGH ? { from, to } : undefined;
 }

@@ -21,6 +21,7 @@ import lobrik.layout.Mark;
 import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
+import lobrik.measure.Quantity;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
@@ -73,6 +74,13 @@ public class Attempts {
             return verdict.question().layout().marks().stream()
                     .filter(mark -> FeatureId.mark(mark.number()) == feature && fromBack.contains(mark.number()))
                     .findFirst();
+        }
+
+        /** What a feature is held to, as the tape reads it: a mark from where it was measured. */
+        public Quantity targetAsTaken(Verdict.MeasuredFeature feature) {
+            return markFromBack(feature.id())
+                    .<Quantity>map(mark -> mark.onBack((Length) feature.target()))
+                    .orElse(feature.target());
         }
 
         /** A figure of a mark that may be measured from either end; empty for any other. */

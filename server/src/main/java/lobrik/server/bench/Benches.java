@@ -233,7 +233,7 @@ class Benches {
                             measured.verdict().made().map(PieceShape::of).orElse(null),
                             measured.verdict().drawnTimes(),
                             measured.verdict().features().stream()
-                                    .map(feature -> SheetJobs.checked(feature, measured.markFromBack(feature.id())))
+                                    .map(feature -> SheetJobs.checked(feature, measured))
                                     .toList());
                 })
                 .orElse(null);

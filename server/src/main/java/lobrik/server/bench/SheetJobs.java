@@ -11,9 +11,9 @@ import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.measure.Quantity;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
+import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.bench.BenchResource.CheckedFeature;
 import lobrik.server.bench.BenchResource.GivenSize;
@@ -64,16 +64,18 @@ final class SheetJobs {
     }
 
     /** A size that was judged; a mark as it was measured, from the end or from the back of the bend before. */
-    static CheckedFeature checked(MeasuredFeature feature, Optional<Mark> fromBack) {
+    static CheckedFeature checked(MeasuredFeature feature, Measured measured) {
         Judged judged = feature.judged().orElse(null);
-        double target = Numbers.of(fromBack.<Quantity>map(mark -> mark.onBack((Length) feature.target()))
-                .orElse(feature.target()));
+        double target = Numbers.of(measured.targetAsTaken(feature));
         return new CheckedFeature(
                 feature.id().id(),
                 feature.carried()
                         .map(reason -> CarriedName.valueOf(reason.name()))
                         .orElse(null),
-                fromBack.flatMap(Mark::back).map(BackDatum::bend).orElse(null),
+                measured.markFromBack(feature.id())
+                        .flatMap(Mark::back)
+                        .map(BackDatum::bend)
+                        .orElse(null),
                 Unit.of(feature.id()),
                 target,
                 judged == null ? null : target + Numbers.of(judged.deviation()),

@@ -171,12 +171,12 @@ final class VerdictPage {
     }
 
     private void row(Verdict.MeasuredFeature feature) {
-        Optional<Mark> fromBack = judged.measured().markFromBack(feature.id());
-        String back = fromBack.flatMap(Mark::back)
+        String back = judged.measured()
+                .markFromBack(feature.id())
+                .flatMap(Mark::back)
                 .map(datum -> ", from back " + datum.bend())
                 .orElse("");
-        Quantity target = fromBack.<Quantity>map(mark -> mark.onBack((Length) feature.target()))
-                .orElse(feature.target());
+        Quantity target = judged.measured().targetAsTaken(feature);
         cell(Typeface.TEXT, 12, 0, BenchWords.of(feature.id()) + back);
         cell(Typeface.FIGURES, 12, 1, say(target));
         Optional<Judged> reading = feature.judged();
