@@ -48,9 +48,20 @@ export default defineConfig({
     environment: 'node',
     // A world of its own for each file at half of what a process of its own costs.
     pool: 'vmThreads',
+    // Against what never ends, not against a slow machine.
+    testTimeout: 300_000,
+    hookTimeout: 300_000,
     projects: [
       { extends: true, test: { name: 'rules', include: ['src/**/*.test.ts'] } },
-      { extends: true, test: { name: 'screens', include: ['src/**/*.test.tsx'], environment: 'jsdom' } },
+      {
+        extends: true,
+        test: {
+          name: 'screens',
+          include: ['src/**/*.test.tsx'],
+          environment: 'jsdom',
+          setupFiles: ['./src/testing/patience.ts'],
+        },
+      },
     ],
     reporters: ['default', 'junit'],
     outputFile: { junit: './target/vitest.xml' },

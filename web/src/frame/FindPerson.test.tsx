@@ -8,6 +8,7 @@ import { alone } from '../testing/inApp';
 import { OutboxContext } from '../queue/outboxContext';
 import { drawnIn } from '../testing/signedIn';
 import { FindPerson } from './FindPerson';
+import { soon } from '../testing/soon';
 
 beforeEach(() => {
   // A page made for tests has no windows over windows.
@@ -51,7 +52,7 @@ test('somebody of another cohort is found, and Enter measures them', async () =>
   expect(screen.getByText('Second year, bench 7')).toBeTruthy();
   expect(screen.queryByText('Kezia Mallow')).toBeNull();
   fireEvent.submit(screen.getByLabelText('Name, of any cohort'));
-  await vi.waitFor(() => {
+  await soon(() => {
     expect(closed).toHaveBeenCalled();
   });
   expect(opened.mock.calls[0]?.[1]).toMatchObject({ body: { traineeId: '3' } });

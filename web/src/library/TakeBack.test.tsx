@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api, type Schemas } from '../api/client';
 import { TakeBack } from './TakeBack';
+import { soon } from '../testing/soon';
 
 const given = { id: 'one', title: 'Up onto the plinth' } as Schemas['GivenView'];
 
@@ -28,7 +29,7 @@ test('it is asked once before anything is taken back', async () => {
   fireEvent.click(screen.getByRole('button', { name: 'Take back Up onto the plinth' }));
   expect(sent).not.toHaveBeenCalled();
   fireEvent.click(screen.getByRole('button', { name: 'Really take back Up onto the plinth' }));
-  await vi.waitFor(() => {
+  await soon(() => {
     expect(client.getQueryData(['givings'])).toEqual([]);
   });
 });

@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
-import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { Problem } from '../api/client';
 import { rememberQueries } from './known';
 import * as store from './store';
+import { soon } from '../testing/soon';
 
 const kept = async () => JSON.stringify(await store.known('screens'));
 
@@ -18,7 +19,7 @@ describe('what the screens last knew', () => {
     client.setQueryData(['floor', 'c'], { benches: ['Ada Finch'] });
     const failing = () => Promise.reject(new Problem(0, 'no signal'));
     await client.fetchQuery({ queryKey: ['floor', 'c'], queryFn: failing, staleTime: 0 }).catch(() => undefined);
-    await vi.waitFor(async () => expect(await kept()).toContain('Ada Finch'), { timeout: 3_000 });
+    await soon(async () => expect(await kept()).toContain('Ada Finch'));
 
     const later = new QueryClient();
     await rememberQueries(later);
@@ -31,12 +32,12 @@ describe('what the screens last knew', () => {
     await rememberQueries(one);
     one.setQueryData(['kit', 'c'], ['Ada’s attempt']);
     one.setQueryData(['progress', 't'], 'a long history');
-    await vi.waitFor(async () => expect(await kept()).toContain('Ada’s attempt'), { timeout: 3_000 });
+    await soon(async () => expect(await kept()).toContain('Ada’s attempt'));
     const other = new QueryClient();
     await rememberQueries(other);
     other.clear();
     other.setQueryData(['me'], { fullName: 'Runa Tolvane' });
-    await vi.waitFor(async () => expect(await kept()).toContain('Runa Tolvane'), { timeout: 3_000 });
+    await soon(async () => expect(await kept()).toContain('Runa Tolvane'));
     expect(await kept()).toContain('Ada’s attempt');
     expect(await kept()).not.toContain('a long history');
   });
@@ -45,9 +46,9 @@ describe('what the screens last knew', () => {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
     await rememberQueries(client);
     client.setQueryData(['floor', 'c'], { benches: ['Ada Finch'] });
-    await vi.waitFor(async () => expect(await kept()).toContain('Ada Finch'), { timeout: 3_000 });
+    await soon(async () => expect(await kept()).toContain('Ada Finch'));
     const signedOut = () => Promise.reject(new Problem(401, 'Please sign in'));
     await client.fetchQuery({ queryKey: ['me'], queryFn: signedOut }).catch(() => undefined);
-    await vi.waitFor(async () => expect(await store.known('screens')).toBeUndefined(), { timeout: 3_000 });
+    await soon(async () => expect(await store.known('screens')).toBeUndefined());
   });
 });

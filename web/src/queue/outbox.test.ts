@@ -5,6 +5,7 @@ import type { Entry, NewEntry } from './entries';
 import { Outbox } from './outbox';
 import * as sending from './sending';
 import * as store from './store';
+import { soon } from '../testing/soon';
 
 const ME = 'account-1';
 
@@ -33,7 +34,7 @@ function server(answer: (sent: Entry) => Promise<string>) {
   return sent;
 }
 
-const untilEmpty = () => vi.waitFor(async () => expect(await store.all()).toHaveLength(0), { timeout: 8_000 });
+const untilEmpty = () => soon(async () => expect(await store.all()).toHaveLength(0));
 
 const windows: Outbox[] = [];
 
@@ -85,7 +86,7 @@ describe('the outbox', () => {
     await before.signedIn(ME);
     await before.keep(entry('a', 'attempt-1'));
     expect(await store.all()).toMatchObject([{ key: 'a' }]);
-    await vi.waitFor(() => expect(before.current().offline).toBe(true));
+    await soon(() => expect(before.current().offline).toBe(true));
 
     const sent = server(({ attemptId }) => Promise.resolve(attemptId));
     const after = opened();
@@ -105,7 +106,7 @@ describe('the outbox', () => {
     await outbox.keep(entry('b', 'attempt-1'));
     await outbox.keep(entry('c', 'attempt-2'));
     await outbox.signedIn(ME);
-    await vi.waitFor(() => expect(sent).toEqual(['c']));
+    await soon(() => expect(sent).toEqual(['c']));
     const [refused, behind] = await store.all();
     expect(refused?.refused?.message).toContain('locked');
     expect(behind).toMatchObject({ key: 'b' });
@@ -126,12 +127,12 @@ describe('the outbox', () => {
     await outbox.keep(entry('b', 'attempt-1'));
     await outbox.keep(entry('c', 'attempt-2'));
     await outbox.signedIn(ME);
-    await vi.waitFor(() => expect(sent).toEqual(['c']));
+    await soon(() => expect(sent).toEqual(['c']));
     expect(outbox.current().offline).toBe(false);
     expect(outbox.current().stuck).toEqual({ 'attempt-1': 'It failed' });
     mended = true;
     await untilEmpty();
-    await vi.waitFor(() => expect(outbox.current().stuck).toEqual({}));
+    await soon(() => expect(outbox.current().stuck).toEqual({}));
     expect(sent).toEqual(['c', 'a', 'b']);
   });
 
@@ -143,7 +144,7 @@ describe('the outbox', () => {
     const outbox = opened();
     await outbox.signedIn(ME);
     await outbox.keep(entry('a', 'attempt-1'));
-    await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
+    await soon(() => expect(outbox.current().signInNeeded).toBe(true));
     expect(await store.all()).toMatchObject([{ key: 'a' }]);
     const [kept] = await store.all();
     expect(kept?.refused).toBeUndefined();
@@ -155,7 +156,7 @@ describe('the outbox', () => {
     await outbox.keep(entry('hers', 'attempt-1', 'account-2'));
     await outbox.keep(entry('mine', 'attempt-2'));
     await outbox.signedIn(ME);
-    await vi.waitFor(() => expect(sent).toEqual(['mine']));
+    await soon(() => expect(sent).toEqual(['mine']));
     expect(await store.all()).toMatchObject([{ key: 'hers' }]);
   });
 
@@ -164,7 +165,7 @@ describe('the outbox', () => {
     const outbox = opened();
     await outbox.signedIn(ME);
     await outbox.keep(entry('a', 'attempt-1'));
-    await vi.waitFor(() => expect(outbox.current().signInNeeded).toBe(true));
+    await soon(() => expect(outbox.current().signInNeeded).toBe(true));
     expect(await store.all()).toHaveLength(1);
   });
 

@@ -4,6 +4,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
 import { drawnInApp } from '../testing/inApp';
 import { UsualClearance } from './SetPanel';
+import { soon } from '../testing/soon';
 
 afterEach(() => {
   cleanup();
@@ -59,7 +60,7 @@ test('up to the whole inch follows the height', async () => {
   fireEvent.change(screen.getByLabelText('Usual clearance'), { target: { value: 'wholeInch' } });
   expect(screen.getByRole('status').textContent).toBe('3/4');
   fireEvent.click(screen.getByText('lower'));
-  await vi.waitFor(() => {
+  await soon(() => {
     expect(screen.getByRole('status').textContent).toBe('1/2');
   });
   fireEvent.change(screen.getByLabelText('Usual clearance'), { target: { value: 'inch' } });

@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.Cookie;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
@@ -38,6 +39,13 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
     static final Path CHROMIUM = Path.of("/usr/bin/chromium-headless-shell");
 
     private static final String AXE = script();
+
+    /** How long what must come may take, in ms: a machine that others use can stand still for seconds. */
+    private static final int PATIENCE_MS = 45_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
 
     /** What has the focus, and what is said on a screen. */
     private static final String LEFT = """
@@ -79,7 +87,7 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         }
 
         private static Page screen(BrowserContext context, int width, int height, String theme, List<String> errors) {
-            context.setDefaultTimeout(20_000);
+            context.setDefaultTimeout(PATIENCE_MS);
             Page page = context.newPage();
             page.setViewportSize(width, height);
             page.addInitScript("localStorage.setItem('lobrik-theme', '" + theme + "')");

@@ -13,6 +13,9 @@ import org.jspecify.annotations.Nullable;
 /** A screen's stream of events, read in the background. */
 public final class EventStream implements AutoCloseable {
 
+    /** How long what must come may take: a machine that others use can stand still for seconds. */
+    private static final long PATIENCE_S = 45;
+
     private record Event(String name, String data) {}
 
     private final BlockingQueue<Event> events = new LinkedBlockingQueue<>();
@@ -46,6 +49,11 @@ public final class EventStream implements AutoCloseable {
     }
 
     /** The data of the next event with this name; those with another name are skipped. Nothing if none comes. */
+    public @Nullable String next(String name) throws InterruptedException {
+        return next(name, PATIENCE_S, TimeUnit.SECONDS);
+    }
+
+    /** As {@link #next(String)}, with a limit of its own: for what should not come. */
     public @Nullable String next(String name, long wait, TimeUnit unit) throws InterruptedException {
         long until = System.nanoTime() + unit.toNanos(wait);
         for (long left = until - System.nanoTime(); left > 0; left = until - System.nanoTime()) {
@@ -58,13 +66,11 @@ public final class EventStream implements AutoCloseable {
     }
 
     /** Whether an event with this name and this text in it comes. */
-    public boolean nextWith(String name, String text, long wait, TimeUnit unit) throws InterruptedException {
-        long until = System.nanoTime() + unit.toNanos(wait);
-        for (String data = next(name, wait, unit); data != null; ) {
+    public boolean nextWith(String name, String text) throws InterruptedException {
+        for (String data = next(name); data != null; data = next(name)) {
             if (data.contains(text)) {
                 return true;
             }
-            data = next(name, until - System.nanoTime(), TimeUnit.NANOSECONDS);
         }
         return false;
     }
