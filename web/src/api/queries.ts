@@ -226,6 +226,8 @@ export function useOpenAttempt() {
   const me = useSignedIn();
   return useMutation<Attempt, Problem, WorkInHand>({
     mutationFn: async ({ traineeId, assignmentId: wanted }) => {
+      // With its last reading still on the way, a piece would be gone on with that is finished.
+      await outbox.tried();
       try {
         return await body(
           api.PUT('/api/attempts/{id}', {

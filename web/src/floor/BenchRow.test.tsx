@@ -2,6 +2,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api, type Schemas } from '../api/client';
+import { Outbox } from '../queue/outbox';
 import { drawnInApp } from '../testing/inApp';
 import { BenchRow } from './BenchRow';
 import { StepDialog } from './StepDialog';
@@ -46,6 +47,27 @@ test('the first one is measured by its own button', async () => {
     expect(put).toHaveBeenCalled();
   });
   expect(put.mock.calls[0]?.[1]).toMatchObject({ body: { traineeId: 'ada', assignmentId: 'first' } });
+});
+
+test('another try is begun once the last reading of the one before has arrived', async () => {
+  const put = vi.spyOn(api, 'PUT').mockReturnValue(new Promise(() => undefined));
+  let arrived = (): void => undefined;
+  vi.spyOn(Outbox.prototype, 'tried').mockReturnValue(
+    new Promise((done) => {
+      arrived = done;
+    }),
+  );
+  const attempt = { id: 'attempt', points: 100, passed: true } as Schemas['BenchView']['attempt'];
+  drawnInApp(<BenchRow bench={{ ...bench, state: 'done', attempt }} now={0} waiting={1} />);
+  fireEvent.click(screen.getByRole('button', { name: 'Measure another try of Ada Finch' }));
+  await waitFor(() => {
+    expect(Outbox.prototype.tried).toHaveBeenCalled();
+  });
+  expect(put).not.toHaveBeenCalled();
+  arrived();
+  await waitFor(() => {
+    expect(put).toHaveBeenCalled();
+  });
 });
 
 test('what nobody waits for any more is taken off the list; why it cannot be is said', async () => {

@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
+import { soon } from '../testing/soon';
 import type { Entry, NewEntry } from './entries';
 import { Outbox } from './outbox';
 import * as sending from './sending';
 import * as store from './store';
-import { soon } from '../testing/soon';
 
 const ME = 'account-1';
 
@@ -78,6 +78,36 @@ describe('the outbox', () => {
     await untilEmpty();
     expect(sent).toEqual(['a', 'b', 'c', 'd']);
     expect(most).toBe(1);
+  });
+
+  it('can be waited for: what is on its way has arrived, or could not', async () => {
+    let arrived = (): void => undefined;
+    const sent = server(
+      ({ attemptId }) =>
+        new Promise((done) => {
+          arrived = () => {
+            done(attemptId);
+          };
+        }),
+    );
+    const outbox = opened();
+    await outbox.tried();
+    await outbox.signedIn(ME);
+    await outbox.keep(entry('a', 'attempt-1'));
+    let over = false;
+    const tried = outbox.tried().then(() => {
+      over = true;
+    });
+    await soon(() => expect(sending.send).toHaveBeenCalled());
+    expect(over).toBe(false);
+    arrived();
+    await tried;
+    expect(sent).toEqual(['a']);
+
+    vi.mocked(sending.send).mockImplementation(() => Promise.reject(new Problem(0, 'no signal')));
+    await outbox.keep(entry('b', 'attempt-1'));
+    await outbox.tried();
+    expect(outbox.current()).toMatchObject({ offline: true, entries: [{ key: 'b' }] });
   });
 
   it('has it on disk before it says that it is kept, and a new window sends it', async () => {

@@ -35,7 +35,7 @@ export class Outbox {
   private accountId: string | undefined;
   private wait = FIRST_WAIT_MILLIS;
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private sending = false;
+  private running: Promise<void> | undefined;
   private again = false;
 
   constructor(private readonly listeners: Listeners) {
@@ -105,6 +105,14 @@ export class Outbox {
     void this.run();
   }
 
+  /** Waits until what is written down here has arrived, or could not for now. */
+  async tried(): Promise<void> {
+    // For nobody nothing goes out. What waits is on disk, and may be shown a moment later.
+    if (this.accountId !== undefined) {
+      await this.run();
+    }
+  }
+
   private say(change: Partial<Standing>): void {
     this.standing = { ...this.standing, ...change };
     this.changed.forEach((tell) => {
@@ -121,19 +129,21 @@ export class Outbox {
     this.say({ entries, stuck: Object.fromEntries(stuck) });
   }
 
-  private async run(): Promise<void> {
-    if (this.sending) {
-      this.again = true;
-      return;
-    }
-    this.sending = true;
+  /** Done when all that waited when this was asked for was tried. */
+  private run(): Promise<void> {
+    this.again = true;
+    this.running ??= this.runAll();
+    return this.running;
+  }
+
+  private async runAll(): Promise<void> {
     try {
-      do {
+      while (this.again) {
         this.again = false;
         await alone(() => this.sendAll());
-      } while (this.again);
+      }
     } finally {
-      this.sending = false;
+      this.running = undefined;
     }
   }
 
