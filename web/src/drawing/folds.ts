@@ -49,6 +49,7 @@ const WORTH = 0.12;
  *
  * @param box what is drawn, inches
  * @param aspect width of the room for it over its height, in pixels
+ * @param shape how a straight is broken at the scale of the drawing
  */
 export function foldsOf({ lines, kept }: Drawn, box: Box, aspect: number, shape: Break = USUAL_BREAK): Folds {
   const width = box.right - box.left;

@@ -7,8 +7,8 @@ import { Outbox } from '../queue/outbox';
 import { alone } from '../testing/inApp';
 import { OutboxContext } from '../queue/outboxContext';
 import { drawnIn } from '../testing/signedIn';
-import { FindPerson } from './FindPerson';
 import { soon } from '../testing/soon';
+import { FindPerson } from './FindPerson';
 
 beforeEach(() => {
   // A page made for tests has no windows over windows.

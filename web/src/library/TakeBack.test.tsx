@@ -2,8 +2,8 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api, type Schemas } from '../api/client';
-import { TakeBack } from './TakeBack';
 import { soon } from '../testing/soon';
+import { TakeBack } from './TakeBack';
 
 const given = { id: 'one', title: 'Up onto the plinth' } as Schemas['GivenView'];
 

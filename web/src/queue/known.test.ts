@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto';
 import { QueryClient } from '@tanstack/react-query';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { Problem } from '../api/client';
+import { soon } from '../testing/soon';
 import { rememberQueries } from './known';
 import * as store from './store';
-import { soon } from '../testing/soon';
 
 const kept = async () => JSON.stringify(await store.known('screens'));
 

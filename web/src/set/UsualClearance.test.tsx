@@ -3,8 +3,8 @@ import { useState } from 'react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
 import { drawnInApp } from '../testing/inApp';
-import { UsualClearance } from './SetPanel';
 import { soon } from '../testing/soon';
+import { UsualClearance } from './SetPanel';
 
 afterEach(() => {
   cleanup();

@@ -1,5 +1,6 @@
 package lobrik.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
@@ -15,11 +16,11 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @EnabledIfSystemProperty(named = "lobrik.figures", matches = "true", disabledReason = "measured only when asked for")
 class FiguresTest {
 
-    /** From the key to the frame in which the deviation of this feature stands on the drawing. */
+    /** From the key to the frame in which the kept reading stands on the drawing with its deviation, instead of its field. */
     private static final String WAIT_FOR_DEVIATION = """
             feature => new Promise(done => {
               const began = performance.now();
-              const look = () => document.querySelector(`[data-place=${feature}] [data-band]`)
+              const look = () => document.querySelector(`[data-place=${feature}]:not(:has(input)) [data-band]`)
                 ? requestAnimationFrame(() => done(performance.now() - began))
                 : requestAnimationFrame(look);
               document.querySelector('[aria-label="Enter reading"]').click();
@@ -96,6 +97,42 @@ class FiguresTest {
         report("classes of 30 with a four-point saddle, press to the file being ready", milliseconds);
         System.out.printf(
                 "the first of them, in a server that had printed nothing: %.0f ms%n", milliseconds.getFirst());
+    }
+
+    /** Watches a row until it says this; the moment of the frame in which it does, in the time that all windows share. */
+    private static final String WATCH = """
+            ([name, words]) => {
+              window.seen = new Promise(done => {
+                const says = () => [...document.querySelectorAll('li')]
+                  .some(each => each.textContent.includes(name) && each.textContent.includes(words));
+                const look = () => requestAnimationFrame(() => says() ? done(Date.now()) : look());
+                look();
+              });
+            }""";
+
+    /** Presses what says this; the moment. */
+    private static final String PRESS = """
+            words => {
+              const pressed = [...document.querySelectorAll('button')].find(each => each.textContent.includes(words));
+              pressed.click();
+              return Date.now();
+            }""";
+
+    @Test
+    void otherScreens_showAChange_afterSoLong(School.Room room) {
+        Page floor = room.signedIn("runa", new ArrayList<>());
+        String code = Bench.giveStub(floor, "Stub seen from afar", "Kezia Mallow");
+        School.toTheFloor(floor);
+        assertThat(Bench.row(floor, "Kezia Mallow")).containsText("Stub seen from afar");
+        Page phone = FloorTest.phone(room, code, new ArrayList<>());
+        List<Double> milliseconds = new ArrayList<>();
+        for (int press = 0; press < 40; press++) {
+            boolean helped = press % 2 == 1;
+            floor.evaluate(WATCH, List.of("Kezia Mallow", helped ? "Bending" : "Needs help"));
+            double pressed = ((Number) phone.evaluate(PRESS, helped ? "Bending" : "I need help")).doubleValue();
+            milliseconds.add(((Number) floor.evaluate("() => window.seen")).doubleValue() - pressed);
+        }
+        report("steps of a trainee, press on the phone to the floor's own frame", milliseconds);
     }
 
     private static final String CLASS_OF_THIRTY = """

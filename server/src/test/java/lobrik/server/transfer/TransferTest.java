@@ -257,6 +257,11 @@ class TransferTest {
                 .orElseThrow();
     }
 
+    private void takeIn(String roster) {
+        Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster);
+        assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
+    }
+
     private String intoClass() {
         return ",\"cohortId\":\"" + taught.id() + "\"";
     }
@@ -307,8 +312,7 @@ class TransferTest {
                         "“Cy Marsh” is in this cohort already: leave the row out, or, if it is somebody else, give each"
                                 + " of the two a number");
         String text = table.formatted(UUID.randomUUID());
-        Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, options));
-        assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
+        takeIn(roster(text, options));
         JsonNode found = cohort(cohort);
         assertThat(found.at("/trainees").size()).isEqualTo(2);
         assertThat(found.at("/trainees/0/bench")).isNotEqualTo(found.at("/trainees/1/bench"));
@@ -326,8 +330,7 @@ class TransferTest {
                         .at("/rows/0/problems/0")
                         .asString())
                 .contains("There is no cohort");
-        Answer added = runa.put("/api/roster/" + UUID.randomUUID(), roster(text, mapping + ",\"newCohorts\":true"));
-        assertThat(added.status()).as(added.body().toString()).isEqualTo(200);
+        takeIn(roster(text, mapping + ",\"newCohorts\":true"));
         JsonNode found = cohort(cohort);
         assertThat(found.at("/trainees/0/fullName").asString()).isEqualTo("Di Reed");
         assertThat(found.at("/trainees/0/bench").asInt()).isEqualTo(1);
