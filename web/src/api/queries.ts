@@ -214,6 +214,8 @@ function inKit(client: QueryClient, wanted: (attempt: Attempt) => boolean): Atte
 export interface WorkInHand {
   traineeId: string;
   assignmentId?: string | null;
+  /** Another try is meant, after a piece that is finished. */
+  again?: boolean;
 }
 
 /**
@@ -225,9 +227,11 @@ export function useOpenAttempt() {
   const outbox = useOutbox();
   const me = useSignedIn();
   return useMutation<Attempt, Problem, WorkInHand>({
-    mutationFn: async ({ traineeId, assignmentId: wanted }) => {
-      // With its last reading still on the way, a piece would be gone on with that is finished.
-      await outbox.tried();
+    mutationFn: async ({ traineeId, assignmentId: wanted, again = false }) => {
+      if (again) {
+        // With its last reading still on the way, the server would go on with the piece that is finished.
+        await outbox.tried();
+      }
       try {
         return await body(
           api.PUT('/api/attempts/{id}', {

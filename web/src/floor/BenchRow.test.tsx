@@ -70,6 +70,12 @@ test('another try is begun once the last reading of the one before has arrived',
   });
 });
 
+test('going on leads to the piece that it names, whatever arrives meanwhile', () => {
+  const attempt = { id: 'begun', measured: 3, features: 4 } as Schemas['BenchView']['attempt'];
+  drawnInApp(<BenchRow bench={{ ...bench, state: 'measuring', attempt }} now={0} waiting={1} />);
+  expect(screen.getByRole('link', { name: /Go on/ }).getAttribute('href')).toBe('/measure/begun');
+});
+
 test('what nobody waits for any more is taken off the list; why it cannot be is said', async () => {
   const taken = vi.spyOn(api, 'DELETE').mockResolvedValue({
     error: { detail: 'Ada Finch has readings of it already', errors: [] },

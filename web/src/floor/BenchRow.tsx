@@ -22,9 +22,9 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
   const navigate = useNavigate();
   const open = useOpenAttempt();
   const [moving, setMoving] = useState(false);
-  const measure = (assignmentId = bench.assignmentId) => {
+  const measure = (assignmentId = bench.assignmentId, again = false) => {
     open.mutate(
-      { traineeId: bench.traineeId, assignmentId },
+      { traineeId: bench.traineeId, assignmentId, again },
       { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
     );
   };
@@ -98,7 +98,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
       <BenchAction
         bench={bench}
         onMeasure={() => {
-          measure();
+          measure(undefined, bench.state === 'done');
         }}
         busy={open.isPending}
       />
@@ -142,18 +142,17 @@ function BenchAction({ bench, onMeasure, busy }: { bench: Bench; onMeasure: () =
         </button>
       );
     case 'measuring':
+      // Its own piece, whatever arrives meanwhile: it may be its last reading.
       return (
-        <button
-          type="button"
+        <Link
+          to={`/measure/${attempt?.id ?? ''}`}
           className="btn h-12 w-28 border-2 border-base-content/60 text-base leading-tight"
-          onClick={onMeasure}
-          disabled={busy}
         >
           Go on
           <span className="figures">
             {attempt?.measured}/{attempt?.features}
           </span>
-        </button>
+        </Link>
       );
     case 'done':
       return (

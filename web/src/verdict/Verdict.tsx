@@ -83,7 +83,7 @@ function Next({ attempt }: { attempt: Attempt }) {
             onClick={() => {
               // Of the same exercise, whatever else is in hand.
               open.mutate(
-                { traineeId: attempt.trainee.id, assignmentId: attempt.assignmentId },
+                { traineeId: attempt.trainee.id, assignmentId: attempt.assignmentId, again: true },
                 { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
               );
             }}
