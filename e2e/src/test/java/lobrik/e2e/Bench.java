@@ -164,8 +164,8 @@ final class Bench {
     }
 
     /**
-     * Types like a gauge, at its own pace: the keys of Playwright wait for the page and for the machine, a gauge waits for
-     * nobody.
+     * Types like a gauge, whose keys have the time at which it sent them, however long a busy page takes over them: those of
+     * Playwright, and those sent by a timer of the page, wait for the page and for the machine.
      */
     static void gaugeTypes(Page page, String text) {
         page.evaluate("""
@@ -177,7 +177,7 @@ final class Bench {
                     key(letter);
                     setValue.call(field, field.value + letter);
                     field.dispatchEvent(new Event('input', { bubbles: true }));
-                    await new Promise(done => setTimeout(done, 5));
+                    await undefined;
                   }
                   key('Enter');
                 }""", text);
