@@ -52,7 +52,7 @@ cluster_create() { # folder, admin password, [throwaway]
   [ "$kind" = throwaway ] && options=(--no-sync)
   # The folder may be one that the database's user cannot stand in, so it starts from the root.
   (cd / && as_cluster_owner "$binaries/initdb" -D "$fresh" -U lobrik_admin --pwfile="$passfile" \
-    --auth=scram-sha-256 -E UTF8 --locale=C.UTF-8 "${options[@]}") >/dev/null || { rm -f "$passfile"; return 1; }
+    --auth=scram-sha-256 -E UTF8 --locale=C.UTF-8 "${options[@]}") >/dev/null 9>&- || { rm -f "$passfile"; return 1; }
   rm -f "$passfile"
   cluster_settings "$kind" | as_cluster_owner tee -a "$fresh/postgresql.conf" >/dev/null || return 1
   printf 'host all all 127.0.0.1/32 scram-sha-256\n' | as_cluster_owner tee "$fresh/pg_hba.conf" >/dev/null || return 1
@@ -83,16 +83,49 @@ cluster_start() { # folder, port, log file
   (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2" start) >/dev/null 2>&1 9>&-
 }
 
+# In order if it can, at once if it must.
 cluster_stop() { # folder
   local binaries
   binaries=$(cluster_binaries "$1") || return 0
-  (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -m fast -w -t 60 stop) >/dev/null 2>&1
+  (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -m fast -w -t 30 stop ||
+    as_cluster_owner "$binaries/pg_ctl" -D "$1" -m immediate -w -t 10 stop) >/dev/null 2>&1 9>&-
 }
 
-cluster_is_running() { # folder
-  local binaries
-  binaries=$(cluster_binaries "$1") || return 1
-  (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" status) >/dev/null 2>&1
+# The processes of a cluster, whoever started them and whether or not it works: they all stand in its folder.
+cluster_processes() { # folder
+  local folder
+  folder=$(readlink -f "$1" 2>/dev/null) && [ -d "$folder" ] || return 0
+  find /proc -maxdepth 2 -name cwd -lname "$folder" 2>/dev/null | cut -d/ -f3
+}
+
+# Prints the process that a cluster is run by, if it runs.
+cluster_postmaster() { # folder
+  local pid
+  pid=$(head -n 1 "$1/postmaster.pid" 2>/dev/null) && [[ $pid =~ ^[0-9]+$ ]] || return 0
+  [ "$(readlink "/proc/$pid/cwd" 2>/dev/null)" = "$(readlink -f "$1")" ] && echo "$pid"
+}
+
+cluster_port() { # folder
+  sed -n 4p "$1/postmaster.pid" 2>/dev/null
+}
+
+# Makes a cluster that ended out of order fit to start. What a killed one leaves ends by itself within seconds, and until then
+# the data are its own. Its mark must go too: the number in it may belong to another process by now, and PostgreSQL would not
+# start beside that.
+cluster_clear() { # folder
+  local waited=0 left
+  [ -d "$1" ] || return 0
+  [ -n "$(cluster_postmaster "$1")" ] && { cluster_stop "$1"; }
+  while left=$(cluster_processes "$1") && [ -n "$left" ]; do
+    if [ $waited -ge 30 ]; then
+      # shellcheck disable=SC2086
+      kill -KILL $left 2>/dev/null
+    fi
+    [ $waited -lt 100 ] || return 1
+    sleep 0.1
+    waited=$((waited + 1))
+  done
+  rm -f "$1/postmaster.pid"
 }
 
 # The database with two roles: the owner migrates it, the application may only do what the migrations grant.

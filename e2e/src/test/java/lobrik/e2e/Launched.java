@@ -13,6 +13,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -29,6 +30,9 @@ final class Launched implements AutoCloseable {
     static final Path JAR = ROOT.resolve("server/target/lobrik.jar");
 
     private static final Pattern PASSWORD = Pattern.compile("password(?: of all three is)?  ([a-z]+-[a-z]+-\\d{5})");
+
+    /** No measure of anything, only an end to waiting on a machine that stands still. */
+    private static final Duration PATIENCE = Duration.ofMinutes(2);
 
     private Process launcher;
     private final Path data;
@@ -50,6 +54,11 @@ final class Launched implements AutoCloseable {
         return start(PreparedSchool.copy(), freePort());
     }
 
+    /** The same in a folder of somebody's own. */
+    static Launched in(Path data) throws IOException {
+        return start(data, freePort());
+    }
+
     /** Starts for the first time: makes the database and what is in it. */
     static Launched startNew(Path data, String... options) throws IOException {
         return start(data, freePort(), options);
@@ -57,7 +66,12 @@ final class Launched implements AutoCloseable {
 
     /** Starts again where it was before it was stopped or killed. */
     void again() throws IOException {
-        launcher = start(data, port).launcher;
+        again("start");
+    }
+
+    /** The same by another command that does. */
+    void again(String command) throws IOException {
+        launcher = start(command, Map.of(), data, port).launcher;
     }
 
     /** The process of its server. */
@@ -67,11 +81,22 @@ final class Launched implements AutoCloseable {
                 .orElseThrow();
     }
 
+    /** The same with a launcher that is told otherwise by its environment. */
+    static Launched withEnvironment(Path data, Map<String, String> environment) throws IOException {
+        return start("start", environment, data, freePort());
+    }
+
     private static Launched start(Path data, int port, String... options) throws IOException {
+        return start("start", Map.of(), data, port, options);
+    }
+
+    private static Launched start(
+            String command, Map<String, String> environment, Path data, int port, String... options)
+            throws IOException {
         List<String> arguments =
-                new ArrayList<>(List.of("start", "--port", String.valueOf(port), "--data", data.toString()));
+                new ArrayList<>(List.of(command, "--port", String.valueOf(port), "--data", data.toString()));
         arguments.addAll(List.of(options));
-        Process launcher = process(Map.of(), arguments).start();
+        Process launcher = process(environment, arguments).start();
         StringBuilder said = new StringBuilder();
         BufferedReader output = launcher.inputReader(StandardCharsets.UTF_8);
         for (String line = output.readLine(); line != null; line = output.readLine()) {
@@ -155,10 +180,54 @@ final class Launched implements AutoCloseable {
         }
     }
 
-    /** Kills the server, and only the server, without a warning; waits for the launcher to notice. */
-    void killServer() throws IOException {
-        server().destroyForcibly();
-        launcher.onExit().join();
+    /** The process that runs its database. */
+    ProcessHandle database() throws IOException {
+        return ProcessHandle.of(Long.parseLong(Files.readAllLines(data.resolve("postgres/postmaster.pid"))
+                        .getFirst()
+                        .strip()))
+                .orElseThrow();
+    }
+
+    /** The process that watches over both. */
+    Process launcher() {
+        return launcher;
+    }
+
+    /** Waits until it answers calls that need the database, and the launcher knows it. */
+    void awaitReady() throws IOException, InterruptedException {
+        long end = System.nanoTime() + PATIENCE.toNanos();
+        while (!isReady() || get("/api/benches/00000000") != 404 || !Files.exists(data.resolve("address"))) {
+            if (System.nanoTime() > end) {
+                throw new IOException("not ready after " + PATIENCE.toSeconds() + " s");
+            }
+            Thread.sleep(50);
+        }
+    }
+
+    /** Whether it says itself that it is ready. */
+    boolean isReady() throws InterruptedException {
+        try {
+            return get("/api/health") == 200;
+        } catch (IOException away) {
+            return false;
+        }
+    }
+
+    /** Kills the server, and only the server, without a warning. */
+    void killServer() throws IOException, InterruptedException {
+        kill(server());
+    }
+
+    /**
+     * Kills a process without a warning and waits until it is gone. Not through {@link ProcessHandle#onExit()}: that counts one
+     * as alive whose parent did not fetch it, for minutes.
+     */
+    static void kill(ProcessHandle process) throws IOException, InterruptedException {
+        process.destroyForcibly();
+        Path stat = Path.of("/proc", String.valueOf(process.pid()), "stat");
+        while (Files.exists(stat) && !Files.readString(stat).matches("(?s).*\\) [ZX] .*")) {
+            Thread.sleep(5);
+        }
     }
 
     /** Kills the launcher alone: server and database go on without it. */

@@ -71,25 +71,10 @@ class LauncherTest {
                 answer -> answer.url().contains("/readings") && answer.ok(),
                 () -> page.keyboard().press("Enter"));
         school.killServer();
-        school.again();
+        school.awaitReady();
         // Nor is anybody signed out: the session is in the database too.
         page.reload();
         assertThat(page.getByTestId("elevation").locator("[data-place=mark1]")).containsText("6 1/16");
-    }
-
-    @Test
-    void whatAKilledLauncherLeavesRunning_isPutRightByTheNextStart(School.Room room) throws Exception {
-        Launched school = room.lobrik();
-        ProcessHandle left = school.server();
-        school.killLauncher();
-        assertThat(school.get("/api/status")).isEqualTo(200);
-        assertThat(Launched.run(Map.of(), "status", "--data", school.data().toString())
-                        .text())
-                .contains("launcher", "was killed");
-        school.again();
-        assertThat(school.get("/api/status")).isEqualTo(200);
-        assertThat(left.isAlive()).isFalse();
-        assertThat(school.server()).isNotEqualTo(left);
     }
 
     @Test

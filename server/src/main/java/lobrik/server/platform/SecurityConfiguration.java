@@ -42,7 +42,7 @@ class SecurityConfiguration {
                         // A stream goes on after its request was let in.
                         .dispatcherTypeMatchers(DispatcherType.ASYNC)
                         .permitAll()
-                        .requestMatchers(HttpMethod.GET, "/api/openapi.json", "/api/status")
+                        .requestMatchers(HttpMethod.GET, "/api/openapi.json", "/api/status", "/api/health")
                         .permitAll()
                         .requestMatchers("/api/**")
                         .authenticated()

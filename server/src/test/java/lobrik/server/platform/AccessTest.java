@@ -20,6 +20,7 @@ class AccessTest {
     private static final Set<String> WITHOUT_ACCOUNT = Set.of(
             "POST /api/session",
             "GET /api/status",
+            "GET /api/health",
             "GET /api/openapi.json",
             "POST /api/calc/layout",
             "POST /api/calc/simulate",

@@ -1,0 +1,312 @@
+package lobrik.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import java.util.Properties;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Assumptions;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** What ends by itself is started again, and from every half-dead state one command leads back. */
+class SupervisionTest {
+
+    private static Launched school;
+
+    @BeforeAll
+    static void open() throws IOException {
+        school = Launched.school();
+    }
+
+    @AfterAll
+    static void close() throws IOException {
+        school.close();
+    }
+
+    /** Whatever a test did, the next finds everything as it should be. */
+    @AfterEach
+    void worksAgain() throws Exception {
+        school.awaitReady();
+        assertThat(school.launcher().isAlive()).isTrue();
+    }
+
+    private static Launched.Said status() throws IOException {
+        return Launched.run(Map.of(), "status", "--data", school.data().toString());
+    }
+
+    private static Launched.Said command(String command, Launched of) throws IOException {
+        return Launched.run(Map.of(), command, "--data", of.data().toString());
+    }
+
+    private static List<String> ends() throws IOException {
+        Path log = school.data().resolve("ends.log");
+        return Files.exists(log) ? Files.readAllLines(log) : List.of();
+    }
+
+    private static String setting(Path data, String name) throws IOException {
+        Properties settings = new Properties();
+        try (var reader = Files.newBufferedReader(data.resolve("settings.properties"))) {
+            settings.load(reader);
+        }
+        return settings.getProperty(name);
+    }
+
+    private static String databaseUrl(Launched of) throws IOException {
+        return "jdbc:postgresql://127.0.0.1:"
+                + Files.readAllLines(of.data().resolve("postgres/postmaster.pid"))
+                        .get(3) + "/lobrik";
+    }
+
+    @Test
+    void killedServer_isStartedAgain_andStatusTellsWhy() throws Exception {
+        ProcessHandle before = school.server();
+        school.killServer();
+        school.awaitReady();
+        assertThat(school.server()).isNotEqualTo(before);
+        assertThat(ends().getLast()).contains("server: it was killed (signal 9)");
+        Launched.Said said = status();
+        assertThat(said.code()).isZero();
+        assertThat(said.text()).contains("running at " + school.base(), "Last end: ", "it was killed (signal 9)");
+    }
+
+    @Test
+    void killedDatabase_isStartedAgain_underTheSameServer() throws Exception {
+        ProcessHandle server = school.server();
+        ProcessHandle before = school.database();
+        int ends = ends().size();
+        Launched.kill(before);
+        while (ends().size() == ends || Files.notExists(school.data().resolve("address"))) {
+            Thread.sleep(20);
+        }
+        school.awaitReady();
+        assertThat(school.database()).isNotEqualTo(before);
+        assertThat(school.server()).isEqualTo(server);
+        assertThat(ends().getLast()).contains("database: ");
+    }
+
+    @Test
+    void databaseThatHangs_isToldByTheHealth_untilItGoesOn() throws Exception {
+        signalDatabase("STOP");
+        try {
+            while (school.isReady()) {
+                Thread.sleep(20);
+            }
+            assertThat(school.get("/api/health")).isEqualTo(503);
+            assertThat(school.get("/api/status")).isEqualTo(200);
+            Launched.Said said = status();
+            assertThat(said.code()).isEqualTo(4);
+            assertThat(said.text()).contains("does not answer");
+        } finally {
+            signalDatabase("CONT");
+        }
+    }
+
+    private static void signalDatabase(String signal) throws IOException {
+        run("pkill", "-" + signal, "-f", school.data() + "/postgres");
+        run("pkill", "-" + signal, "-P", String.valueOf(school.database().pid()));
+    }
+
+    @Test
+    void killedBackend_bringsNothingDown() throws Exception {
+        ProcessHandle server = school.server();
+        ProcessHandle database = school.database();
+        long backend = backend();
+        Launched.kill(ProcessHandle.of(backend).orElseThrow());
+        // All other backends are ended by the database itself, which then works through its log.
+        while (backend() == backend) {
+            Thread.sleep(20);
+        }
+        school.awaitReady();
+        assertThat(school.database()).isEqualTo(database);
+        assertThat(school.server()).isEqualTo(server);
+    }
+
+    /** The process of some connection of the server's; 0 while there is none. */
+    private static long backend() throws IOException, InterruptedException {
+        try (Connection connection = DriverManager.getConnection(
+                        databaseUrl(school), "lobrik_owner", setting(school.data(), "spring.flyway.password"));
+                Statement statement = connection.createStatement();
+                ResultSet backends = statement.executeQuery(
+                        "select pid from pg_stat_activity where usename = 'lobrik_app' order by backend_start limit 1")) {
+            return backends.next() ? backends.getLong(1) : 0;
+        } catch (SQLException starting) {
+            Thread.sleep(50);
+            return 0;
+        }
+    }
+
+    @Test
+    void bothKilledAtOnce_areStartedInOrder() throws Exception {
+        ProcessHandle server = school.server();
+        school.database().destroyForcibly();
+        Launched.kill(server);
+        school.awaitReady();
+        assertThat(school.server()).isNotEqualTo(server);
+    }
+
+    @Test
+    void killedLauncher_isTakenOverByTheNextStart_withoutAPause() throws Exception {
+        ProcessHandle server = school.server();
+        ProcessHandle database = school.database();
+        school.killLauncher();
+        assertThat(school.get("/api/health")).isEqualTo(200);
+        Launched.Said said = status();
+        assertThat(said.code()).isEqualTo(3);
+        assertThat(said.text()).contains("launcher", "was killed", "start takes it over");
+        school.again();
+        assertThat(school.server()).isEqualTo(server);
+        assertThat(school.database()).isEqualTo(database);
+        // And watched over as before.
+        school.killServer();
+        school.awaitReady();
+    }
+
+    @Test
+    void launcherAndDatabaseKilled_orAllThree_theNextStartPutsItRight() throws Exception {
+        school.killLauncher();
+        Launched.kill(school.database());
+        school.again();
+        assertThat(school.get("/api/health")).isEqualTo(200);
+        school.killLauncher();
+        school.database().destroyForcibly();
+        school.killServer();
+        school.again();
+        assertThat(school.get("/api/health")).isEqualTo(200);
+    }
+
+    @Test
+    void restart_startsBothAgain_whetherTheLauncherLivesOrNot() throws Exception {
+        ProcessHandle server = school.server();
+        ProcessHandle database = school.database();
+        assertThat(command("restart", school).text()).contains("Started again at " + school.base());
+        assertThat(school.get("/api/health")).isEqualTo(200);
+        assertThat(school.server()).isNotEqualTo(server);
+        assertThat(school.database()).isNotEqualTo(database);
+        school.killLauncher();
+        school.killServer();
+        school.again("restart");
+        assertThat(school.get("/api/health")).isEqualTo(200);
+    }
+
+    @Test
+    void launcherThatHangs_isStoppedAllTheSame_andForeignNumbersInItsMarksStopNoStart() throws Exception {
+        // Held, as by a debugger: it hears nothing.
+        new ProcessBuilder("kill", "-STOP", String.valueOf(school.launcher().pid()))
+                .start()
+                .onExit()
+                .join();
+        Launched.Said said = Launched.run(
+                Map.of("LOBRIK_STOP_PATIENCE_S", "1"),
+                "stop",
+                "--data",
+                school.data().toString());
+        assertThat(said.code()).as(said.text()).isZero();
+        assertThat(school.isReady()).isFalse();
+        // After a restart of the machine the numbers that were left may belong to anybody.
+        String ourselves = String.valueOf(ProcessHandle.current().pid());
+        for (String mark : List.of("launcher.pid", "server.pid", "gauges.pid")) {
+            Files.writeString(school.data().resolve(mark), ourselves + "\n");
+        }
+        Files.writeString(
+                school.data().resolve("postgres/postmaster.pid"),
+                String.join("\n", ourselves, school.data() + "/postgres", "1", "1", "", "127.0.0.1", "", "ready")
+                        + "\n");
+        school.again();
+    }
+
+    @Test
+    void startThatWasKilledWhileItPutItsDatabaseInPlace_isFinishedByTheNext() throws Exception {
+        Path data = PreparedSchool.copy();
+        Files.move(data.resolve("settings.properties"), data.resolve("settings.properties.new"));
+        try (Launched other = Launched.in(data)) {
+            assertThat(other.get("/api/health")).isEqualTo(200);
+        }
+    }
+
+    @Test
+    void serverThatCannotStartAnyMore_isGivenUpWithItsReason_andNoLogIsLost() throws Exception {
+        try (Launched other = Launched.withEnvironment(PreparedSchool.copy(), Map.of("LOBRIK_MOST_ENDS", "2"))) {
+            long logged = Files.size(other.data().resolve("console.log"));
+            // It may not sign in to its database any more.
+            Path settings = other.data().resolve("settings.properties");
+            String good = Files.readString(settings);
+            Files.writeString(
+                    settings, good.replaceAll("(?m)^spring.datasource.password=.*", "spring.datasource.password=x"));
+            other.killServer();
+            assertThat(other.launcher().waitFor()).isNotZero();
+            assertThat(Files.readString(other.data().resolve("ends.log")))
+                    .contains("server: it was killed (signal 9)", "it ended with code 1");
+            assertThat(command("status", other).text()).contains("not running", "Last end: ", "it ended with code 1");
+            Files.writeString(settings, good);
+            other.again();
+            assertThat(other.get("/api/health")).isEqualTo(200);
+            assertThat(Files.size(other.data().resolve("console.log"))).isGreaterThanOrEqualTo(logged);
+            assertThat(Files.readString(other.data().resolve("server.log"))).contains("password authentication failed");
+        }
+    }
+
+    @Test
+    void recordOfANewerBuild_isRefusedInOneSentence_andLeftAsItIs() throws Exception {
+        Path data = PreparedSchool.copy();
+        String port;
+        try (Launched other = Launched.in(data)) {
+            port = String.valueOf(other.port());
+            try (Connection connection = DriverManager.getConnection(
+                            databaseUrl(other), "lobrik_owner", setting(data, "spring.flyway.password"));
+                    Statement statement = connection.createStatement()) {
+                statement.execute(
+                        "insert into flyway_schema_history select installed_rank + 1, '9999', 'of another time', type,"
+                                + " 'V9999__of_another_time.sql', 1, installed_by, installed_on, 1, true from flyway_schema_history"
+                                + " order by installed_rank desc limit 1");
+            }
+        }
+        Launched.Said said = Launched.run(Map.of(), "start", "--data", data.toString(), "--port", port);
+        assertThat(said.code()).isNotZero();
+        assertThat(said.text())
+                .contains("was used by a newer Lobrik (its record is of form 9999", "nothing was changed")
+                .doesNotContain("Exception", "\tat ");
+    }
+
+    @Test
+    void fullDisk_isWaitedOut() throws Exception {
+        Path place = Files.createTempDirectory("lobrik-small-disk-");
+        Assumptions.assumeTrue(
+                run("mount", "-t", "tmpfs", "-o", "size=700m,mode=755", "tmpfs", place.toString()) == 0,
+                "a small disk can only be made where disks may be mounted");
+        try {
+            Path data = place.resolve("data");
+            assertThat(run("cp", "-a", PreparedSchool.copy().toString(), data.toString()))
+                    .isZero();
+            try (Launched other = Launched.in(data)) {
+                Path ballast = place.resolve("ballast");
+                run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
+                Launched.kill(other.database());
+                while (!command("status", other).text().contains("disk of " + data + " is full")) {
+                    Thread.sleep(200);
+                }
+                assertThat(command("status", other).code()).isEqualTo(4);
+                Files.delete(ballast);
+                other.awaitReady();
+            }
+        } finally {
+            run("umount", "-l", place.toString());
+        }
+    }
+
+    private static int run(String... command) throws IOException {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        process.getInputStream().readAllBytes();
+        return process.onExit().join().exitValue();
+    }
+}

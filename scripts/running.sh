@@ -1,0 +1,465 @@
+#!/usr/bin/env bash
+# Runs server and database, watches them, and starts again what ended by itself. Sourced by the launcher, which gives
+# DATA, CLUSTER, SETTINGS, PORT and APPLICATION. What others may read of it, all in DATA:
+#   launcher.pid, server.pid, gauges.pid   the processes
+#   address    where it answers; there only while it does
+#   state      what is being put right, in one sentence; there only meanwhile
+#   ends.log   what ended by itself, when and why, the last hundred; told by `status` and at a start
+#   server.log (turned over by the server itself), console.log (what its JVM says), database.log, each with some older ones
+
+# So many ends by themselves within ten minutes are put right; after that something is wrong that starting again cannot cure.
+MOST_ENDS=${LOBRIK_MOST_ENDS:-12}
+ENDS_WITHIN_S=600
+# With less room on the disk the database would only end again.
+LEAST_ROOM_MB=48
+LARGEST_LOG_BYTES=$((5 * 1024 * 1024))
+KEPT_LOGS=3
+
+SERVER_PID=''
+DATABASE_PID=''
+DATABASE_PORT=''
+GAUGES_PID=''
+GAUGE_PORTS=''
+SERVER_READY=false
+STOPPING=false
+RESTART_ASKED=false
+ENDS=()
+LAST_TURN=0
+SERVER_LOG_FROM=0
+CONSOLE_LOG_FROM=0
+DATABASE_LOG_FROM=0
+
+# --- processes ---------------------------------------------------------------------------------------------------------
+
+# Whether a process lives; one that ended and was not yet fetched by its parent does not.
+alive() { # pid
+  local stat
+  [ -n "$1" ] && { read -r stat <"/proc/$1/stat"; } 2>/dev/null || return 1
+  stat=${stat##*) }
+  case $stat in Z* | X*) return 1 ;; esac
+}
+
+wait_until_ended() { # pid, tenths of a second
+  local waited=0
+  while alive "$1"; do
+    [ $waited -lt "$2" ] || return 1
+    sleep 0.1
+    waited=$((waited + 1))
+  done
+}
+
+# A process that we started and that is still the same one.
+is_ours() { # pid file, what its command line says
+  local pid
+  pid=$(cat "$1" 2>/dev/null) && [[ $pid =~ ^[0-9]+$ ]] && alive "$pid" &&
+    tr '\0' ' ' 2>/dev/null <"/proc/$pid/cmdline" | grep -qF -e "$2"
+}
+
+launcher_runs() { is_ours "$DATA/launcher.pid" "lobrik "; }
+
+server_runs() { is_ours "$DATA/server.pid" "$SETTINGS"; }
+
+# Waits without starting a process; a signal is heard at its end.
+nap() { # seconds
+  read -rt "$1" -u "$NAP" || true
+}
+
+exec {NAP}<> <(:)
+
+# --- what is told ------------------------------------------------------------------------------------------------------
+
+tell_state() { # what is being done
+  echo "$1" >"$DATA/state.new" 2>/dev/null && mv "$DATA/state.new" "$DATA/state"
+  say "$1"
+}
+
+# A full disk must not keep it from being told on the screen.
+note_end() { # what ended, why
+  local line
+  line="$(date '+%Y-%m-%d %H:%M:%S') $1: $2"
+  { tail -n 99 "$DATA/ends.log" 2>/dev/null; echo "$line"; } >"$DATA/ends.new" 2>/dev/null && mv "$DATA/ends.new" "$DATA/ends.log"
+  say "The $1 ended by itself: $2"
+}
+
+last_end() {
+  tail -n 1 "$DATA/ends.log" 2>/dev/null
+}
+
+is_answering() {
+  curl -fs -m 2 "http://127.0.0.1:$1/api/status" 2>/dev/null | grep -q '"ready":true'
+}
+
+# Copied and emptied, since who writes it holds it open; both append.
+turn_log() { # file
+  local size number
+  size=$(stat -c %s "$1" 2>/dev/null) || return 0
+  [ "$size" -gt "$LARGEST_LOG_BYTES" ] || return 0
+  for ((number = KEPT_LOGS - 1; number > 0; number--)); do
+    [ -f "$1.$number" ] && mv "$1.$number" "$1.$((number + 1))"
+  done
+  cp -p "$1" "$1.1" 2>/dev/null && : >"$1"
+}
+
+turn_logs() {
+  turn_log "$DATA/console.log"
+  turn_log "$DATA/database.log"
+}
+
+# --- starting ----------------------------------------------------------------------------------------------------------
+
+java_options() {
+  printf '%s\n' -Xmx640m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -XX:ErrorFile="$DATA/crash-%p.log" \
+    -Dfile.encoding=UTF-8 -Djava.awt.headless=true
+}
+
+server_arguments() {
+  printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
+    "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
+    "--logging.file.name=$DATA/server.log" --logging.threshold.console=OFF
+}
+
+# Where the logs of this start begin.
+mark_logs() {
+  SERVER_LOG_FROM=$(stat -c %s "$DATA/server.log" 2>/dev/null || echo 0)
+  CONSOLE_LOG_FROM=$(stat -c %s "$DATA/console.log" 2>/dev/null || echo 0)
+}
+
+# The last that server and JVM said since the last start, without the places in the code.
+last_words() { # lines
+  {
+    tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log"
+    tail -c "+$((CONSOLE_LOG_FROM + 1))" "$DATA/console.log"
+  } 2>/dev/null | grep -av -e '^\s*at ' -e '^\s*$' -e '^Picked up ' | tail -n "$1"
+}
+
+# Why it did not start: in the one sentence that was meant for that, else the last that was said.
+why_not_started() {
+  local told
+  told=$(tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log" 2>/dev/null | sed -n '/^Description:$/,/^Action:$/p' | grep -v -e '^Description:$' -e '^Action:$' -e '^$')
+  if [ -n "$told" ]; then echo "$told"; else last_words 5; fi
+}
+
+start_database() {
+  cluster_clear "$CLUSTER"
+  cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" || return 1
+  DATABASE_PID=$(cluster_postmaster "$CLUSTER")
+  [ -n "$DATABASE_PID" ]
+}
+
+# The cache lets later starts skip most of the loading of classes. It is made once for every build.
+make_start_cache() {
+  [ -f "$APPLICATION/lobrik.aot" ] || [ -f "$APPLICATION/no-aot" ] && return
+  say "Preparing fast starts (once for this build, up to a minute)"
+  local options arguments
+  mapfile -t options < <(java_options)
+  mapfile -t arguments < <(server_arguments)
+  mark_logs
+  # In the background and waited for, so that a stop need not wait until it is done.
+  "$JAVA" "${options[@]}" -XX:AOTCacheOutput="$APPLICATION/making.aot" -Dspring.context.exit=onRefresh -jar "$APPLICATION/lobrik.jar" \
+    "${arguments[@]}" >>"$DATA/console.log" 2>&1 9>&- &
+  SERVER_PID=$!
+  echo "$SERVER_PID" >"$DATA/server.pid"
+  if wait "$SERVER_PID" && [ -s "$APPLICATION/making.aot" ]; then
+    mv "$APPLICATION/making.aot" "$APPLICATION/lobrik.aot"
+  else
+    # Only slower without it; the reason is in the log.
+    touch "$APPLICATION/no-aot"
+  fi
+  SERVER_PID=''
+}
+
+start_server() {
+  local application=(-jar "$APPLICATION/lobrik.jar") options arguments
+  mapfile -t options < <(java_options)
+  mapfile -t arguments < <(server_arguments)
+  [ -f "$APPLICATION/lobrik.aot" ] && application=(-XX:AOTCache="$APPLICATION/lobrik.aot" "${application[@]}")
+  SERVER_READY=false
+  rm -f "$DATA/address"
+  mark_logs
+  # In a session of its own, so that Ctrl-C reaches only this launcher, which then stops things in order.
+  setsid "$JAVA" "${options[@]}" "${application[@]}" "${arguments[@]}" >>"$DATA/console.log" 2>&1 9>&- &
+  SERVER_PID=$!
+  STARTED=$SECONDS
+  echo "$SERVER_PID" >"$DATA/server.pid"
+}
+
+# Gauges that the server reads: those on the ports in LOBRIK_GAUGES, or the two simulated ones beside a demo school.
+start_gauges() {
+  GAUGE_PORTS=${LOBRIK_GAUGES:-}
+  [ -z "$GAUGE_PORTS" ] && [ "$(setting lobrik.demo)" = true ] || return 0
+  local jar waited=0
+  jar=$(compgen -G "${APPLICATION:-none}/lib/gauges-*.jar" || compgen -G "$ROOT/gauges/target/gauges-*.jar" || true)
+  jar=${jar%%$'\n'*}
+  [ -f "$jar" ] || return 0
+  rm -f "$DATA/gauges"
+  setsid "$JAVA" -Xmx24m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "$jar" lobrik.gauges.SimulatedGauges 0 0 \
+    >"$DATA/gauges" 2>/dev/null 9>&- &
+  GAUGES_PID=$!
+  echo "$GAUGES_PID" >"$DATA/gauges.pid"
+  until [ -n "$(gauge_ports)" ]; do
+    sleep 0.1
+    waited=$((waited + 1))
+    # Without them everything else works.
+    [ $waited -lt 100 ] && alive "$GAUGES_PID" || return 0
+  done
+  GAUGE_PORTS=$(gauge_ports)
+}
+
+# Of the simulated gauges: the angle gauge's and the height gauge's.
+gauge_ports() {
+  sed -n 's/^ready \([0-9]*\) \([0-9]*\)$/\1,\2/p' "$DATA/gauges" 2>/dev/null
+}
+
+# --- watching ----------------------------------------------------------------------------------------------------------
+
+# What a launcher that was killed left running goes on under this one, if it is what this one would start and if it works.
+take_over() {
+  server_runs && [ -d "$CLUSTER" ] || return 1
+  local command
+  command=$(tr '\0' '\n' <"/proc/$(cat "$DATA/server.pid")/cmdline")
+  grep -qxF -e "$APPLICATION/lobrik.jar" <<<"$command" && grep -qxF -e "--server.port=$PORT" <<<"$command" || return 1
+  DATABASE_PID=$(cluster_postmaster "$CLUSTER")
+  [ -n "$DATABASE_PID" ] && is_answering "$PORT" || { DATABASE_PID=''; return 1; }
+  DATABASE_PORT=$(cluster_port "$CLUSTER")
+  SERVER_PID=$(cat "$DATA/server.pid")
+  GAUGE_PORTS=$(sed -n 's/^--lobrik\.gauges=//p' <<<"$command")
+  is_ours "$DATA/gauges.pid" "lobrik.gauges" && GAUGES_PID=$(cat "$DATA/gauges.pid")
+  STARTED=$SECONDS
+  mark_logs
+}
+
+# Why a server ended: what its code says, and its own last words.
+why_server_ended() {
+  local code='' words
+  # Of one that was taken over nobody knows the code.
+  wait "$SERVER_PID" 2>/dev/null
+  code=$?
+  words=$(last_words 1)
+  case $code in
+    127) echo "the reason is not known${words:+; its last words: $words}" ;;
+    3) echo "it ran out of memory" ;;
+    137) echo "it was killed (signal 9)" ;;
+    129 | 13? | 14? | 15?) echo "it was ended by signal $((code - 128))${words:+; its last words: $words}" ;;
+    *) echo "it ended with code $code${words:+: $words}" ;;
+  esac
+}
+
+why_database_ended() {
+  local words
+  words=$(tail -c "+$((DATABASE_LOG_FROM + 1))" "$DATA/database.log" 2>/dev/null | grep -a -e 'PANIC' -e 'FATAL' -e 'shut down' -e 'No space left' |
+    grep -av -e 'starting up' -e 'not yet accepting' -e 'password authentication' | tail -n 1 | sed 's/^.*\(PANIC\|FATAL\|LOG\): *//')
+  echo "${words:-it was killed}"
+}
+
+room_mb() {
+  df -Pm "$DATA" 2>/dev/null | awk 'NR==2 {print $4}'
+}
+
+disk_is_full() {
+  [ "$(room_mb)" -lt $LEAST_ROOM_MB ] 2>/dev/null
+}
+
+tell_full_disk() {
+  echo "the disk of $DATA is full ($(room_mb) MB are free, $LEAST_ROOM_MB are needed); free some, and it goes on by itself"
+}
+
+# What ended once is started at once; what ends again and again is given time, and is given up in the end.
+pause_before_another() {
+  local now=$SECONDS recent=0 pause end kept=()
+  for end in "${ENDS[@]}"; do
+    [ $((now - end)) -lt $ENDS_WITHIN_S ] && kept+=("$end")
+    [ $((now - end)) -lt 30 ] && recent=$((recent + 1))
+  done
+  ENDS=("${kept[@]}" "$now")
+  if [ ${#ENDS[@]} -gt "$MOST_ENDS" ]; then
+    shut_down
+    fail "Server or database ended ${#ENDS[@]} times within ten minutes, so starting them again does not help. Last: $(last_end)
+The data is safe; $DATA/server.log, console.log and database.log say more."
+  fi
+  [ $recent -lt 2 ] && return
+  pause=$((recent * recent / 2))
+  [ $pause -gt 30 ] && pause=30
+  tell_state "$1 ended $((recent + 1)) times within half a minute: it is started again in $pause s"
+  while [ $((SECONDS - now)) -lt $pause ]; do nap 0.25; done
+}
+
+wait_for_room() {
+  local told=false
+  while disk_is_full; do
+    $told || say "Waiting: $(tell_full_disk)."
+    told=true
+    nap 1
+  done
+}
+
+database_ended() {
+  local words
+  words=$(tail -c "+$((DATABASE_LOG_FROM + 1))" "$DATA/database.log" 2>/dev/null | grep -a -e 'PANIC' -e 'FATAL' -e 'shut down' -e 'No space left' |
+    grep -av -e 'starting up' -e 'not yet accepting' -e 'password authentication' | tail -n 1 | sed 's/^.*\(PANIC\|FATAL\|LOG\): *//')
+  echo "${words:-it was killed}"
+}
+
+room_mb() {
+  df -Pm "$DATA" 2>/dev/null | awk 'NR==2 {print $4}'
+}
+
+disk_is_full() {
+  [ "$(room_mb)" -lt $LEAST_ROOM_MB ] 2>/dev/null
+}
+
+tell_full_disk() {
+  echo "the disk of $DATA is full ($(room_mb) MB are free, $LEAST_ROOM_MB are needed); free some, and it goes on by itself"
+}
+
+# What ended once is started at once; what ends again and again is given time, and is given up in the end.
+pause_before_another() {
+  local now=$SECONDS recent=0 pause end kept=()
+  for end in "${ENDS[@]}"; do
+    [ $((now - end)) -lt $ENDS_WITHIN_S ] && kept+=("$end")
+    [ $((now - end)) -lt 30 ] && recent=$((recent + 1))
+  done
+  ENDS=("${kept[@]}" "$now")
+  if [ ${#ENDS[@]} -gt "$MOST_ENDS" ]; then
+    shut_down
+    fail "Server or database ended ${#ENDS[@]} times within ten minutes, so starting them again does not help. Last: $(last_end)
+The data is safe; $DATA/server.log, console.log and database.log say more."
+  fi
+  [ $recent -lt 2 ] && return
+  pause=$((recent * recent / 2))
+  [ $pause -gt 30 ] && pause=30
+  tell_state "$1 ended $((recent + 1)) times within half a minute: it is started again in $pause s"
+  while [ $((SECONDS - now)) -lt $pause ]; do nap 0.25; done
+}
+
+wait_for_room() {
+  local room told=false
+  while room=$(room_mb) && [ "${room:-0}" -lt $LEAST_ROOM_MB ]; do
+    $told || tell_state "The disk of $DATA is full ($room MB are free): free some, and it goes on by itself"
+    told=true
+    nap 1
+  done
+}
+
+database_ended() {
+  rm -f "$DATA/address"
+  SERVER_READY=false
+  while :; do
+    note_end database "$(why_database_ended)"
+    pause_before_another "The database"
+    wait_for_room
+    tell_state "The database ended by itself and is started again"
+    DATABASE_LOG_FROM=$(stat -c %s "$DATA/database.log" 2>/dev/null || echo 0)
+    start_database && return
+  done
+}
+
+server_ended() {
+  note_end server "$(why_server_ended)"
+  pause_before_another "The server"
+  wait_for_room
+  tell_state "The server ended by itself and is started again"
+  start_server
+}
+
+# In order: nothing is asked of a database that stops.
+restart_all() {
+  RESTART_ASKED=false
+  tell_state "Server and database are being started again, as asked"
+  end_server
+  cluster_stop "$CLUSTER"
+  start_database || database_ended
+  start_server
+}
+
+# One look at everything. The database first: without it the server cannot become ready.
+look_after() {
+  $RESTART_ASKED && restart_all
+  alive "$DATABASE_PID" || database_ended
+  alive "$SERVER_PID" || server_ended
+  if ! $SERVER_READY && is_answering "$PORT"; then
+    SERVER_READY=true
+    echo "http://127.0.0.1:$PORT/" >"$DATA/address"
+    if [ -e "$DATA/state" ]; then
+      rm -f "$DATA/state"
+      say "Lobrik is ready again."
+    fi
+  fi
+  if [ $((SECONDS - LAST_TURN)) -ge 60 ]; then
+    LAST_TURN=$SECONDS
+    turn_logs
+  fi
+}
+
+watch() {
+  while :; do
+    look_after
+    if $SERVER_READY; then nap 0.5; else nap 0.15; fi
+  done
+}
+
+# At a first start: what does not start at once is not tried again, but said.
+wait_until_ready() {
+  local told=$SECONDS
+  until is_answering "$PORT"; do
+    if ! alive "$SERVER_PID"; then
+      local why
+      why=$(why_not_started)
+      note_end server "it did not start: ${why##*$'\n'}" >/dev/null
+      shut_down
+      fail "The server did not start; the end of $DATA/server.log says why:
+$why"
+    fi
+    alive "$DATABASE_PID" || database_ended
+    nap 0.15
+    [ $((SECONDS - told)) -lt 6 ] || { told=$SECONDS; say "  … still starting ($((SECONDS - STARTED)) s)"; }
+  done
+}
+
+# --- stopping ----------------------------------------------------------------------------------------------------------
+
+end_server() {
+  alive "$SERVER_PID" || return
+  kill -TERM "$SERVER_PID" 2>/dev/null
+  wait_until_ended "$SERVER_PID" 150
+  # With a wait, so that the shell does not report the kill on its own.
+  { kill -KILL "$SERVER_PID"; wait "$SERVER_PID"; } 2>/dev/null
+}
+
+shut_down() {
+  $STOPPING && return
+  STOPPING=true
+  alive "$SERVER_PID" && say "Stopping"
+  end_server
+  [ -n "$GAUGES_PID" ] && { kill "$GAUGES_PID"; wait "$GAUGES_PID"; } 2>/dev/null
+  [ -d "$CLUSTER" ] && cluster_stop "$CLUSTER"
+  [ -d "$DATA/making" ] && cluster_stop "$DATA/making"
+  forget_processes
+}
+
+forget_processes() {
+  rm -f "$DATA/launcher.pid" "$DATA/server.pid" "$DATA/gauges.pid" "$DATA/gauges" "$DATA/address" "$DATA/state" "$DATA/state.new"
+}
+
+# Ends what a launcher that was killed left running; false if there was nothing.
+end_leftovers() {
+  local found=1 folder
+  if server_runs; then
+    found=0
+    SERVER_PID=$(cat "$DATA/server.pid")
+    end_server
+    wait_until_ended "$SERVER_PID" 50
+    SERVER_PID=''
+  fi
+  if is_ours "$DATA/gauges.pid" "lobrik.gauges"; then
+    found=0
+    kill "$(cat "$DATA/gauges.pid")"
+  fi
+  for folder in "$CLUSTER" "$DATA/making" "$DATA/making.new"; do
+    [ -n "$(cluster_processes "$folder")" ] || continue
+    found=0
+    cluster_stop "$folder"
+    cluster_clear "$folder"
+  done
+  forget_processes
+  return $found
+}
