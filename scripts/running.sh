@@ -115,7 +115,7 @@ java_options() {
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server.log" --logging.threshold.console=OFF
+    "--logging.file.name=$DATA/server.log" "--lobrik.scratch=$DATA/scratch" --logging.threshold.console=OFF
 }
 
 # Where the logs of this start begin.

@@ -2,19 +2,20 @@ package lobrik.server.attempt;
 
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.media.Content;
+import io.swagger.v3.oas.annotations.media.Schema;
+import io.swagger.v3.oas.annotations.parameters.RequestBody;
 import io.swagger.v3.oas.annotations.tags.Tag;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
+import java.io.IOException;
+import java.io.InputStream;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.HexFormat;
 import java.util.Objects;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.photo.PhotoIntake;
 import lobrik.server.photo.Shrunk;
-import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -23,7 +24,6 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
-import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -48,7 +48,14 @@ class PhotoResource {
 
     @Operation(
             summary = "Keep a photo; the body is the file, a JPEG or a PNG of at most 12 MB",
-            description = "It is turned upright and made small, and everything but the picture is left out.")
+            description = "It is turned upright and made small, and everything but the picture is left out.",
+            requestBody =
+                    @RequestBody(
+                            required = true,
+                            content =
+                                    @Content(
+                                            mediaType = MediaType.ALL_VALUE,
+                                            schema = @Schema(type = "string", format = "byte"))))
     @PutMapping(path = "/api/attempts/{id}/photos/{key}", consumes = MediaType.ALL_VALUE)
     AttemptView keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -57,11 +64,9 @@ class PhotoResource {
             @RequestParam(required = false) @Nullable String about,
             @RequestParam(required = false) @Nullable String note,
             @RequestParam(required = false) @Nullable Instant takenAt,
-            @RequestBody(required = false) byte @Nullable [] file) {
+            @Parameter(hidden = true) InputStream file)
+            throws IOException {
         attempts.get(who, id);
-        if (file == null) {
-            throw TurnedDown.badInput("", "missing", "send the photo");
-        }
         Shrunk shrunk = intake.shrink(file);
         Photo.Caption caption = new Photo.Caption(
                 key,
@@ -72,7 +77,7 @@ class PhotoResource {
                 shrunk.height(),
                 who.accountId(),
                 keeping.believed(takenAt));
-        return views.of(who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), digest(file), clock.instant())));
+        return views.of(who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), shrunk.digest(), clock.instant())));
     }
 
     @Operation(summary = "A photo as it is kept")
@@ -85,13 +90,5 @@ class PhotoResource {
         return ResponseEntity.ok()
                 .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
                 .body(photo.content());
-    }
-
-    private static String digest(byte[] file) {
-        try {
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(file));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
     }
 }

@@ -6,11 +6,13 @@ public final class Shrunk {
     private final byte[] jpeg;
     private final int width;
     private final int height;
+    private final String digest;
 
-    Shrunk(byte[] jpeg, int width, int height) {
+    Shrunk(byte[] jpeg, int width, int height, String digest) {
         this.jpeg = jpeg.clone();
         this.width = width;
         this.height = height;
+        this.digest = digest;
     }
 
     public byte[] jpeg() {
@@ -23,5 +25,10 @@ public final class Shrunk {
 
     public int height() {
         return height;
+    }
+
+    /** SHA-256 of what was sent, in hexadecimal. */
+    public String digest() {
+        return digest;
     }
 }

@@ -1,9 +1,11 @@
 package lobrik.server.platform;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import lobrik.fault.Refused;
 import lobrik.measure.RefusedText;
 import org.jspecify.annotations.Nullable;
@@ -64,28 +66,56 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail wrongInTheAddress(MethodArgumentTypeMismatchException mismatch) {
-        boolean day = mismatch.getRequiredType() == LocalDate.class;
+        String code;
+        String what;
+        if (mismatch.getRequiredType() == LocalDate.class) {
+            code = "not-a-day";
+            what = "no day that can be meant; give one such as 2026-11-28";
+        } else if (mismatch.getRequiredType() == Instant.class) {
+            code = "not-a-time";
+            what = "no time that can be meant; give one such as 2026-11-28T10:00:00Z";
+        } else {
+            code = "not-an-id";
+            what = "not an id";
+        }
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.BAD_REQUEST,
-                "“" + mismatch.getName() + "” in the address is "
-                        + (day ? "no day; give one such as 2026-11-28" : "not an id"));
-        problem.setProperty("errors", List.of(error("", day ? "not-a-day" : "not-an-id", problem.getDetail())));
+                HttpStatus.BAD_REQUEST, "“" + mismatch.getName() + "” in the address is " + what);
+        problem.setProperty("errors", List.of(error("", code, problem.getDetail())));
         return problem;
     }
 
-    /** Whatever nobody foresaw: logged with its trace, told without it. */
+    /** Whatever came from below, or nobody foresaw: that is logged with its trace, and told without it. */
     @ExceptionHandler
-    ProblemDetail unforeseen(RuntimeException failure) {
+    ResponseEntity<ProblemDetail> unforeseen(RuntimeException failure) {
+        return Failures.known(failure).map(Problems::told).orElseGet(() -> broken(failure));
+    }
+
+    private static ResponseEntity<ProblemDetail> told(Failures.Told told) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(told.status(), told.message());
+        problem.setProperty("errors", List.of(error("", told.code(), told.message())));
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(told.status());
+        if (told.passes()) {
+            answer.header(HttpHeaders.RETRY_AFTER, "2");
+        }
+        return answer.body(problem);
+    }
+
+    private static ResponseEntity<ProblemDetail> broken(RuntimeException failure) {
         LOG.error("A request failed in a way nobody foresaw", failure);
         ProblemDetail problem = ProblemDetail.forStatusAndDetail(
                 HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong in the server; the log says what");
         problem.setProperty("errors", List.of());
-        return problem;
+        return ResponseEntity.internalServerError().body(problem);
     }
 
     @Override
     protected @Nullable ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException failure, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        Optional<Failures.Told> slow = Failures.known(failure);
+        if (slow.isPresent()) {
+            ResponseEntity<ProblemDetail> told = told(slow.get());
+            return handleExceptionInternal(failure, told.getBody(), told.getHeaders(), told.getStatusCode(), request);
+        }
         Map<String, Object> error = unreadable(failure.getCause());
         ProblemDetail problem =
                 ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, String.valueOf(error.get("message")));

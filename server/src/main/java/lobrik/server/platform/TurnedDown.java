@@ -65,6 +65,11 @@ public final class TurnedDown extends RuntimeException {
         return new TurnedDown(HttpStatus.UNAUTHORIZED, "", "not-signed-in", message);
     }
 
+    /** It cannot be done now, for a reason that passes. */
+    public static TurnedDown unavailable(String message) {
+        return new TurnedDown(HttpStatus.SERVICE_UNAVAILABLE, "", "unavailable", message);
+    }
+
     /** Too often. */
     public static TurnedDown tooOften(String message) {
         return new TurnedDown(HttpStatus.TOO_MANY_REQUESTS, "", "too-often", message);

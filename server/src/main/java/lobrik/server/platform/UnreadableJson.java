@@ -1,6 +1,12 @@
 package lobrik.server.platform;
 
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.time.temporal.Temporal;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
@@ -26,10 +32,29 @@ public final class UnreadableJson {
             case UnrecognizedPropertyException unknown ->
                 new InputError(
                         pointer, "unknown-value", "“" + brief(unknown.getPropertyName()) + "” is not known here");
+            case InvalidNullException _ ->
+                new InputError(pointer, "missing", "there is a hole here: it must not be null");
+            case InvalidFormatException unclean
+            when unclean.getValue() instanceof String && unclean.getTargetType() == String.class ->
+                new InputError(pointer, "not-text", "this has a NUL or half a character in it; take that out");
+            case InvalidFormatException unclean
+            when unclean.getValue() instanceof Temporal ->
+                new InputError(
+                        pointer,
+                        "out-of-range",
+                        "this is of the year " + year(unclean.getValue()) + "; give one from " + CleanJson.FIRST_YEAR
+                                + " to " + CleanJson.LAST_YEAR);
             case MismatchedInputException _ ->
                 new InputError(pointer, "wrong-type", "this is not of the right type or not one of the allowed values");
             default -> new InputError(pointer, "not-json", "this is not JSON, or a number in it is no number");
         };
+    }
+
+    private static String year(Object time) {
+        int year = time instanceof Instant instant
+                ? instant.atOffset(ZoneOffset.UTC).getYear()
+                : ((LocalDate) time).getYear();
+        return String.valueOf(year);
     }
 
     private static String pointer(JacksonException failure) {

@@ -11,10 +11,22 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.zip.CRC32;
+import java.util.zip.DeflaterOutputStream;
+import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageOutputStream;
 import lobrik.server.Bench;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
@@ -134,6 +146,186 @@ class PhotoTest {
         Answer answer = put(bytes.toByteArray());
         assertThat(answer.status()).isEqualTo(413);
         assertThat(answer.at("/detail").asString()).contains("9000 × 6000 pixels");
+    }
+
+    /** A chunk of a PNG; its check is not looked at by anybody who steps over it. */
+    private static byte[] chunk(String name, byte[] content) {
+        ByteArrayOutputStream chunk = new ByteArrayOutputStream();
+        chunk.writeBytes(ByteBuffer.allocate(4).putInt(content.length).array());
+        byte[] named = name.getBytes(StandardCharsets.US_ASCII);
+        chunk.writeBytes(named);
+        chunk.writeBytes(content);
+        CRC32 check = new CRC32();
+        check.update(named);
+        check.update(content);
+        chunk.writeBytes(ByteBuffer.allocate(4).putInt((int) check.getValue()).array());
+        return chunk.toByteArray();
+    }
+
+    /** The picture with more chunks after its first, which has 8 + 25 bytes. */
+    private static byte[] withChunks(byte[] png, byte[]... chunks) {
+        ByteArrayOutputStream whole = new ByteArrayOutputStream();
+        whole.write(png, 0, 33);
+        for (byte[] chunk : chunks) {
+            whole.writeBytes(chunk);
+        }
+        whole.write(png, 33, png.length - 33);
+        return whole.toByteArray();
+    }
+
+    /** So many million zeros, deflated to a thousandth. */
+    private static byte[] inflatesTo(int millions) throws IOException {
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (DeflaterOutputStream deflated = new DeflaterOutputStream(bytes)) {
+            byte[] million = new byte[1_000_000];
+            for (int i = 0; i < millions; i++) {
+                deflated.write(million);
+            }
+        }
+        return bytes.toByteArray();
+    }
+
+    private static byte[] join(byte[]... parts) {
+        ByteArrayOutputStream whole = new ByteArrayOutputStream();
+        for (byte[] part : parts) {
+            whole.writeBytes(part);
+        }
+        return whole.toByteArray();
+    }
+
+    @Test
+    void textThatWouldInflateToGigabytes_isSteppedOver_inEveryKindOfChunk() throws Exception {
+        byte[] bomb = inflatesTo(1_000);
+        assertThat(bomb.length).isLessThan(1_200_000);
+        byte[] zTXt = chunk("zTXt", join(new byte[] {'a', 0, 0}, bomb));
+        byte[] iTXt = chunk("iTXt", join(new byte[] {'a', 0, 1, 0, 0, 0}, bomb));
+        byte[] iCCP = chunk("iCCP", join(new byte[] {'a', 0, 0}, bomb));
+        byte[] eXIf = chunk("eXIf", bomb);
+        byte[] png = picture(320, 200, "png");
+        for (byte[] chunk : new byte[][] {zTXt, iTXt, iCCP, eXIf}) {
+            Answer answer = put(withChunks(png, chunk));
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        }
+        // The pixels themselves: what is more than the size says is not inflated.
+        byte[] idat = chunk("IDAT", bomb);
+        byte[] end = chunk("IEND", new byte[0]);
+        assertThat(put(join(Arrays.copyOf(png, 33), idat, end)).status()).isIn(200, 400);
+    }
+
+    @Test
+    void onlyThePictureIsKept_ofAFileThatIsSomethingElseToo() throws Exception {
+        byte[] archive = "PK\3\4 <script>alert(1)</script>".getBytes(StandardCharsets.US_ASCII);
+        byte[] jpeg = picture(320, 200, "jpeg");
+        byte[] comment = join(new byte[] {(byte) 0xff, (byte) 0xfe, 0, (byte) (archive.length + 2)}, archive);
+        byte[] sent = join(Arrays.copyOf(jpeg, 2), comment, Arrays.copyOfRange(jpeg, 2, jpeg.length), archive);
+        for (byte[] file : new byte[][] {sent, join(picture(320, 200, "png"), archive)}) {
+            Answer answer = put(file);
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+            byte[] kept = runa.file(photos + answer.at("/bench/photos/0/id").asString());
+            assertThat(new String(kept, StandardCharsets.ISO_8859_1)).doesNotContain("script", "PK\3\4");
+        }
+    }
+
+    /** A JPEG that appears bit by bit. */
+    private static byte[] progressive(int width, int height) throws IOException {
+        ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+        try (ImageOutputStream output = ImageIO.createImageOutputStream(bytes)) {
+            ImageWriteParam param = writer.getDefaultWriteParam();
+            param.setProgressiveMode(ImageWriteParam.MODE_DEFAULT);
+            writer.setOutput(output);
+            writer.write(
+                    null,
+                    new IIOImage(new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB), null, null),
+                    param);
+        }
+        writer.dispose();
+        return bytes.toByteArray();
+    }
+
+    @Test
+    void progressiveJpeg_isTakenWhileItIsSmall_sinceItIsKeptWholeWhileItIsRead() throws Exception {
+        assertThat(put(progressive(1600, 1200)).status()).isEqualTo(200);
+        Answer large = put(progressive(4000, 3000));
+        assertThat(large.status()).isEqualTo(413);
+        assertThat(large.at("/detail").asString()).contains("4000 × 3000", "8 million", "progressive");
+        // Layer upon layer: each makes the reader go over all pixels again.
+        byte[] small = progressive(64, 64);
+        int scan = indexOf(small, (byte) 0xda);
+        byte[] layers = join(
+                Arrays.copyOf(small, small.length - 2),
+                repeated(Arrays.copyOfRange(small, scan - 1, small.length - 2), 50),
+                new byte[] {(byte) 0xff, (byte) 0xd9});
+        assertThat(put(layers).at("/detail").asString()).contains("layers");
+    }
+
+    private static int indexOf(byte[] bytes, byte marker) {
+        for (int i = 1; i < bytes.length; i++) {
+            if (bytes[i] == marker && bytes[i - 1] == (byte) 0xff) {
+                return i;
+            }
+        }
+        throw new AssertionError("no marker");
+    }
+
+    private static byte[] repeated(byte[] part, int times) {
+        byte[][] parts = new byte[times][];
+        Arrays.fill(parts, part);
+        return join(parts);
+    }
+
+    @Test
+    void sizesAtTheLimit() throws Exception {
+        // A header alone says the size; what is refused for it is refused before its pixels are asked for.
+        assertThat(put(png(40_001, 1000)).at("/detail").asString())
+                .contains("40001 × 1000 pixels; the most is 40 million");
+        assertThat(put(png(20_001, 10)).at("/detail").asString()).contains("20000 on a side");
+        assertThat(put(png(0, 10)).status()).isEqualTo(400);
+        assertThat(put(png(-1, 10)).status()).isEqualTo(400);
+        // 16 bits for each of four colours, the largest that a pixel can be, and as many of them as are taken.
+        assertThat(put(deep(6400, 6200)).status()).isEqualTo(200);
+    }
+
+    private static byte[] png(int width, int height) throws IOException {
+        byte[] head = ByteBuffer.allocate(13)
+                .putInt(width)
+                .putInt(height)
+                .put(new byte[] {8, 2, 0, 0, 0})
+                .array();
+        return join(
+                Arrays.copyOf(picture(1, 1, "png"), 8),
+                chunk("IHDR", head),
+                chunk("IDAT", inflatesTo(1)),
+                chunk("IEND", new byte[0]));
+    }
+
+    private static byte[] deep(int width, int height) throws IOException {
+        byte[] head = ByteBuffer.allocate(13)
+                .putInt(width)
+                .putInt(height)
+                .put(new byte[] {16, 6, 0, 0, 0})
+                .array();
+        return join(
+                Arrays.copyOf(picture(1, 1, "png"), 8),
+                chunk("IHDR", head),
+                chunk("IDAT", inflatesTo((width * 8 + 1) * height / 1_000_000 + 1)),
+                chunk("IEND", new byte[0]));
+    }
+
+    @Test
+    void manyLargeBodiesAtOnce_areTakenInTurn_andOthersAreAnsweredMeanwhile() throws Exception {
+        byte[] twelve = Arrays.copyOf(picture(4000, 3000, "jpeg"), 12 * 1024 * 1024);
+        try (ExecutorService senders = Executors.newVirtualThreadPerTaskExecutor()) {
+            List<Future<Answer>> sent = new ArrayList<>();
+            for (int i = 0; i < 120; i++) {
+                sent.add(senders.submit(() -> put(twelve)));
+            }
+            assertThat(runa.get("/api/cohorts").status()).isEqualTo(200);
+            for (Future<Answer> one : sent) {
+                assertThat(one.get().status()).isIn(200, 503);
+            }
+        }
+        assertThat(put(twelve).status()).isEqualTo(200);
     }
 
     @Test
