@@ -7,7 +7,6 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -16,6 +15,8 @@ import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.InvalidMediaTypeException;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -37,9 +38,12 @@ class Edge extends OncePerRequestFilter {
         if (!isText(request.getRequestURI()) || !isText(request.getQueryString())) {
             SecurityConfiguration.write(
                     response, HttpStatus.BAD_REQUEST, "not-text", "The address has bytes in it that are no text");
-        } else if (isForm(request)) {
+        } else if (!isReadable(request.getContentType())) {
             SecurityConfiguration.write(
-                    response, HttpStatus.UNSUPPORTED_MEDIA_TYPE, "unsupported", "Forms are not read here; send JSON");
+                    response,
+                    HttpStatus.UNSUPPORTED_MEDIA_TYPE,
+                    "unsupported",
+                    "This kind of body is not read here; send JSON");
         } else {
             try {
                 chain.doFilter(request, response);
@@ -50,9 +54,18 @@ class Edge extends OncePerRequestFilter {
     }
 
     /** Forms would be read by whoever asks for a parameter first, so they are not let in at all. */
-    private static boolean isForm(HttpServletRequest request) {
-        String type = String.valueOf(request.getContentType()).toLowerCase(Locale.ROOT);
-        return type.startsWith("application/x-www-form-urlencoded") || type.startsWith("multipart/");
+    private static boolean isReadable(@Nullable String type) {
+        if (type == null) {
+            return true;
+        }
+        try {
+            MediaType media = MediaType.parseMediaType(type);
+            return media.isConcrete()
+                    && !media.isCompatibleWith(MediaType.APPLICATION_FORM_URLENCODED)
+                    && !media.getType().equals("multipart");
+        } catch (InvalidMediaTypeException e) {
+            return false;
+        }
     }
 
     /** Whether what is escaped in it is UTF-8 without a NUL. */
