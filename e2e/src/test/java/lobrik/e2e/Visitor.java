@@ -38,17 +38,22 @@ final class Visitor implements AutoCloseable {
     static Visitor signedIn(Launched lobrik, String name) throws IOException {
         Visitor visitor = new Visitor(lobrik.port());
         visitor.get("/api/status");
-        Answer answer = visitor.send(
+        visitor.signIn(name, lobrik.password());
+        return visitor;
+    }
+
+    /** Signs in, again if need be: the device is known then. */
+    void signIn(String name, String password) throws IOException {
+        Answer answer = send(
                 "POST",
                 "/api/session",
                 "application/json",
                 "{\"name\":\"%s\",\"password\":\"%s\"}"
-                        .formatted(name, lobrik.password())
+                        .formatted(name, password)
                         .getBytes(StandardCharsets.UTF_8));
         if (answer.status() != 200) {
             throw new IOException("could not sign in: " + answer);
         }
-        return visitor;
     }
 
     Answer get(String path) throws IOException {

@@ -69,6 +69,15 @@ public final class Client {
         return client;
     }
 
+    /** What a cookie holds; nothing if there is none. */
+    public String cookie(String name) {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals(name))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
     public Answer get(String path) {
         return send(request(path).GET());
     }

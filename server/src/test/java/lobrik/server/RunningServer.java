@@ -37,7 +37,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             ConfigurableApplicationContext context)
             implements AutoCloseable {
 
-        static final String PASSWORD = "tern-quay";
+        public static final String PASSWORD = "tern-quay";
 
         /**
          * Another application, on a database of the same cluster that a dump was restored to.

@@ -9,9 +9,10 @@ import lobrik.server.platform.SameAccount;
 public record SignedIn(UUID accountId, UUID centreId, String fullName, Role role)
         implements Principal, SameAccount.Holder, Serializable {
 
+    /** By which their sessions are found. */
     @Override
     public String getName() {
-        return fullName;
+        return accountId.toString();
     }
 
     public boolean isLead() {

@@ -3,6 +3,8 @@ package lobrik.server.live;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
+import lobrik.server.account.Sessions;
+import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
@@ -33,11 +35,25 @@ public class Live {
             @Nullable UUID attemptId,
             @Nullable String screenId) {}
 
+    /** Of one account: a tablet at every bench, each with a second window. */
+    static final int MOST_OF_AN_ACCOUNT = 60;
+
     private final Map<UUID, Screen> screens = new ConcurrentHashMap<>();
 
-    /** Opens the stream of a screen; a stream that it had is closed. */
-    SseEmitter open(UUID screenId, UUID cohortId) {
-        Screen screen = new Screen(cohortId, closed -> screens.remove(screenId, closed));
+    /**
+     * Opens the stream of a screen; a stream that it had is closed.
+     *
+     * @param listener by whose right it listens
+     * @throws TurnedDown if the account has too many open
+     */
+    SseEmitter open(UUID screenId, UUID cohortId, Screen.Listener listener) {
+        long open = screens.values().stream()
+                .filter(screen -> screen.listener().accountId().equals(listener.accountId()))
+                .count();
+        if (open >= MOST_OF_AN_ACCOUNT && !screens.containsKey(screenId)) {
+            throw TurnedDown.tooOften("This account has " + open + " live screens open; close some");
+        }
+        Screen screen = new Screen(cohortId, listener, closed -> screens.remove(screenId, closed));
         Screen before = screens.put(screenId, screen);
         if (before != null) {
             before.close();
@@ -84,6 +100,14 @@ public class Live {
         if (screen != null) {
             screen.tell(name, event);
         }
+    }
+
+    /** What they listened by is over. */
+    @EventListener
+    void closeAllOf(Sessions.Ended ended) {
+        screens.values().stream()
+                .filter(screen -> ended.sessionIds().contains(screen.listener().sessionId()))
+                .forEach(Screen::close);
     }
 
     /** Before the server waits for its open requests to end: these would not end by themselves. */

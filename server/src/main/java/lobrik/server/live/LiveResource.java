@@ -3,6 +3,7 @@ package lobrik.server.live;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpSession;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
@@ -35,7 +36,9 @@ class LiveResource {
     SseEmitter listen(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @RequestParam UUID screen,
-            @RequestParam UUID cohort) {
-        return live.open(screen, cohorts.cohort(who, cohort).id());
+            @RequestParam UUID cohort,
+            @Parameter(hidden = true) HttpSession session) {
+        return live.open(
+                screen, cohorts.cohort(who, cohort).id(), new Screen.Listener(who.accountId(), session.getId()));
     }
 }

@@ -25,18 +25,27 @@ final class Screen {
 
     private static final Event END = new Event("end", "");
 
+    /** By whose right a screen listens. */
+    record Listener(UUID accountId, String sessionId) {}
+
     private final UUID cohortId;
+    private final Listener listener;
     private final Consumer<Screen> onClosed;
     private final SseEmitter emitter = new SseEmitter(LONGEST_MILLIS);
     private final BlockingQueue<Event> waiting = new LinkedBlockingQueue<>(FAR_BEHIND);
 
-    Screen(UUID cohortId, Consumer<Screen> onClosed) {
+    Screen(UUID cohortId, Listener listener, Consumer<Screen> onClosed) {
         this.cohortId = cohortId;
+        this.listener = listener;
         this.onClosed = onClosed;
     }
 
     UUID cohortId() {
         return cohortId;
+    }
+
+    Listener listener() {
+        return listener;
     }
 
     SseEmitter start() {

@@ -19,11 +19,12 @@ class ErrorResource implements ErrorController {
     @RequestMapping("/error")
     void error(HttpServletRequest request, HttpServletResponse response) throws IOException {
         HttpStatus status = status(request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE));
-        SecurityConfiguration.write(
-                response,
-                status,
-                status == HttpStatus.NOT_FOUND ? "not-found" : "refused",
-                status == HttpStatus.NOT_FOUND ? "There is nothing here" : "This was not understood");
+        switch (status) {
+            case NOT_FOUND -> SecurityConfiguration.write(response, status, "not-found", "There is nothing here");
+            case REQUEST_TIMEOUT ->
+                SecurityConfiguration.write(response, status, Failures.SLOW.code(), Failures.SLOW.message());
+            default -> SecurityConfiguration.write(response, status, "refused", "This was not understood");
+        }
     }
 
     private static HttpStatus status(@Nullable Object code) {

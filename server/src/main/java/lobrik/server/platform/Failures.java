@@ -27,7 +27,7 @@ final class Failures {
      */
     record Told(HttpStatus status, String code, String message, boolean passes) {}
 
-    private static final Told SLOW = new Told(
+    static final Told SLOW = new Told(
             HttpStatus.REQUEST_TIMEOUT,
             "too-slow",
             "What was sent came too slowly; send it again over a better line",

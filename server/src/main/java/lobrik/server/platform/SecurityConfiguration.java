@@ -16,6 +16,8 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
@@ -31,7 +33,8 @@ class SecurityConfiguration {
             + "base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     @Bean
-    SecurityFilterChain securityFilterChain(HttpSecurity http, SecurityContextRepository contexts) {
+    SecurityFilterChain securityFilterChain(
+            HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
                         .requestMatchers("/api/calc/**")
@@ -49,7 +52,7 @@ class SecurityConfiguration {
                         .anyRequest()
                         .permitAll())
                 // The calculation interface keeps nothing and knows nobody: a forged request gains nothing.
-                .csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/calc/**"))
+                .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/api/calc/**"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .addFilterAfter(new SameAccount(), AuthorizationFilter.class)
                 .requestCache(AbstractHttpConfigurer::disable)
@@ -66,6 +69,14 @@ class SecurityConfiguration {
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .build();
+    }
+
+    /** The page reads the token from its cookie and sends it back in a header, which no other site can. */
+    @Bean
+    CsrfTokenRepository csrfTokenRepository() {
+        CookieCsrfTokenRepository tokens = CookieCsrfTokenRepository.withHttpOnlyFalse();
+        tokens.setCookieCustomizer(cookie -> cookie.sameSite("Lax"));
+        return tokens;
     }
 
     @Bean

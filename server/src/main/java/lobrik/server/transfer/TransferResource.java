@@ -6,8 +6,13 @@ import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
 import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -27,7 +32,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
-/** Files out and in. They are written as they are read, so that no file is too large. */
+/** Files out and in. They are written as they are read, so that no file is too large; see {@link Outgoing}. */
 @RestController
 @Tag(name = "files")
 class TransferResource {
@@ -54,6 +59,7 @@ class TransferResource {
     private final PersonFile person;
     private final Statements statements;
     private final Roster roster;
+    private final Outgoing outgoing;
 
     TransferResource(
             Cohorts cohorts,
@@ -61,13 +67,20 @@ class TransferResource {
             ReadingsFile readings,
             PersonFile person,
             Statements statements,
-            Roster roster) {
+            Roster roster,
+            Outgoing outgoing) {
         this.cohorts = cohorts;
         this.gradebook = gradebook;
         this.readings = readings;
         this.person = person;
         this.statements = statements;
         this.roster = roster;
+        this.outgoing = outgoing;
+    }
+
+    /** Text is written in UTF-8. */
+    private static Writer text(OutputStream to) {
+        return new OutputStreamWriter(to, StandardCharsets.UTF_8);
     }
 
     @Operation(summary = "A cohort's gradebook as CSV: a row for each trainee")
@@ -76,11 +89,17 @@ class TransferResource {
     void gradebook(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
+            @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         Cohort cohort = cohorts.cohort(who, id);
-        Files.announce(response, CSV, Files.named("Gradebook " + cohort.name(), ".csv"));
-        gradebook.csv(who, id, response.getWriter());
+        outgoing.send(
+                who,
+                new Outgoing.Letter(
+                        CSV, Files.named("Gradebook " + cohort.name(), ".csv"), "gradebook.csv, cohort " + id),
+                to -> gradebook.csv(who, id, text(to)),
+                request,
+                response);
     }
 
     @Operation(summary = "A cohort's gradebook as a workbook, with every finished piece")
@@ -91,11 +110,17 @@ class TransferResource {
     void workbook(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
+            @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         Cohort cohort = cohorts.cohort(who, id);
-        Files.announce(response, XLSX, Files.named("Gradebook " + cohort.name(), ".xlsx"));
-        gradebook.workbook(who, id, response.getOutputStream());
+        outgoing.send(
+                who,
+                new Outgoing.Letter(
+                        XLSX, Files.named("Gradebook " + cohort.name(), ".xlsx"), "gradebook.xlsx, cohort " + id),
+                to -> gradebook.workbook(who, id, to),
+                request,
+                response);
     }
 
     @Operation(summary = "Every reading as CSV: of one cohort, or of all that one may see")
@@ -104,11 +129,17 @@ class TransferResource {
     void readings(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @RequestParam(required = false) @Nullable UUID cohort,
+            @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         List<Cohort> of = readings.cohorts(who, cohort);
-        Files.announce(response, CSV, "Readings.csv");
-        readings.write(of, response.getWriter());
+        outgoing.send(
+                who,
+                new Outgoing.Letter(
+                        CSV, "Readings.csv", "readings.csv, " + (cohort == null ? "all cohorts" : "cohort " + cohort)),
+                to -> readings.write(of, text(to)),
+                request,
+                response);
     }
 
     @Operation(summary = "What the columns of the readings mean, as CSV")
@@ -127,12 +158,20 @@ class TransferResource {
     void statements(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
+            @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         Cohort cohort = cohorts.cohort(who, id);
-        Files.announce(response, MediaType.APPLICATION_JSON_VALUE, Files.named("Statements " + cohort.name(), ".json"));
         String home = ServletUriComponentsBuilder.fromCurrentContextPath().toUriString();
-        statements.write(who, cohort, home, response.getOutputStream());
+        outgoing.send(
+                who,
+                new Outgoing.Letter(
+                        MediaType.APPLICATION_JSON_VALUE,
+                        Files.named("Statements " + cohort.name(), ".json"),
+                        "statements.json, cohort " + id),
+                to -> statements.write(who, cohort, home, to),
+                request,
+                response);
     }
 
     @Operation(summary = "Everything that is kept about a trainee")
@@ -143,12 +182,19 @@ class TransferResource {
     void everything(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
+            @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response)
             throws IOException {
         Trainee trainee = cohorts.trainee(who, id);
-        Files.announce(
-                response, MediaType.APPLICATION_JSON_VALUE, Files.named("Everything " + trainee.fullName(), ".json"));
-        person.write(trainee, response.getOutputStream());
+        outgoing.send(
+                who,
+                new Outgoing.Letter(
+                        MediaType.APPLICATION_JSON_VALUE,
+                        Files.named("Everything " + trainee.fullName(), ".json"),
+                        "everything.json, trainee " + id),
+                to -> person.write(trainee, to),
+                request,
+                response);
     }
 
     @Operation(

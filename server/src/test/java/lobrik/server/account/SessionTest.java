@@ -2,7 +2,18 @@ package lobrik.server.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.PreparedStatement;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import lobrik.server.Bench;
 import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.EventStream;
 import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -20,22 +31,135 @@ class SessionTest {
         assertThat(client.get("/api/me").status()).isEqualTo(401);
     }
 
+    /** An account of a test's own, so that what is done to it happens to nobody else. */
+    private static String guest(RunningServer.Address server) throws SQLException {
+        String name = "guest-" + UUID.randomUUID();
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                PreparedStatement insert = connection.prepareStatement("""
+                        insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at)
+                        select gen_random_uuid(), centre_id, ?, 'Guest', 'LEAD', password_hash, unit, created_at
+                        from account where sign_in_name = 'oskar'""")) {
+            insert.setString(1, name);
+            insert.executeUpdate();
+        }
+        return name;
+    }
+
+    private static Answer tryIn(Client client, String name, String password) {
+        return client.post("/api/session", "{\"name\":\"" + name + "\",\"password\":\"" + password + "\"}");
+    }
+
     @Test
     void wrongPassword_andUnknownName_areToldAlike_andTooManyTriesAreHeldUp(RunningServer.Address server) {
         Client client = new Client(server);
         client.get("/api/me");
-        var wrong = client.post("/api/session", "{\"name\":\"oskar\",\"password\":\"wrong\"}");
-        var unknown = client.post("/api/session", "{\"name\":\"nobody\",\"password\":\"wrong\"}");
+        var wrong = tryIn(client, "oskar", "wrong");
+        var unknown = tryIn(client, "nobody", "wrong");
         assertThat(wrong.status()).isEqualTo(401);
         assertThat(unknown.at("/detail").asString())
                 .isEqualTo(wrong.at("/detail").asString());
+        Answer last = unknown;
+        for (int i = 0; i < 6 && last.status() == 401; i++) {
+            last = tryIn(client, "nobody", "wrong");
+        }
+        assertThat(last.status()).isEqualTo(429);
+        assertThat(last.at("/detail").asString()).contains("wait 1 second");
+        assertThat(client.post("/api/session", "{}").status()).isEqualTo(401);
+        List<String> noted = Client.signedIn(server, "oskar")
+                .get("/api/audit")
+                .body()
+                .valueStream()
+                .map(entry ->
+                        entry.at("/what").asString() + " " + entry.at("/about").asString())
+                .toList();
+        assertThat(noted).contains("signInFailed nobody", "signInHeldUp nobody", "signedIn oskar");
+    }
+
+    @Test
+    void strangerWhoTriesAName_doesNotHoldUpItsOwner_onADeviceThatIsKnown(RunningServer.Address server)
+            throws Exception {
+        String name = guest(server);
+        Client own = Client.byPassword(server, name);
+        own.delete("/api/session");
+        Client stranger = new Client(server);
+        stranger.get("/api/me");
         int status = 401;
-        for (int i = 0; i < 12 && status == 401; i++) {
-            status = client.post("/api/session", "{\"name\":\"nobody\",\"password\":\"wrong\"}")
-                    .status();
+        for (int i = 0; i < 8 && status == 401; i++) {
+            status = tryIn(stranger, name, "wrong").status();
         }
         assertThat(status).isEqualTo(429);
-        assertThat(client.post("/api/session", "{}").status()).isEqualTo(401);
+        assertThat(tryIn(own, name, RunningServer.Address.PASSWORD).status()).isEqualTo(200);
+        // The device says only that somebody was there before.
+        assertThat(tryIn(own, name, "wrong").status()).isEqualTo(401);
+    }
+
+    @Test
+    void signingIn_renewsTheTokenAgainstForgery_andItsCookieStaysOnThisSite(RunningServer.Address server) {
+        Client client = new Client(server);
+        Answer first = client.get("/api/status");
+        String before = client.cookie("XSRF-TOKEN");
+        assertThat(setCookies(first))
+                .anyMatch(cookie -> cookie.startsWith("XSRF-TOKEN=") && cookie.contains("SameSite=Lax"));
+        Answer in = tryIn(client, "runa", RunningServer.Address.PASSWORD);
+        assertThat(in.status()).isEqualTo(200);
+        assertThat(client.cookie("XSRF-TOKEN")).isNotEqualTo(before);
+        assertThat(setCookies(in))
+                .anyMatch(cookie -> cookie.startsWith("lobrik-session=") && cookie.contains("SameSite=Lax"))
+                .anyMatch(cookie -> cookie.startsWith("lobrik-device=")
+                        && cookie.contains("SameSite=Strict")
+                        && cookie.contains("HttpOnly"));
+        assertThat(client.put("/api/me/preferences", "{\"unit\":\"in\"}").status())
+                .isEqualTo(200);
+    }
+
+    private static List<String> setCookies(Answer answer) {
+        return answer.response().headers().allValues("set-cookie");
+    }
+
+    @Test
+    void signingOut_endsTheLiveScreensOfTheSession_andEverywhereThoseOfAllSessions(RunningServer.Address server)
+            throws Exception {
+        String name = guest(server);
+        Client here = Client.byPassword(server, name);
+        Client there = Client.byPassword(server, name);
+        String cohort = Bench.of(here, Bench.STUB, 1).cohort();
+        try (EventStream live = EventStream.open(here, UUID.randomUUID(), cohort);
+                EventStream other = EventStream.open(there, UUID.randomUUID(), cohort)) {
+            assertThat(live.next("hello")).isNotNull();
+            assertThat(other.next("hello")).isNotNull();
+            here.delete("/api/session");
+            assertThat(live.hasEnded(45, TimeUnit.SECONDS)).isTrue();
+            assertThat(here.get("/api/me").status()).isEqualTo(401);
+            assertThat(there.get("/api/me").status()).isEqualTo(200);
+            Client third = Client.byPassword(server, name);
+            assertThat(third.delete("/api/sessions").status()).isEqualTo(204);
+            assertThat(other.hasEnded(45, TimeUnit.SECONDS)).isTrue();
+            assertThat(there.get("/api/me").status()).isEqualTo(401);
+            assertThat(third.get("/api/me").status()).isEqualTo(401);
+        }
+    }
+
+    @Test
+    void liveScreensOfAnAccount_haveALimit(RunningServer.Address server) throws Exception {
+        Client guest = Client.byPassword(server, guest(server));
+        String cohort = Bench.of(guest, Bench.STUB, 1).cohort();
+        List<EventStream> open = new ArrayList<>();
+        for (int i = 0; i < 60; i++) {
+            EventStream stream = EventStream.open(guest, UUID.randomUUID(), cohort);
+            assertThat(stream.next("hello")).isNotNull();
+            open.add(stream);
+        }
+        String one = "/api/live?cohort=" + cohort + "&screen=";
+        assertThat(guest.get(one + UUID.randomUUID()).status()).isEqualTo(429);
+        for (EventStream stream : open) {
+            stream.close();
+        }
+    }
+
+    @Test
+    void audit_isForTheLead(RunningServer.Address server) {
+        assertThat(Client.signedIn(server, "runa").get("/api/audit").status()).isEqualTo(403);
     }
 
     @Test

@@ -1,0 +1,134 @@
+package lobrik.server.account;
+
+import java.time.Duration;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.atomic.AtomicInteger;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Waiting;
+import org.jspecify.annotations.Nullable;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+
+/**
+ * Finds out whether somebody is who they say. Working a password out is meant to be slow, so it is done outside of any
+ * transaction, by one at a time, and never for those who have to wait: whoever floods it takes half the machine at most.
+ */
+@Service
+class SignIn {
+
+    private static final Duration PATIENCE = Duration.ofSeconds(5);
+    private static final int MOST_WAITING = 30;
+
+    private final Accounts accounts;
+    private final KnownDevices devices;
+    private final Audit audit;
+    private final PasswordEncoder passwords;
+
+    /** A hash that no password has: checked for unknown names, so that they take as long as known ones. */
+    private final String nobodysHash;
+
+    private final Tries byName = new Tries(5, System::nanoTime);
+
+    /** A whole room may share one. */
+    private final Tries byAddress = new Tries(20, System::nanoTime);
+
+    private final Tries byDevice = new Tries(10, System::nanoTime);
+    /** Which hold-ups were noted. */
+    private final Tries noted = new Tries(1, System::nanoTime);
+
+    private final Semaphore working = new Semaphore(1, true);
+    private final AtomicInteger waiting = new AtomicInteger();
+
+    SignIn(Accounts accounts, KnownDevices devices, Audit audit, PasswordEncoder passwords) {
+        this.accounts = accounts;
+        this.devices = devices;
+        this.audit = audit;
+        this.passwords = passwords;
+        this.nobodysHash = String.valueOf(passwords.encode(UUID.randomUUID().toString()));
+    }
+
+    /**
+     * Who has this name and password.
+     *
+     * @param address of the device that asks
+     * @param device its token, if it signed in before
+     * @throws TurnedDown if nobody has, or after too many wrong tries
+     */
+    SignedIn verify(String signInName, String password, String address, @Nullable String device) {
+        String name = signInName.strip().toLowerCase(Locale.ROOT);
+        String owner = device != null && devices.knows(device, name) ? device : "";
+        begin(name, address, owner);
+        Accounts.@Nullable Credential credential = accounts.credential(name);
+        boolean right;
+        try {
+            right = matches(password, credential) && credential != null;
+        } catch (TurnedDown busy) {
+            forgive(name, address, owner);
+            throw busy;
+        }
+        if (!right || credential == null) {
+            audit.note(Audit.What.SIGN_IN_FAILED, null, name, address);
+            throw TurnedDown.unauthorised("Name and password do not belong together");
+        }
+        forgive(name, address, owner);
+        audit.note(Audit.What.SIGNED_IN, credential.who().accountId(), name, address);
+        return credential.who();
+    }
+
+    /** A device that is known counts for itself: what strangers try elsewhere does not hold it up. */
+    private void begin(String name, String address, String owner) {
+        if (!owner.isEmpty()) {
+            holdUpUnless(byDevice.begin(owner), byDevice.pause(owner), name, address);
+            return;
+        }
+        holdUpUnless(byAddress.begin(address), byAddress.pause(address), name, address);
+        holdUpUnless(byName.begin(name), byName.pause(name), name, address);
+    }
+
+    private void holdUpUnless(boolean begun, Duration pause, String name, String address) {
+        if (begun) {
+            return;
+        }
+        long seconds = pause.toSeconds() + 1;
+        // Once for each pause, however often somebody tries meanwhile.
+        if (noted.begin(name + " " + address)) {
+            audit.note(Audit.What.SIGN_IN_HELD_UP, null, name, address);
+        }
+        throw TurnedDown.tooOften(
+                "Too many wrong tries; wait " + seconds + (seconds == 1 ? " second" : " seconds") + " and try again");
+    }
+
+    private void forgive(String name, String address, String owner) {
+        if (owner.isEmpty()) {
+            byAddress.forgive(address);
+            byName.forgive(name);
+        } else {
+            byDevice.forgive(owner);
+        }
+    }
+
+    private boolean matches(String password, Accounts.@Nullable Credential credential) {
+        if (waiting.incrementAndGet() > MOST_WAITING) {
+            waiting.decrementAndGet();
+            throw busy();
+        }
+        try {
+            if (!Waiting.forTurn(working, PATIENCE)) {
+                throw busy();
+            }
+            try {
+                return passwords.matches(password, credential == null ? nobodysHash : credential.hash());
+            } finally {
+                working.release();
+            }
+        } finally {
+            waiting.decrementAndGet();
+        }
+    }
+
+    private static TurnedDown busy() {
+        return TurnedDown.unavailable("Many are signing in just now; try again in a moment");
+    }
+}
