@@ -46,12 +46,34 @@ async function waiting(failure: Problem) {
     </SignedInContext>,
   );
   fireEvent.click(await screen.findByTestId('waiting'));
+  return outbox;
 }
 
 test('what the server cannot take now is said, and that nothing else waits for it', async () => {
   await waiting(new Problem(500, 'The server could not do this.'));
   await waitFor(() => {
     expect(screen.getByText(/It is tried again by itself; nothing else waits for it/)).toBeTruthy();
+  });
+});
+
+test('what the server cannot take again and again waits for help, and can be tried now', async () => {
+  const now = vi.spyOn(Date, 'now');
+  const outbox = await waiting(new Problem(500, 'The server could not do this.'));
+  for (let i = 1; i < 7; i++) {
+    now.mockReturnValue(i * 60_000);
+    outbox.hurry();
+    await outbox.tried();
+  }
+  now.mockRestore();
+  await waitFor(() => {
+    expect(screen.getByText(/Waits for help: the server could not take it 6 times/)).toBeTruthy();
+  });
+  expect(screen.getByTestId('waiting').textContent).toContain('1 needs help');
+  expect(screen.queryByText('Give it up')).toBeNull();
+  vi.spyOn(sending, 'send').mockResolvedValue({ id: 'attempt-1' } as sending.Attempt);
+  fireEvent.click(screen.getByText('Try it now'));
+  await waitFor(() => {
+    expect(screen.queryByText(/Waits for help/)).toBeNull();
   });
 });
 

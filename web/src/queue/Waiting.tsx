@@ -2,7 +2,7 @@ import { CloudOff, Send } from 'lucide-react';
 import { useState } from 'react';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';
-import { describe, type Entry } from './entries';
+import { describe, type Entry, waitsForHelp } from './entries';
 import { useOutbox, useStanding } from './outboxContext';
 
 /** What waits on this device, always in sight: nobody has to trust it blindly. */
@@ -10,6 +10,7 @@ export function Waiting() {
   const { entries, offline, signInNeeded } = useStanding();
   const [open, setOpen] = useState(false);
   const refused = entries.filter((entry) => entry.refused !== undefined).length;
+  const helpless = entries.filter(waitsForHelp).length;
   if (entries.length === 0 && !offline) {
     return (
       <p role="status" className="sr-only" data-testid="waiting">
@@ -25,7 +26,7 @@ export function Waiting() {
         data-count={entries.length}
         aria-label={`${String(entries.length)} ${entries.length === 1 ? 'entry waits' : 'entries wait'} on this device`}
         className={`flex min-h-14 flex-col items-center justify-center gap-0.5 px-1 text-center text-[0.82rem] leading-tight max-sm:w-14 ${
-          refused > 0 ? 'bg-error text-error-content' : 'bg-warning text-warning-content'
+          refused + helpless > 0 ? 'bg-error text-error-content' : 'bg-warning text-warning-content'
         }`}
         onClick={() => {
           setOpen(true);
@@ -34,11 +35,20 @@ export function Waiting() {
         {offline ? <CloudOff size={20} aria-hidden="true" /> : <Send size={20} aria-hidden="true" />}
         <span>
           <span className="figures">{entries.length}</span>{' '}
-          {refused > 0 ? 'ask you' : offline ? 'no signal' : 'to send'}
+          {refused > 0
+            ? 'ask you'
+            : helpless > 0
+              ? entries.length === 1
+                ? 'needs help'
+                : 'need help'
+              : offline
+                ? 'no signal'
+                : 'to send'}
         </span>
       </button>
       <p role="status" className="sr-only">
         {offline ? 'No signal; what you enter is kept here and sent later' : ''}
+        {helpless > 0 ? 'The server could not take something; it is kept here and waits for help' : ''}
       </p>
       {open && (
         <Dialog
@@ -68,7 +78,6 @@ export function Waiting() {
 function WaitingEntry({ entry }: { entry: Entry }) {
   const outbox = useOutbox();
   const me = useSignedIn();
-  const stuck = useStanding().stuck[entry.attemptId];
   return (
     <li className="rounded-field border border-base-300 p-2 leading-tight">
       <b>{entry.about}</b>: {describe(entry)}
@@ -76,8 +85,24 @@ function WaitingEntry({ entry }: { entry: Entry }) {
         {new Date(entry.at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}
         {entry.accountId !== me.accountId && `, waits for ${entry.accountName} to sign in`}
       </span>
-      {entry.refused === undefined && stuck !== undefined && (
-        <p className="text-error">✕ {stuck} It is tried again by itself; nothing else waits for it.</p>
+      {entry.failed !== undefined && !waitsForHelp(entry) && (
+        <p className="text-error">✕ {entry.failed.message} It is tried again by itself; nothing else waits for it.</p>
+      )}
+      {waitsForHelp(entry) && (
+        <>
+          <p className="text-error">
+            ✕ Waits for help: the server could not take it {entry.failed?.times} times. {entry.failed?.message} It is
+            safe here and keeps its place; other pieces pass it. Tell whoever looks after the server; it is tried every
+            ten minutes.
+          </p>
+          <button
+            type="button"
+            className="btn mt-1 h-11 min-h-0 btn-neutral text-base"
+            onClick={() => void outbox.sendAgain(entry)}
+          >
+            Try it now
+          </button>
+        </>
       )}
       {entry.refused !== undefined && (
         <>

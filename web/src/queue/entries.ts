@@ -24,6 +24,16 @@ export interface Entry {
   task: Task;
   /** Why the server turned it down; it stays until somebody decides. */
   refused?: { status: number; message: string };
+  /** How often the server could not take it, what it said last, and when (ms since 1970, by this device). */
+  failed?: { times: number; message: string; at: number };
+}
+
+/** So often it may be chance; after that somebody has to look, and it is tried only now and then. */
+const OFTEN = 6;
+
+/** Whether an entry waits for somebody to help: the server could not take it again and again. Nothing is lost meanwhile. */
+export function waitsForHelp({ refused, failed }: Entry): boolean {
+  return refused === undefined && (failed?.times ?? 0) >= OFTEN;
 }
 
 export type NewEntry = Omit<Entry, 'seq'>;

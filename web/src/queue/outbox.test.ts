@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { soon } from '../testing/soon';
-import type { Entry, NewEntry } from './entries';
+import { type Entry, type NewEntry, waitsForHelp } from './entries';
 import { Outbox } from './outbox';
 import * as sending from './sending';
 import * as store from './store';
@@ -159,11 +159,94 @@ describe('the outbox', () => {
     await outbox.signedIn(ME);
     await soon(() => expect(sent).toEqual(['c']));
     expect(outbox.current().offline).toBe(false);
-    expect(outbox.current().stuck).toEqual({ 'attempt-1': 'It failed' });
+    expect(outbox.current().entries.map(({ failed }) => failed?.message)).toEqual(['It failed', undefined]);
     mended = true;
     await untilEmpty();
-    await soon(() => expect(outbox.current().stuck).toEqual({}));
     expect(sent).toEqual(['c', 'a', 'b']);
+  });
+
+  /** Tries what fails as often as it takes, without waiting for it. */
+  async function failsOften(outbox: Outbox) {
+    const now = vi.spyOn(Date, 'now');
+    for (let i = 0; i < 6; i++) {
+      now.mockReturnValue(i * 60_000);
+      outbox.hurry();
+      await outbox.tried();
+    }
+    now.mockRestore();
+  }
+
+  it('waits for help with what the server cannot take again and again; others pass it, its own piece does not', async () => {
+    let mended = false;
+    const tried: string[] = [];
+    const sent = server(({ key, attemptId }) => {
+      tried.push(key);
+      return key === 'a' && !mended ? Promise.reject(new Problem(500, 'It failed')) : Promise.resolve(attemptId);
+    });
+    const outbox = opened();
+    await outbox.keep(entry('a', 'attempt-1'));
+    await outbox.keep(entry('b', 'attempt-1'));
+    await outbox.signedIn(ME);
+    await failsOften(outbox);
+    const [helpless, behind] = await store.all();
+    expect(waitsForHelp(helpless as Entry)).toBe(true);
+    expect(waitsForHelp(behind as Entry)).toBe(false);
+
+    // It is not asked for again and again, and nothing of another piece waits for it.
+    const often = tried.length;
+    await outbox.keep(entry('c', 'attempt-2'));
+    await outbox.tried();
+    expect(sent).toEqual(['c']);
+    expect(tried.slice(often)).toEqual(['c']);
+    expect((await store.all()).map(({ key }) => key)).toEqual(['a', 'b']);
+
+    // Another window tries once; whoever presses sends it, and then what is behind it, in their order.
+    mended = true;
+    await outbox.sendAgain(helpless as Entry);
+    await untilEmpty();
+    expect(sent).toEqual(['c', 'a', 'b']);
+  });
+
+  it('tries what waits for help once more when the application is opened again', async () => {
+    server(() => Promise.reject(new Problem(500, 'It failed')));
+    const before = opened();
+    await before.keep(entry('a', 'attempt-1'));
+    await before.signedIn(ME);
+    await failsOften(before);
+    expect(waitsForHelp((await store.all())[0] as Entry)).toBe(true);
+    before.close();
+    const sent = server(({ attemptId }) => Promise.resolve(attemptId));
+    await opened().signedIn(ME);
+    await untilEmpty();
+    expect(sent).toEqual(['a']);
+  });
+
+  it('lets what is small pass a photo whose turn has not come', async () => {
+    const sent = server(({ task, attemptId }) =>
+      task.kind === 'photo' ? Promise.reject(new Problem(503, 'Many photos')) : Promise.resolve(attemptId),
+    );
+    const outbox = opened();
+    const task = {
+      kind: 'photo' as const,
+      file: new Blob(['x']),
+      about: '',
+      note: '',
+      takenAt: '2026-01-02T03:04:05Z',
+    };
+    await outbox.keep({ ...entry('p', 'attempt-1'), task });
+    await outbox.keep(entry('c', 'attempt-2'));
+    await outbox.signedIn(ME);
+    await soon(() => expect(sent).toEqual(['c']));
+    expect((await store.all()).map(({ key, failed }) => [key, failed])).toEqual([['p', undefined]]);
+  });
+
+  it('waits and tries again where a body came too slowly or too often', () => {
+    const reading = { ...entry('a', 'attempt-1'), seq: 1 };
+    for (const status of [0, 408, 429, 502, 503, 504]) {
+      expect(sending.after(new Problem(status, ''), reading)).toBe('try again');
+    }
+    expect(sending.after(new Problem(409, ''), reading)).toBe('ask');
+    expect(sending.after(new Problem(500, ''), reading)).toBe('try others');
   });
 
   it('sends nothing more when somebody else has signed in in another window', async () => {

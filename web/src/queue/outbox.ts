@@ -1,5 +1,5 @@
 import { Problem } from '../api/client';
-import type { Entry, NewEntry } from './entries';
+import { type Entry, type NewEntry, waitsForHelp } from './entries';
 import { after, type Attempt, send } from './sending';
 import * as store from './store';
 
@@ -10,8 +10,6 @@ export interface Standing {
   offline: boolean;
   /** Somebody has to sign in before more can be sent. */
   signInNeeded: boolean;
-  /** Why the server could not take anything of a piece, by its attempt; it is tried again by itself. */
-  stuck: Readonly<Record<string, string>>;
 }
 
 interface Listeners {
@@ -23,18 +21,23 @@ interface Listeners {
 
 const FIRST_WAIT_MILLIS = 500;
 const LONGEST_WAIT_MILLIS = 8_000;
+/** What waits for help is tried now and then all the same: somebody may have helped where it is not seen from here. */
+const HELP_WAIT_MILLIS = 10 * 60_000;
 
 /**
  * What was written down on this device and is not with the server yet. Entries go out one after the other, in their order,
- * by one window at a time; one that is turned down holds up only those of its own piece.
+ * by one window at a time; one that is turned down, or that the server cannot take, holds up only those of its own piece.
  */
 export class Outbox {
-  private standing: Standing = { entries: [], offline: false, signInNeeded: false, stuck: {} };
+  private standing: Standing = { entries: [], offline: false, signInNeeded: false };
   private readonly changed = new Set<() => void>();
   private others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
   private wait = FIRST_WAIT_MILLIS;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private helpTimer: ReturnType<typeof setTimeout> | undefined;
+  /** What waits for help is tried once when this window opens, and whenever its time has come. */
+  private helpIsDue = true;
   private running: Promise<void> | undefined;
   private again = false;
 
@@ -76,9 +79,9 @@ export class Outbox {
     return kept;
   }
 
-  /** Sends an entry that was turned down once more. */
+  /** Sends an entry once more that was turned down or waits for help. */
   async sendAgain(entry: Entry): Promise<void> {
-    await store.note(entry, undefined);
+    await store.note(entry, {});
     await this.look();
     this.hurry();
   }
@@ -93,6 +96,7 @@ export class Outbox {
   /** Sends nothing more, and hears of no other window; what it kept stays on disk. */
   close(): void {
     clearTimeout(this.timer);
+    clearTimeout(this.helpTimer);
     this.accountId = undefined;
     this.others?.close();
     this.others = undefined;
@@ -121,12 +125,7 @@ export class Outbox {
   }
 
   private async look(): Promise<void> {
-    const entries = await store.all();
-    // Another window may have sent what this one could not.
-    const stuck = Object.entries(this.standing.stuck).filter(([id]) =>
-      entries.some(({ attemptId }) => attemptId === id),
-    );
-    this.say({ entries, stuck: Object.fromEntries(stuck) });
+    this.say({ entries: await store.all() });
   }
 
   /** Done when all that waited when this was asked for was tried. */
@@ -149,6 +148,11 @@ export class Outbox {
 
   private async sendAll(): Promise<void> {
     const held = new Set<string>();
+    const helped = this.helpIsDue;
+    this.helpIsDue = false;
+    if (!helped) {
+      (await store.all()).filter(waitsForHelp).forEach(({ attemptId }) => held.add(attemptId));
+    }
     for (let entry = await this.next(held); entry !== undefined; entry = await this.next(held)) {
       try {
         const attempt = await send(entry);
@@ -159,7 +163,6 @@ export class Outbox {
           this.listeners.onMoved(entry.attemptId, attempt.id);
         }
         await store.remove(entry.seq);
-        this.say({ stuck: without(this.standing.stuck, entry.attemptId) });
         this.listeners.onAttempt(attempt);
       } catch (failure) {
         if (!(await this.failed(entry, failure, held))) {
@@ -192,29 +195,52 @@ export class Outbox {
   /** Whether to go on with the others. */
   private async failed(entry: Entry, failure: unknown, held: Set<string>): Promise<boolean> {
     const problem = failure instanceof Problem ? failure : new Problem(0, String(failure));
-    switch (after(problem)) {
+    switch (after(problem, entry)) {
       case 'ask':
-        await store.note(entry, { status: problem.status, message: problem.message });
+        await store.note(entry, { refused: { status: problem.status, message: problem.message } });
         held.add(entry.attemptId);
         return true;
       case 'sign in':
         this.say({ signInNeeded: true });
         return false;
-      case 'try others':
+      case 'pass':
         held.add(entry.attemptId);
-        this.say({ stuck: { ...this.standing.stuck, [entry.attemptId]: problem.message } });
         this.later();
         return true;
+      case 'try others': {
+        const failed = failedOnceMore(entry, problem.message);
+        await store.note(entry, { failed });
+        held.add(entry.attemptId);
+        if (waitsForHelp({ ...entry, failed })) {
+          this.laterWithHelp();
+        } else {
+          this.later();
+        }
+        return true;
+      }
       case 'try again':
         this.say({ offline: problem.status === 0 });
         this.later();
         return false;
     }
   }
+
+  private laterWithHelp(): void {
+    clearTimeout(this.helpTimer);
+    this.helpTimer = setTimeout(() => {
+      this.helpIsDue = true;
+      void this.run();
+    }, HELP_WAIT_MILLIS);
+  }
 }
 
-function without(stuck: Standing['stuck'], attemptId: string): Standing['stuck'] {
-  return Object.fromEntries(Object.entries(stuck).filter(([id]) => id !== attemptId));
+/** Tries that follow each other at once, because much is written down, are one. */
+function failedOnceMore({ failed }: Entry, message: string): NonNullable<Entry['failed']> {
+  const now = Date.now();
+  if (failed !== undefined && Math.abs(now - failed.at) < 0.8 * FIRST_WAIT_MILLIS) {
+    return { ...failed, message };
+  }
+  return { times: (failed?.times ?? 0) + 1, message, at: now };
 }
 
 /** One window at a time, where the browser can tell them apart. */

@@ -38,20 +38,24 @@ export async function send(entry: Entry): Promise<Attempt> {
 }
 
 /**
- * What to do about an entry that could not be sent: 'try again' if nobody can be reached, 'try others' if the server could not take
- * this one.
+ * What to do about an entry that could not be sent: 'try again' if nobody can be reached, 'pass' if its turn has not come yet,
+ * 'try others' if the server could not take this one.
  */
-export function after(problem: Problem): 'try again' | 'try others' | 'sign in' | 'ask' {
+export function after(problem: Problem, entry: Entry): 'try again' | 'pass' | 'try others' | 'sign in' | 'ask' {
   const { status, errors } = problem;
   if (status === 401 || errors.some(({ code }) => code === 'another-account')) {
     return 'sign in';
   }
-  if (status === 0 || status === 429 || NOBODY_THERE.has(status)) {
+  // Photos wait for each other at the server, and take long: what is small need not.
+  if (entry.task.kind === 'photo' && NOT_NOW.has(status)) {
+    return 'pass';
+  }
+  if (status === 0 || NOT_NOW.has(status)) {
     return 'try again';
   }
   // A page that is out of date gets its token with the next answer.
   return status >= 500 || status === 403 ? 'try others' : 'ask';
 }
 
-/** Said by what stands before a server that does not answer. */
-const NOBODY_THERE = new Set([502, 503, 504]);
+/** Too slowly, too often, or said by what stands before a server that does not answer. */
+const NOT_NOW = new Set([408, 429, 502, 503, 504]);

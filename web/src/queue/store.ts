@@ -42,11 +42,10 @@ export async function remove(seq: number): Promise<void> {
   await transaction.done;
 }
 
-/** Notes why the server turned an entry down, or forgets it so that it is sent again. */
-export async function note(entry: Entry, refused: Entry['refused']): Promise<void> {
+/** Notes why the server turned an entry down or could not take it, or forgets that so that it is sent again. */
+export async function note(entry: Entry, what: Pick<Entry, 'refused' | 'failed'>): Promise<void> {
   const { seq, key, accountId, accountName, attemptId, about, at, task } = entry;
-  const plain: Entry = { seq, key, accountId, accountName, attemptId, about, at, task };
-  await (await shelf()).put('queue', refused === undefined ? plain : { ...plain, refused });
+  await (await shelf()).put('queue', { seq, key, accountId, accountName, attemptId, about, at, task, ...what });
 }
 
 /** Everything for one attempt is for another from now on. */
