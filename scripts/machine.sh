@@ -13,8 +13,8 @@ fail() {
 
 # --- Debian packages ---------------------------------------------------------------------------------------------------
 
-# Prints the Debian packages that provide what is missing.
-missing_packages() { # server | tests
+# Prints the Debian packages that provide what is missing. All tests are a full run: with a real spreadsheet.
+missing_packages() { # server | tests | all-tests
   cluster_binaries >/dev/null || echo postgresql
   command -v psql >/dev/null || echo postgresql-client
   command -v mvn >/dev/null || echo maven
@@ -22,13 +22,16 @@ missing_packages() { # server | tests
   command -v node >/dev/null || echo nodejs
   command -v npm >/dev/null || echo npm
   command -v setsid >/dev/null && command -v flock >/dev/null && command -v runuser >/dev/null || echo util-linux
-  if [ "$1" = tests ]; then
+  if [ "$1" = all-tests ]; then
+    command -v soffice >/dev/null || echo libreoffice-calc-nogui
+  fi
+  if [ "$1" != server ]; then
     command -v chromium-headless-shell >/dev/null || echo chromium-headless-shell
     [ -d /usr/share/fonts/truetype/dejavu ] || echo fonts-dejavu-core
   fi
 }
 
-need_packages() { # server | tests
+need_packages() { # server | tests | all-tests
   local packages
   mapfile -t packages < <(missing_packages "$1")
   if [ ${#packages[@]} -gt 0 ]; then

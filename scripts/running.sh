@@ -124,12 +124,13 @@ mark_logs() {
   CONSOLE_LOG_FROM=$(stat -c %s "$DATA/console.log" 2>/dev/null || echo 0)
 }
 
-# The last that server and JVM said since the last start, without the places in the code.
+# The last that JVM and server said since the last start, without what only a programmer reads.
 last_words() { # lines
   {
-    tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log"
     tail -c "+$((CONSOLE_LOG_FROM + 1))" "$DATA/console.log"
-  } 2>/dev/null | grep -av -e '^\s*at ' -e '^\s*$' -e '^Picked up ' | tail -n "$1"
+    tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log"
+  } 2>/dev/null | grep -av -e '^\s*at ' -e '^\s*\.\.\. ' -e '^\s*$' -e '^Picked up ' -e '^\[[0-9.]*s\]\[warning\]' | tail -n "$1" |
+    sed 's/^Caused by: [^ ]*: //' | cut -c1-300
 }
 
 # Why it did not start: in the one sentence that was meant for that, else the last that was said.
@@ -229,18 +230,16 @@ take_over() {
 }
 
 # Why a server ended: what its code says, and its own last words.
-why_server_ended() {
-  local code='' words
-  # Of one that was taken over nobody knows the code.
-  wait "$SERVER_PID" 2>/dev/null
-  code=$?
+why_server_ended() { # code
+  local words
   words=$(last_words 1)
-  case $code in
+  case $1 in
+    # Of one that was taken over nobody knows the code.
     127) echo "the reason is not known${words:+; its last words: $words}" ;;
     3) echo "it ran out of memory" ;;
     137) echo "it was killed (signal 9)" ;;
-    129 | 13? | 14? | 15?) echo "it was ended by signal $((code - 128))${words:+; its last words: $words}" ;;
-    *) echo "it ended with code $code${words:+: $words}" ;;
+    129 | 13? | 14? | 15?) echo "it was ended by signal $(($1 - 128))${words:+; its last words: $words}" ;;
+    *) echo "it ended with code $1${words:+: $words}" ;;
   esac
 }
 
@@ -354,7 +353,9 @@ database_ended() {
 }
 
 server_ended() {
-  note_end server "$(why_server_ended)"
+  # Here, not where the words are made: that is another shell, which has no children.
+  wait "$SERVER_PID" 2>/dev/null
+  note_end server "$(why_server_ended $?)"
   pause_before_another "The server"
   wait_for_room
   tell_state "The server ended by itself and is started again"

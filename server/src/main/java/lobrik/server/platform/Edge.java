@@ -7,10 +7,13 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
@@ -21,7 +24,7 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * The outermost of all filters. Nothing passes that has no meaning in any address or kind of body, and nothing leaves without
+ * The outermost of all filters. Nothing passes that is meant for another server or has no meaning in any address or kind of body, and nothing leaves without
  * an answer that says what it is: what fails in filters or below ends here. Texts inside of JSON are looked at by {@link
  * CleanJson}.
  */
@@ -32,10 +35,20 @@ class Edge extends OncePerRequestFilter {
     private static final Logger LOG = LoggerFactory.getLogger(Edge.class);
     private static final String RETRY_AFTER_S = "2";
 
+    /** Names by which the server may be called; another site that has its own name lead here is not answered. */
+    private final Set<String> hosts;
+
+    Edge(@Value("${lobrik.hosts}") Set<String> hosts) {
+        this.hosts = Set.copyOf(hosts);
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws IOException {
-        if (!isText(request.getRequestURI()) || !isText(request.getQueryString())) {
+        if (!hosts.contains(request.getServerName().toLowerCase(Locale.ROOT))) {
+            SecurityConfiguration.write(
+                    response, HttpStatus.MISDIRECTED_REQUEST, "another-host", "This server has another name");
+        } else if (!isText(request.getRequestURI()) || !isText(request.getQueryString())) {
             SecurityConfiguration.write(
                     response, HttpStatus.BAD_REQUEST, "not-text", "The address has bytes in it that are no text");
         } else if (!isReadable(request.getContentType())) {

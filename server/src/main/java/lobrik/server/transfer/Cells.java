@@ -1,24 +1,92 @@
 package lobrik.server.transfer;
 
+import java.io.IOException;
+import java.io.Writer;
+import java.text.Normalizer;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.QuoteMode;
 import org.jspecify.annotations.Nullable;
 
-/** What is written into a cell of a table. */
+/**
+ * What is written into a cell of a table. Nothing that somebody typed is taken for a formula by whatever opens the file: with
+ * any separator, in any width of its characters, whatever invisible stands before it.
+ */
 final class Cells {
 
-    private static final String BEGINS_A_FORMULA = "=+-@\t\r";
+    private static final String BEGINS_A_FORMULA = "=+-@";
+
+    /** What a program may take for the border of a cell, besides the comma, which is never within a field that is quoted. */
+    private static final String OTHER_SEPARATORS = ";|\t\r\n";
+
+    private static final CSVFormat CSV =
+            CSVFormat.RFC4180.builder().setQuoteMode(QuoteMode.NON_NUMERIC).get();
+
     private static final DateTimeFormatter MOMENT = DateTimeFormatter.ISO_OFFSET_DATE_TIME;
 
     private Cells() {}
 
-    /** Words that somebody typed: a spreadsheet must not take them for a formula. */
+    /** A table of text: comma separated, every text quoted. */
+    static CSVPrinter csv(Writer to) throws IOException {
+        return new CSVPrinter(to, CSV);
+    }
+
+    /** Writes a row; all text in it through {@link #words}. */
+    static void print(CSVPrinter table, Iterable<? extends @Nullable Object> cells) throws IOException {
+        for (Object cell : cells) {
+            table.print(cell instanceof String text ? words(text) : cell);
+        }
+        table.println();
+    }
+
+    /** Words that somebody typed, with a ' wherever a program would take what follows for a formula. */
     static @Nullable String words(@Nullable String text) {
-        boolean formula = text != null && !text.isEmpty() && BEGINS_A_FORMULA.indexOf(text.charAt(0)) >= 0;
-        return formula ? "'" + text : text;
+        if (text == null) {
+            return null;
+        }
+        StringBuilder safe = new StringBuilder();
+        for (int i = 0; i < text.length(); i++) {
+            boolean begins = i == 0 || OTHER_SEPARATORS.indexOf(text.charAt(i - 1)) >= 0;
+            if (begins && isFormula(text, i)) {
+                safe.append('\'');
+            }
+            safe.append(text.charAt(i));
+        }
+        return safe.toString();
+    }
+
+    /** Whether the first that is seen from here on begins a formula. */
+    private static boolean isFormula(String text, int from) {
+        for (int i = from; i < text.length(); ) {
+            int c = text.codePointAt(i);
+            if (!isUnseen(c)) {
+                String plain = Normalizer.normalize(Character.toString(c), Normalizer.Form.NFKC);
+                return BEGINS_A_FORMULA.indexOf(plain.charAt(0)) >= 0;
+            }
+            i += Character.charCount(c);
+        }
+        return false;
+    }
+
+    /** Blanks, controls, marks without width, and the quotes that a program takes away. */
+    private static boolean isUnseen(int c) {
+        return switch (Character.getType(c)) {
+            case Character.CONTROL,
+                    Character.FORMAT,
+                    Character.SPACE_SEPARATOR,
+                    Character.LINE_SEPARATOR,
+                    Character.PARAGRAPH_SEPARATOR,
+                    Character.NON_SPACING_MARK,
+                    Character.UNASSIGNED,
+                    Character.PRIVATE_USE -> true;
+            // Letters that show nothing: Hangul's fillers and Braille's blank.
+            default -> c == '"' || c == '\'' || c == 0x115f || c == 0x1160 || c == 0x3164 || c == 0xffa0 || c == 0x2800;
+        };
     }
 
     /** A moment with its offset, as it is here. */

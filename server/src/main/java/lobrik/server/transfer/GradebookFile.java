@@ -17,7 +17,6 @@ import lobrik.server.progress.Gradebook;
 import lobrik.server.progress.Gradebook.Grade;
 import lobrik.server.progress.Gradebook.GradeRow;
 import lobrik.server.progress.Gradebook.PieceRow;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.dhatim.fastexcel.Workbook;
 import org.dhatim.fastexcel.Worksheet;
@@ -73,15 +72,15 @@ class GradebookFile {
     private static List<@Nullable Object> cells(GradeRow row) {
         List<@Nullable Object> cells = new ArrayList<>();
         cells.add(row.trainee().bench());
-        cells.add(Cells.words(row.trainee().fullName()));
-        cells.add(Cells.words(row.trainee().number()));
+        cells.add(row.trainee().fullName());
+        cells.add(row.trainee().number());
         for (Grade grade : row.grades()) {
             cells.add(grade.standing());
             cells.add(grade.pieces());
             cells.add(grade.passes());
             cells.add(grade.lastPoints().map(GradebookFile::tenths).orElse(null));
             cells.add(grade.meanPoints().map(GradebookFile::tenths).orElse(null));
-            cells.add(grade.signedBy().map(Cells::words).orElse(null));
+            cells.add(grade.signedBy().orElse(null));
             cells.add(grade.signedAt().map(GradebookFile::day).orElse(null));
         }
         return cells;
@@ -96,10 +95,10 @@ class GradebookFile {
     }
 
     void csv(SignedIn who, UUID cohortId, Writer to) throws IOException {
-        try (CSVPrinter printer = new CSVPrinter(to, CSVFormat.RFC4180)) {
-            printer.printRecord(header());
+        try (CSVPrinter printer = Cells.csv(to)) {
+            Cells.print(printer, header());
             for (GradeRow row : gradebook.grades(who, cohortId)) {
-                printer.printRecord(cells(row));
+                Cells.print(printer, cells(row));
             }
         }
     }
@@ -138,7 +137,7 @@ class GradebookFile {
                 }
                 case Number number -> sheet.value(row, i, number);
                 case Boolean yes -> sheet.value(row, i, yes);
-                case Object words -> sheet.value(row, i, words.toString());
+                case Object words -> sheet.value(row, i, Cells.words(words.toString()));
             }
         }
     }
@@ -188,13 +187,13 @@ class GradebookFile {
 
     private static List<@Nullable Object> piece(PieceRow piece) {
         List<@Nullable Object> cells = new ArrayList<>();
-        cells.add(Cells.words(piece.fullName()));
+        cells.add(piece.fullName());
         cells.add(piece.kind());
-        cells.add(Cells.words(piece.title()));
+        cells.add(piece.title());
         cells.add(Cells.moment(piece.measuredAt()));
-        cells.add(Cells.words(piece.conduitLabel()));
-        cells.add(Cells.words(piece.benderLabel()));
-        cells.add(Cells.words(piece.preset()));
+        cells.add(piece.conduitLabel());
+        cells.add(piece.benderLabel());
+        cells.add(piece.preset());
         cells.add(tenths(piece.points()));
         cells.add(piece.passed());
         cells.add(piece.arithmetic() == null ? null : tenths(piece.arithmetic()));

@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -12,7 +13,6 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.platform.Rows;
-import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
@@ -101,7 +101,7 @@ class ReadingsFile {
     /** Writes every reading of these cohorts, however many, in constant memory. */
     @Transactional(readOnly = true)
     public void write(List<Cohort> of, Writer to) throws IOException {
-        try (CSVPrinter printer = new CSVPrinter(to, CSVFormat.RFC4180);
+        try (CSVPrinter printer = Cells.csv(to);
                 Stream<Object[]> rows = Rows.of(entities.createNativeQuery(QUERY, Object[].class)
                         .setParameter("cohorts", of.stream().map(Cohort::id).toArray(UUID[]::new))
                         .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
@@ -119,32 +119,34 @@ class ReadingsFile {
         boolean counts = (Boolean) row[14];
         Long deviation = counts && target != null && value != null ? Long.valueOf(value - target) : null;
         try {
-            printer.printRecord(
-                    row[0],
-                    row[1],
-                    Cells.words((String) row[2]),
-                    row[3],
-                    Cells.words((String) row[4]),
-                    Cells.words((String) row[5]),
-                    row[6],
-                    Cells.words((String) row[7]),
-                    Cells.words((String) row[8]),
-                    row[9],
-                    unit == null ? null : unit.equals("ndeg") ? "deg" : "in",
-                    Cells.number(target, unit),
-                    Cells.number(value, unit),
-                    Cells.number(deviation, unit),
-                    Cells.number((Long) row[13], unit),
-                    counts,
-                    Cells.words((String) row[15]),
-                    row[16],
-                    row[17],
-                    Cells.words((String) row[18]),
-                    Cells.moment((Instant) row[19]),
-                    Cells.moment((Instant) row[20]),
-                    row[21],
-                    row[22],
-                    Cells.words((String) row[23]));
+            Cells.print(
+                    printer,
+                    Arrays.asList(
+                            row[0],
+                            row[1],
+                            row[2],
+                            row[3],
+                            row[4],
+                            row[5],
+                            row[6],
+                            row[7],
+                            row[8],
+                            row[9],
+                            unit == null ? null : unit.equals("ndeg") ? "deg" : "in",
+                            Cells.number(target, unit),
+                            Cells.number(value, unit),
+                            Cells.number(deviation, unit),
+                            Cells.number((Long) row[13], unit),
+                            counts,
+                            row[15],
+                            row[16],
+                            row[17],
+                            row[18],
+                            Cells.moment((Instant) row[19]),
+                            Cells.moment((Instant) row[20]),
+                            row[21],
+                            row[22],
+                            row[23]));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
@@ -152,7 +154,7 @@ class ReadingsFile {
 
     /** Writes what each column means. */
     static void dictionary(Writer to) throws IOException {
-        try (CSVPrinter printer = new CSVPrinter(to, CSVFormat.RFC4180)) {
+        try (CSVPrinter printer = Cells.csv(to)) {
             printer.printRecord("column", "unit", "meaning");
             for (Column column : COLUMNS) {
                 printer.printRecord(column.name(), column.unit(), column.meaning());

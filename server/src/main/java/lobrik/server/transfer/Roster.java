@@ -217,8 +217,12 @@ public class Roster {
             this.file = file;
             this.mapping = mapping;
             this.known = known;
+            Set<UUID> seen = cohorts.visibleTo(who).stream().map(Cohort::id).collect(Collectors.toSet());
             for (Trainee trainee : cohorts.numbered(who)) {
-                numbers.put(String.valueOf(trainee.number()), trainee.fullName());
+                // A number is one person's in the whole school; whose it is, not everybody may know.
+                numbers.put(
+                        String.valueOf(trainee.number()),
+                        seen.contains(trainee.cohortId()) ? trainee.fullName() : "somebody of another cohort");
             }
         }
 

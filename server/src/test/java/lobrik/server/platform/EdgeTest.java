@@ -58,7 +58,7 @@ class EdgeTest {
     @ValueSource(
             strings = {"/api/cohorts?a=%", "/api/cohorts?%=%4", "/api/cohorts?a=%zz", "/%", "/api/\u00e4?b=\u00ff"})
     void brokenEscapes_areRefused(String path, RunningServer.Address server) throws IOException {
-        assertThat(raw(server, "GET " + path + " HTTP/1.1\nHost: x\nConnection: close\n"))
+        assertThat(raw(server, "GET " + path + " HTTP/1.1\nHost: localhost\nConnection: close\n"))
                 .startsWith("HTTP/1.1 400");
     }
 
@@ -78,7 +78,7 @@ class EdgeTest {
             throws IOException {
         assertThat(raw(
                         server,
-                        "POST /api/session HTTP/1.1\nHost: x\nConnection: close\nContent-Type: " + type
+                        "POST /api/session HTTP/1.1\nHost: localhost\nConnection: close\nContent-Type: " + type
                                 + "\nContent-Length: 9\n\n_csrf=%ff"))
                 .matches("(?s)HTTP/1.1 (415|403).*");
     }
@@ -87,7 +87,7 @@ class EdgeTest {
     void undecodableBodies_areRefused(RunningServer.Address server) throws IOException {
         assertThat(raw(
                         server,
-                        "POST /api/calc/tooling HTTP/1.1\nHost: x\nConnection: close\nContent-Type: application/json"
+                        "POST /api/calc/tooling HTTP/1.1\nHost: localhost\nConnection: close\nContent-Type: application/json"
                                 + "\nContent-Length: 8\n\n{\"\u00ff\":1}"))
                 .startsWith("HTTP/1.1 400");
     }
@@ -169,6 +169,21 @@ class EdgeTest {
             assertThat(answer.status()).as(answer.body().toString()).isIn(404, 409);
             assertThat(answer.body().toString()).doesNotContain("Trainee 1", "Dessa", "constraint", "Cohort ");
         }
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"evil.example", "evil.example:80", "127.0.0.1.evil.example", "localhost.", "10.0.0.1", ""})
+    void callsByAnotherName_areNotAnswered(String host, RunningServer.Address server) throws IOException {
+        assertThat(raw(server, "GET /api/status HTTP/1.1\nHost: " + host + "\nConnection: close\n"))
+                .matches("(?s)HTTP/1.1 (421|400) .*")
+                .doesNotContain("ready");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"localhost", "LOCALHOST:8080", "127.0.0.1", "[::1]:1"})
+    void callsByItsOwnName_are(String host, RunningServer.Address server) throws IOException {
+        assertThat(raw(server, "GET /api/status HTTP/1.1\nHost: " + host + "\nConnection: close\n"))
+                .startsWith("HTTP/1.1 200");
     }
 
     @Test

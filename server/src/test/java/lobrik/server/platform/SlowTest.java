@@ -41,7 +41,7 @@ class SlowTest {
 
     private static String half(String path) {
         return "POST " + path
-                + " HTTP/1.1\nHost: x\nContent-Type: application/json\nContent-Length: 2000\n\n{\"bend\":";
+                + " HTTP/1.1\nHost: localhost\nContent-Type: application/json\nContent-Length: 2000\n\n{\"bend\":";
     }
 
     @Test
@@ -51,7 +51,7 @@ class SlowTest {
             waiting.add(say(server, half(i % 2 == 0 ? "/api/calc/layout" : "/api/session")));
         }
         for (int i = 0; i < 100; i++) {
-            say(server, "GET /api/status HTTP/1.1\nHost: x\nX-Half");
+            say(server, "GET /api/status HTTP/1.1\nHost: localhost\nX-Half");
         }
         Client runa = Client.signedIn(server, "runa");
         String attempt = Bench.of(runa, Bench.STUB, 1).open(0);

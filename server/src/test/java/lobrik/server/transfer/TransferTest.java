@@ -321,6 +321,26 @@ class TransferTest {
     }
 
     @Test
+    void numberOfSomebodyWhomOneMayNotSee_isTakenWithoutTheirName(RunningServer.Address server) {
+        String number = UUID.randomUUID().toString();
+        String text = "Name,Number,Cohort\nSecret Person," + number + ",Hers " + number + "\n";
+        Client dessa = Client.signedIn(server, "dessa");
+        assertThat(dessa.put("/api/roster/" + UUID.randomUUID(), roster(text, ",\"newCohorts\":true"))
+                        .status())
+                .isEqualTo(200);
+        String same = "Name,Number\nCy Marsh," + number + "\n";
+        Answer preview = runa.post("/api/roster/preview", roster(same, intoClass()));
+        assertThat(preview.at("/rows/0/problems/0").asString())
+                .contains("belongs to somebody of another cohort")
+                .doesNotContain("Secret");
+        assertThat(Client.signedIn(server, "oskar")
+                        .post("/api/roster/preview", roster(same, intoClass()))
+                        .at("/rows/0/problems/0")
+                        .asString())
+                .contains("belongs to Secret Person");
+    }
+
+    @Test
     void roster_isTakenIn_withAnotherMapping_andNewCohorts() {
         String cohort = "Evening " + UUID.randomUUID();
         String number = UUID.randomUUID().toString();
