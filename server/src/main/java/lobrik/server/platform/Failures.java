@@ -71,6 +71,10 @@ final class Failures {
         return switch (cause) {
             case SlowBodies.TooSlow _, SocketTimeoutException _ -> SLOW;
             case SQLTransientConnectionException _ -> AWAY;
+            // What the pool says of a connection that broke while it was used; it has no code.
+            case SQLException failure
+            when failure.getSQLState() == null
+                    && String.valueOf(failure.getMessage()).contains("closed") -> AWAY;
             case SQLException failure -> told(String.valueOf(failure.getSQLState()));
             case DataIntegrityViolationException _ when !(cause.getCause() instanceof SQLException) -> CLASH;
             default -> null;
