@@ -17,6 +17,7 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Properties;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -160,6 +161,21 @@ final class Launched implements AutoCloseable {
 
     Path data() {
         return data;
+    }
+
+    /** Where its database answers, as long as it runs. */
+    String databaseUrl() throws IOException {
+        return "jdbc:postgresql://127.0.0.1:"
+                + Files.readAllLines(data.resolve("postgres/postmaster.pid")).get(3) + "/lobrik";
+    }
+
+    /** What its settings say. */
+    String setting(String name) throws IOException {
+        Properties settings = new Properties();
+        try (var reader = Files.newBufferedReader(data.resolve("settings.properties"))) {
+            settings.load(reader);
+        }
+        return settings.getProperty(name);
     }
 
     /** Has the simulated gauge do something, as a hand would: {@code value 30.1}, {@code noise 1}, {@code away}. */

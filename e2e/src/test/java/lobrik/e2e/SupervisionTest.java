@@ -12,7 +12,6 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.List;
 import java.util.Map;
-import java.util.Properties;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Assumptions;
@@ -55,20 +54,6 @@ class SupervisionTest {
     private static List<String> ends() throws IOException {
         Path log = school.data().resolve("ends.log");
         return Files.exists(log) ? Files.readAllLines(log) : List.of();
-    }
-
-    private static String setting(Path data, String name) throws IOException {
-        Properties settings = new Properties();
-        try (var reader = Files.newBufferedReader(data.resolve("settings.properties"))) {
-            settings.load(reader);
-        }
-        return settings.getProperty(name);
-    }
-
-    private static String databaseUrl(Launched of) throws IOException {
-        return "jdbc:postgresql://127.0.0.1:"
-                + Files.readAllLines(of.data().resolve("postgres/postmaster.pid"))
-                        .get(3) + "/lobrik";
     }
 
     @Test
@@ -117,8 +102,9 @@ class SupervisionTest {
     }
 
     private static void signalDatabase(String signal) throws IOException {
-        run("pkill", "-" + signal, "-f", school.data() + "/postgres");
-        run("pkill", "-" + signal, "-P", String.valueOf(school.database().pid()));
+        Proving.run("pkill", "-" + signal, "-f", school.data() + "/postgres");
+        Proving.run(
+                "pkill", "-" + signal, "-P", String.valueOf(school.database().pid()));
     }
 
     @Test
@@ -139,7 +125,7 @@ class SupervisionTest {
     /** The process of some connection of the server's; 0 while there is none. */
     private static long backend() throws IOException, InterruptedException {
         try (Connection connection = DriverManager.getConnection(
-                        databaseUrl(school), "lobrik_owner", setting(school.data(), "spring.flyway.password"));
+                        school.databaseUrl(), "lobrik_owner", school.setting("spring.flyway.password"));
                 Statement statement = connection.createStatement();
                 ResultSet backends = statement.executeQuery(
                         "select pid from pg_stat_activity where usename = 'lobrik_app' order by backend_start limit 1")) {
@@ -254,7 +240,7 @@ class SupervisionTest {
     /** In one sentence; and it is left as it is. */
     private static void refusesTheRecordOfANewerBuild(Launched other) throws Exception {
         try (Connection connection = DriverManager.getConnection(
-                        databaseUrl(other), "lobrik_owner", setting(other.data(), "spring.flyway.password"));
+                        other.databaseUrl(), "lobrik_owner", other.setting("spring.flyway.password"));
                 Statement statement = connection.createStatement()) {
             statement.execute(
                     "insert into flyway_schema_history select installed_rank + 1, '9999', 'of another time', type,"
@@ -274,15 +260,15 @@ class SupervisionTest {
     void fullDisk_isWaitedOut() throws Exception {
         Path place = Files.createTempDirectory("lobrik-small-disk-");
         Assumptions.assumeTrue(
-                run("mount", "-t", "tmpfs", "-o", "size=700m,mode=755", "tmpfs", place.toString()) == 0,
+                Proving.run("mount", "-t", "tmpfs", "-o", "size=700m,mode=755", "tmpfs", place.toString()) == 0,
                 "a small disk can only be made where disks may be mounted");
         try {
             Path data = place.resolve("data");
-            assertThat(run("cp", "-a", PreparedSchool.copy().toString(), data.toString()))
+            assertThat(Proving.run("cp", "-a", PreparedSchool.copy().toString(), data.toString()))
                     .isZero();
             try (Launched other = Launched.in(data)) {
                 Path ballast = place.resolve("ballast");
-                run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
+                Proving.run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
                 Launched.kill(other.database());
                 while (!command("status", other).text().contains("disk of " + data + " is full")) {
                     Thread.sleep(200);
@@ -292,13 +278,7 @@ class SupervisionTest {
                 other.awaitReady();
             }
         } finally {
-            run("umount", "-l", place.toString());
+            Proving.run("umount", "-l", place.toString());
         }
-    }
-
-    private static int run(String... command) throws IOException {
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        process.getInputStream().readAllBytes();
-        return process.onExit().join().exitValue();
     }
 }

@@ -1,0 +1,102 @@
+package lobrik.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.concurrent.TimeUnit;
+import java.util.random.RandomGenerator;
+import java.util.random.RandomGeneratorFactory;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
+
+/**
+ * People measure while parts of the school are killed: nothing that was acknowledged is lost, doubled or altered. A few kills in
+ * each build; {@code ./lobrik prove} does it whole and writes what it measured.
+ */
+class ProveTest {
+
+    private static final int KILLS = Integer.getInteger("lobrik.prove", 0);
+    private static final boolean WHOLE = KILLS > 0;
+
+    @Test
+    // Whole, it takes hours.
+    @Timeout(value = 12, unit = TimeUnit.HOURS)
+    void nothingIsLost_whateverIsKilled() throws Exception {
+        long seed = Long.getLong("lobrik.seed", System.nanoTime());
+        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+        System.out.println("Proving with -Dlobrik.seed=" + seed);
+        Map<Proving.Kind, List<Duration>> times = new EnumMap<>(Proving.Kind.class);
+        try (Proving proving = Proving.open(WHOLE ? 6 : 2, WHOLE ? 40 : 15)) {
+            proving.awaitMore(5);
+            for (Proving.Kind kind : kinds(proving)) {
+                for (int i = 0; i < (WHOLE ? KILLS : 1); i++) {
+                    times.computeIfAbsent(kind, _ -> new ArrayList<>()).add(proving.suffer(kind, random));
+                    proving.awaitMore(1 + random.nextInt(WHOLE ? 30 : 5));
+                }
+                System.out.println(line(kind, times.get(kind)) + " " + proving.arrived() + " readings so far");
+            }
+            Proving.Found found = proving.finish();
+            System.out.println(found);
+            report(times, found);
+            assertThat(found.acknowledged()).isPositive();
+            assertThat(found).isEqualTo(new Proving.Found(found.acknowledged(), found.acknowledged(), 0, 0, 0, 0, 0));
+        }
+    }
+
+    /** In each build only what costs no start of a server; the others are in {@link SupervisionTest}. */
+    private static List<Proving.Kind> kinds(Proving proving) {
+        if (!WHOLE) {
+            return List.of(Proving.Kind.DATABASE, Proving.Kind.BACKEND, Proving.Kind.SERVER);
+        }
+        List<Proving.Kind> kinds = new ArrayList<>(List.of(Proving.Kind.values()));
+        if (!proving.hasSmallDisk()) {
+            kinds.remove(Proving.Kind.DISK_FULL);
+        }
+        return kinds;
+    }
+
+    private static String line(Proving.Kind kind, List<Duration> times) {
+        List<Duration> sorted = times.stream().sorted().toList();
+        return "| %s | %d | %s | %s | %s |"
+                .formatted(
+                        kind.words(),
+                        times.size(),
+                        seconds(sorted.get(sorted.size() / 2)),
+                        seconds(sorted.get((int) Math.min(sorted.size() - 1L, Math.round(sorted.size() * 0.95)))),
+                        seconds(sorted.getLast()));
+    }
+
+    private static String seconds(Duration time) {
+        return "%.1f s".formatted(time.toMillis() / 1000.0);
+    }
+
+    private static void report(Map<Proving.Kind, List<Duration>> times, Proving.Found found) throws IOException {
+        if (!WHOLE) {
+            return;
+        }
+        Path report = Path.of("target/prove.md");
+        try (PrintStream out = new PrintStream(Files.newOutputStream(report), true, StandardCharsets.UTF_8)) {
+            out.println("| killed | times | works again after: median | 95 % | longest |");
+            out.println("|---|---|---|---|---|");
+            times.forEach((kind, each) -> out.println(line(kind, each)));
+            out.println();
+            out.println(
+                    "Acknowledged readings: %d. Lost %d, doubled %d, altered %d; finished pieces without an outcome %d."
+                            .formatted(
+                                    found.acknowledged(),
+                                    found.lost(),
+                                    found.doubled(),
+                                    found.altered(),
+                                    found.withoutOutcome()));
+        }
+    }
+}

@@ -1,0 +1,332 @@
+package lobrik.e2e;
+
+import com.google.gson.JsonArray;
+import com.google.gson.JsonElement;
+import com.google.gson.JsonObject;
+import com.google.gson.JsonParser;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.random.RandomGenerator;
+
+/**
+ * A school in which several people measure without end while parts of it are killed. What they were told has arrived must be
+ * on record afterwards: once, and as it was written down.
+ */
+final class Proving implements AutoCloseable {
+
+    /** What is killed, or happens. */
+    enum Kind {
+        SERVER("server"),
+        DATABASE("database"),
+        BACKEND("one backend"),
+        LAUNCHER("launcher"),
+        ALL("all"),
+        BOTH("both at once"),
+        DISK_FULL("disk full");
+
+        private final String words;
+
+        Kind(String words) {
+            this.words = words;
+        }
+
+        String words() {
+            return words;
+        }
+    }
+
+    /** A reading as its writer wrote it down. */
+    private record Written(String feature, String text) {}
+
+    /** What was found on record, and what not. */
+    record Found(int acknowledged, int onRecord, int lost, int doubled, int altered, int withoutOutcome, int refused) {}
+
+    private static final Path WRITER = Path.of("../web/target/prove/writer.js");
+    private static final int SMALL_DISK_MB = 900;
+    private static final Duration DISK_STAYS_FULL = Duration.ofSeconds(2);
+
+    private final Path disk;
+    private final boolean mounted;
+    private final Launched school;
+    private final String cohort = UUID.randomUUID().toString();
+    private final List<Process> writers = new ArrayList<>();
+    private final List<Thread> listeners = new ArrayList<>();
+    private final Map<String, Written> arrived = new ConcurrentHashMap<>();
+    private final Map<String, String> kept = new ConcurrentHashMap<>();
+    private final List<Integer> refused = new ArrayList<>();
+    private final AtomicBoolean silent = new AtomicBoolean();
+
+    private Proving(Path disk, boolean mounted, Launched school) {
+        this.disk = disk;
+        this.mounted = mounted;
+        this.school = school;
+    }
+
+    /** Opens a school with so many who measure, a reading every so many ms each. */
+    static Proving open(int people, int pauseMs) throws IOException {
+        Path disk = Files.createTempDirectory("lobrik-prove-");
+        boolean mounted =
+                run("mount", "-t", "tmpfs", "-o", "size=" + SMALL_DISK_MB + "m,mode=755", "tmpfs", disk.toString())
+                        == 0;
+        if (!mounted) {
+            run("chmod", "755", disk.toString());
+        }
+        run("cp", "-a", PreparedSchool.copy().toString(), disk.resolve("data").toString());
+        Launched school = Launched.withEnvironment(disk.resolve("data"), Map.of("LOBRIK_MOST_ENDS", "100000"));
+        Proving proving = new Proving(disk, mounted, school);
+        proving.begin(people, pauseMs);
+        return proving;
+    }
+
+    /** Whether a full disk can be made here. */
+    boolean hasSmallDisk() {
+        return mounted;
+    }
+
+    private void begin(int people, int pauseMs) throws IOException {
+        try (Visitor oskar = Visitor.signedIn(school, "oskar")) {
+            JsonArray names = new JsonArray();
+            for (int i = 1; i <= people; i++) {
+                names.add("Writer " + i);
+            }
+            JsonObject started = new JsonObject();
+            started.addProperty("name", "Proved " + cohort);
+            started.add("trainees", names);
+            put(oskar, "/api/cohorts/" + cohort, started.toString());
+            JsonObject given = put(oskar, "/api/givings/" + UUID.randomUUID(), """
+                    {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4",
+                      "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
+                       "bender":{"takeUpIn":6,"radiusIn":5.125},
+                       "bend":{"kind":"stub90","legIn":17.625,"otherLegIn":22,"placement":"arrow"}},
+                      "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
+                     "giveTo":{"cohortId":"%s"}}""".formatted(cohort));
+            for (JsonElement sheet : given.getAsJsonArray("sheets")) {
+                JsonObject one = sheet.getAsJsonObject();
+                Process writer = new ProcessBuilder(
+                                "node",
+                                WRITER.toString(),
+                                school.base(),
+                                "oskar",
+                                school.password(),
+                                one.get("traineeId").getAsString(),
+                                one.get("assignmentId").getAsString(),
+                                String.valueOf(pauseMs))
+                        .redirectError(ProcessBuilder.Redirect.INHERIT)
+                        .start();
+                writers.add(writer);
+                listeners.add(Thread.ofVirtual().start(() -> listen(writer)));
+            }
+        }
+    }
+
+    private static JsonObject put(Visitor who, String path, String body) throws IOException {
+        Visitor.Answer answer = who.send("PUT", path, "application/json", body.getBytes(StandardCharsets.UTF_8));
+        if (answer.status() != 200) {
+            throw new IOException(path + ": " + answer);
+        }
+        return answer.json().getAsJsonObject();
+    }
+
+    private void listen(Process writer) {
+        try (BufferedReader lines = writer.inputReader(StandardCharsets.UTF_8)) {
+            for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+                JsonObject said = JsonParser.parseString(line).getAsJsonObject();
+                if (said.has("kept")) {
+                    kept.put(said.get("kept").getAsString(), said.get("attempt").getAsString());
+                } else if (said.has("arrived")) {
+                    arrived.put(
+                            said.get("arrived").getAsString(),
+                            new Written(
+                                    said.get("feature").getAsString(),
+                                    said.get("text").getAsString()));
+                } else {
+                    synchronized (refused) {
+                        refused.add(said.get("refused").getAsInt());
+                    }
+                }
+            }
+        } catch (IOException e) {
+            silent.set(true);
+        }
+    }
+
+    /** How many readings have arrived. */
+    int arrived() {
+        return arrived.size();
+    }
+
+    /** Waits until so many more have arrived. */
+    void awaitMore(int readings) throws InterruptedException {
+        int before = arrived.size();
+        while (arrived.size() < before + readings) {
+            if (silent.get() || writers.stream().noneMatch(Process::isAlive)) {
+                throw new IllegalStateException("nobody measures any more");
+            }
+            Thread.sleep(20);
+        }
+    }
+
+    /** Has something happen; gives how long it took until everything worked again. */
+    Duration suffer(Kind kind, RandomGenerator random) throws Exception {
+        int ends = ends();
+        long start = System.nanoTime();
+        switch (kind) {
+            case SERVER -> school.server().destroyForcibly();
+            case DATABASE -> school.database().destroyForcibly();
+            case BACKEND -> killBackend(random);
+            case LAUNCHER -> {
+                school.killLauncher();
+                school.again();
+            }
+            case ALL -> {
+                school.killLauncher();
+                school.database().destroyForcibly();
+                school.killServer();
+                school.again();
+            }
+            case BOTH -> {
+                ProcessHandle server = school.server();
+                school.database().destroyForcibly();
+                server.destroyForcibly();
+            }
+            case DISK_FULL -> {
+                Path ballast = disk.resolve("ballast");
+                run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
+                Thread.sleep(DISK_STAYS_FULL);
+                Files.delete(ballast);
+                // From when there is room again.
+                start = System.nanoTime();
+            }
+        }
+        if (kind == Kind.SERVER || kind == Kind.DATABASE || kind == Kind.BOTH) {
+            while (ends() == ends) {
+                Thread.sleep(20);
+            }
+        }
+        school.awaitReady();
+        return Duration.ofNanos(System.nanoTime() - start);
+    }
+
+    private int ends() throws IOException {
+        Path log = school.data().resolve("ends.log");
+        // It keeps a hundred, so its last line counts too.
+        return Files.exists(log) ? Files.readString(log).hashCode() : 0;
+    }
+
+    private void killBackend(RandomGenerator random) throws IOException, SQLException {
+        List<Long> backends = new ArrayList<>();
+        try (Connection owner = owner();
+                Statement statement = owner.createStatement();
+                ResultSet rows =
+                        statement.executeQuery("select pid from pg_stat_activity where usename = 'lobrik_app'")) {
+            while (rows.next()) {
+                backends.add(rows.getLong(1));
+            }
+        }
+        if (!backends.isEmpty()) {
+            ProcessHandle.of(backends.get(random.nextInt(backends.size()))).ifPresent(ProcessHandle::destroyForcibly);
+        }
+    }
+
+    private Connection owner() throws IOException, SQLException {
+        return DriverManager.getConnection(
+                school.databaseUrl(), "lobrik_owner", school.setting("spring.flyway.password"));
+    }
+
+    /** Has everybody finish and compares what they were told with what is on record. */
+    Found finish() throws Exception {
+        for (Process writer : writers) {
+            try (OutputStream input = writer.getOutputStream()) {
+                input.write('\n');
+            }
+        }
+        for (Thread listener : listeners) {
+            listener.join();
+        }
+        Map<String, Written> record = new HashMap<>();
+        int doubled = 0;
+        int withoutOutcome;
+        try (Connection owner = owner();
+                Statement statement = owner.createStatement()) {
+            try (ResultSet rows = statement.executeQuery("""
+                    select r.id, r.feature, r.typed from reading r join attempt a on a.id = r.attempt_id
+                    join trainee t on t.id = a.trainee_id where t.cohort_id = '%s'""".formatted(cohort))) {
+                while (rows.next()) {
+                    record.put(rows.getString(1), new Written(rows.getString(2), rows.getString(3)));
+                }
+            }
+            try (ResultSet rows = statement.executeQuery("""
+                    select count(*) - count(distinct (r.attempt_id, r.feature)) from reading r
+                    join attempt a on a.id = r.attempt_id
+                    join trainee t on t.id = a.trainee_id where t.cohort_id = '%s'""".formatted(cohort))) {
+                rows.next();
+                doubled = rows.getInt(1);
+            }
+            try (ResultSet rows = statement.executeQuery("""
+                    select count(*) from attempt a join trainee t on t.id = a.trainee_id
+                    where t.cohort_id = '%s' and a.complete
+                      and not exists (select 1 from outcome o where o.attempt_id = a.id)""".formatted(cohort))) {
+                rows.next();
+                withoutOutcome = rows.getInt(1);
+            }
+        }
+        int lost = 0;
+        int altered = 0;
+        for (Map.Entry<String, Written> one : arrived.entrySet()) {
+            Written there = record.get(one.getKey());
+            if (there == null) {
+                lost++;
+            } else if (!there.equals(one.getValue())) {
+                altered++;
+            }
+        }
+        // Whoever finished has nothing waiting: so what was kept has arrived too.
+        lost += (int)
+                kept.keySet().stream().filter(key -> !arrived.containsKey(key)).count();
+        // Nobody else measures these people.
+        doubled += (int)
+                record.keySet().stream().filter(key -> !kept.containsKey(key)).count();
+        synchronized (refused) {
+            return new Found(
+                    arrived.size(),
+                    record.size(),
+                    lost,
+                    doubled,
+                    altered,
+                    withoutOutcome,
+                    refused.stream().mapToInt(Integer::intValue).sum() + 1_000_000 * (writers.size() - refused.size()));
+        }
+    }
+
+    @Override
+    public void close() throws IOException {
+        writers.forEach(Process::destroyForcibly);
+        school.close();
+        if (mounted) {
+            run("umount", "-l", disk.toString());
+        }
+    }
+
+    static int run(String... command) throws IOException {
+        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
+        process.getInputStream().readAllBytes();
+        return process.onExit().join().exitValue();
+    }
+}
