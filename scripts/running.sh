@@ -292,54 +292,6 @@ wait_for_room() {
 }
 
 database_ended() {
-  local words
-  words=$(tail -c "+$((DATABASE_LOG_FROM + 1))" "$DATA/database.log" 2>/dev/null | grep -a -e 'PANIC' -e 'FATAL' -e 'shut down' -e 'No space left' |
-    grep -av -e 'starting up' -e 'not yet accepting' -e 'password authentication' | tail -n 1 | sed 's/^.*\(PANIC\|FATAL\|LOG\): *//')
-  echo "${words:-it was killed}"
-}
-
-room_mb() {
-  df -Pm "$DATA" 2>/dev/null | awk 'NR==2 {print $4}'
-}
-
-disk_is_full() {
-  [ "$(room_mb)" -lt $LEAST_ROOM_MB ] 2>/dev/null
-}
-
-tell_full_disk() {
-  echo "the disk of $DATA is full ($(room_mb) MB are free, $LEAST_ROOM_MB are needed); free some, and it goes on by itself"
-}
-
-# What ended once is started at once; what ends again and again is given time, and is given up in the end.
-pause_before_another() {
-  local now=$SECONDS recent=0 pause end kept=()
-  for end in "${ENDS[@]}"; do
-    [ $((now - end)) -lt $ENDS_WITHIN_S ] && kept+=("$end")
-    [ $((now - end)) -lt 30 ] && recent=$((recent + 1))
-  done
-  ENDS=("${kept[@]}" "$now")
-  if [ ${#ENDS[@]} -gt "$MOST_ENDS" ]; then
-    shut_down
-    fail "Server or database ended ${#ENDS[@]} times within ten minutes, so starting them again does not help. Last: $(last_end)
-The data is safe; $DATA/server.log, console.log and database.log say more."
-  fi
-  [ $recent -lt 2 ] && return
-  pause=$((recent * recent / 2))
-  [ $pause -gt 30 ] && pause=30
-  tell_state "$1 ended $((recent + 1)) times within half a minute: it is started again in $pause s"
-  while [ $((SECONDS - now)) -lt $pause ]; do nap 0.25; done
-}
-
-wait_for_room() {
-  local room told=false
-  while room=$(room_mb) && [ "${room:-0}" -lt $LEAST_ROOM_MB ]; do
-    $told || tell_state "The disk of $DATA is full ($room MB are free): free some, and it goes on by itself"
-    told=true
-    nap 1
-  done
-}
-
-database_ended() {
   rm -f "$DATA/address"
   SERVER_READY=false
   while :; do

@@ -90,11 +90,7 @@ class SessionResource {
         }
         SignedIn who = signIn.verify(credentials.name(), credentials.password(), request.getRemoteAddr(), device);
         // A session from before signing in may be known to somebody else, and so may its token.
-        HttpSession old = request.getSession(false);
-        if (old != null) {
-            sessions.end(old);
-        }
-        tokens.saveToken(tokens.generateToken(request), request, response);
+        endSession(request, response);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
                 who,
@@ -146,10 +142,6 @@ class SessionResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response) {
-        HttpSession session = request.getSession(false);
-        if (session != null) {
-            sessions.end(session);
-        }
         leave(who, "this device", request, response);
     }
 
@@ -160,17 +152,22 @@ class SessionResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response) {
+        leave(who, "every device", request, response);
+        sessions.endAllOf(who.accountId());
+    }
+
+    /** The session is over, and what was good for it against forgery is good no longer. */
+    private void endSession(HttpServletRequest request, HttpServletResponse response) {
         HttpSession session = request.getSession(false);
         if (session != null) {
             sessions.end(session);
         }
-        sessions.endAllOf(who.accountId());
-        leave(who, "every device", request, response);
+        tokens.saveToken(tokens.generateToken(request), request, response);
     }
 
     private void leave(SignedIn who, String about, HttpServletRequest request, HttpServletResponse response) {
+        endSession(request, response);
         SecurityContextHolder.clearContext();
-        tokens.saveToken(tokens.generateToken(request), request, response);
         audit.note(Audit.What.SIGNED_OUT, who.accountId(), about, request.getRemoteAddr());
     }
 }

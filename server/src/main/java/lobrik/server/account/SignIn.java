@@ -20,6 +20,7 @@ class SignIn {
 
     private static final Duration PATIENCE = Duration.ofSeconds(5);
     private static final int MOST_WAITING = 30;
+    private static final int LONGEST_NAME = 100;
 
     private final Accounts accounts;
     private final KnownDevices devices;
@@ -58,6 +59,10 @@ class SignIn {
      */
     SignedIn verify(String signInName, String password, String address, @Nullable String device) {
         String name = signInName.strip().toLowerCase(Locale.ROOT);
+        if (name.length() > LONGEST_NAME) {
+            // Nobody has such a one; it would only be remembered.
+            throw wrong();
+        }
         String owner = device != null && devices.knows(device, name) ? device : "";
         begin(name, address, owner);
         Accounts.@Nullable Credential credential = accounts.credential(name);
@@ -65,12 +70,12 @@ class SignIn {
         try {
             right = matches(password, credential) && credential != null;
         } catch (TurnedDown busy) {
-            forgive(name, address, owner);
+            takeBack(name, address, owner);
             throw busy;
         }
         if (!right || credential == null) {
             audit.note(Audit.What.SIGN_IN_FAILED, null, name, address);
-            throw TurnedDown.unauthorised("Name and password do not belong together");
+            throw wrong();
         }
         forgive(name, address, owner);
         audit.note(Audit.What.SIGNED_IN, credential.who().accountId(), name, address);
@@ -109,6 +114,15 @@ class SignIn {
         }
     }
 
+    private void takeBack(String name, String address, String owner) {
+        if (owner.isEmpty()) {
+            byAddress.takeBack(address);
+            byName.takeBack(name);
+        } else {
+            byDevice.takeBack(owner);
+        }
+    }
+
     private boolean matches(String password, Accounts.@Nullable Credential credential) {
         if (waiting.incrementAndGet() > MOST_WAITING) {
             waiting.decrementAndGet();
@@ -126,6 +140,10 @@ class SignIn {
         } finally {
             waiting.decrementAndGet();
         }
+    }
+
+    private static TurnedDown wrong() {
+        return TurnedDown.unauthorised("Name and password do not belong together");
     }
 
     private static TurnedDown busy() {

@@ -62,7 +62,14 @@ final class Tries {
         return begun.getPlain();
     }
 
-    /** It was right, or was not a try: as if nothing had been. */
+    /** It came to nothing, neither right nor wrong: as if it had not been begun; the ones before it still count. */
+    void takeBack(String who) {
+        counts.asMap()
+                .computeIfPresent(
+                        who, (_, count) -> count.wrong() <= 1 ? null : new Count(count.wrong() - 1, nanos.getAsLong()));
+    }
+
+    /** It was right: as if nothing had been. */
     void forgive(String who) {
         counts.invalidate(who);
     }

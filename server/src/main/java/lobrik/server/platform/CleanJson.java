@@ -1,8 +1,12 @@
 package lobrik.server.platform;
 
+import com.fasterxml.jackson.annotation.Nulls;
+import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.time.temporal.Temporal;
+import java.util.function.UnaryOperator;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -11,6 +15,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 import tools.jackson.core.JsonParser;
 import tools.jackson.databind.DeserializationContext;
 import tools.jackson.databind.KeyDeserializer;
+import tools.jackson.databind.ValueDeserializer;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.deser.std.StdScalarDeserializer;
 import tools.jackson.databind.exc.InvalidFormatException;
@@ -33,11 +39,13 @@ class CleanJson implements WebMvcConfigurer {
         SimpleModule module = new SimpleModule("clean");
         module.addDeserializer(String.class, new CleanText());
         module.addKeyDeserializer(String.class, new CleanKey());
-        module.addDeserializer(Instant.class, new CleanInstant());
-        module.addDeserializer(LocalDate.class, new CleanDay());
-        return builder -> builder.addModule(module)
-                .changeDefaultNullHandling(
-                        nulls -> nulls.withContentNulls(com.fasterxml.jackson.annotation.Nulls.FAIL));
+        module.addDeserializer(
+                Instant.class, new OfOurTime<>(Instant.class, InstantDeserializer.INSTANT, CleanJson::ofOurTime));
+        module.addDeserializer(
+                LocalDate.class,
+                new OfOurTime<>(LocalDate.class, LocalDateDeserializer.INSTANCE, CleanJson::ofOurTime));
+        return builder ->
+                builder.addModule(module).changeDefaultNullHandling(nulls -> nulls.withContentNulls(Nulls.FAIL));
     }
 
     /** Days and times in addresses too. */
@@ -87,7 +95,7 @@ class CleanJson implements WebMvcConfigurer {
 
         @Override
         public String deserialize(JsonParser parser, DeserializationContext context) {
-            String text = tools.jackson.databind.deser.jdk.StringDeserializer.instance.deserialize(parser, context);
+            String text = StringDeserializer.instance.deserialize(parser, context);
             if (text != null && !isClean(text)) {
                 throw unclean(parser, text, String.class);
             }
@@ -103,36 +111,25 @@ class CleanJson implements WebMvcConfigurer {
         }
     }
 
-    private static final class CleanInstant extends StdDeserializer<Instant> {
+    /** What is of our time; another deserializer reads it. */
+    private static final class OfOurTime<T extends Temporal> extends StdDeserializer<T> {
 
-        CleanInstant() {
-            super(Instant.class);
+        private final transient ValueDeserializer<T> reader;
+        private final transient UnaryOperator<T> check;
+
+        OfOurTime(Class<T> type, ValueDeserializer<T> reader, UnaryOperator<T> check) {
+            super(type);
+            this.reader = reader;
+            this.check = check;
         }
 
         @Override
-        public Instant deserialize(JsonParser parser, DeserializationContext context) {
-            Instant time = InstantDeserializer.INSTANT.deserialize(parser, context);
+        public T deserialize(JsonParser parser, DeserializationContext context) {
+            T time = reader.deserialize(parser, context);
             try {
-                return time == null ? time : ofOurTime(time);
-            } catch (RuntimeException e) {
-                throw unclean(parser, time, Instant.class);
-            }
-        }
-    }
-
-    private static final class CleanDay extends StdDeserializer<LocalDate> {
-
-        CleanDay() {
-            super(LocalDate.class);
-        }
-
-        @Override
-        public LocalDate deserialize(JsonParser parser, DeserializationContext context) {
-            LocalDate day = LocalDateDeserializer.INSTANCE.deserialize(parser, context);
-            try {
-                return day == null ? day : ofOurTime(day);
-            } catch (IllegalArgumentException e) {
-                throw unclean(parser, day, LocalDate.class);
+                return check.apply(time);
+            } catch (IllegalArgumentException | DateTimeException e) {
+                throw unclean(parser, time, handledType());
             }
         }
     }

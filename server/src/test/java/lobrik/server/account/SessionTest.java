@@ -66,6 +66,7 @@ class SessionTest {
         assertThat(last.status()).isEqualTo(429);
         assertThat(last.at("/detail").asString()).contains("wait 1 second");
         assertThat(client.post("/api/session", "{}").status()).isEqualTo(401);
+        assertThat(tryIn(client, "n".repeat(10_000), "wrong").status()).isEqualTo(401);
         List<String> noted = Client.signedIn(server, "oskar")
                 .get("/api/audit")
                 .body()

@@ -57,6 +57,18 @@ class TriesTest {
     }
 
     @Test
+    void tryThatCameToNothing_isTakenBack_butNotThoseBeforeIt() {
+        tries.begin("runa");
+        tries.begin("runa");
+        tries.begin("runa");
+        tries.takeBack("runa");
+        assertThat(tries.begin("runa")).isTrue();
+        assertThat(tries.begin("runa")).isFalse();
+        tries.takeBack("nobody");
+        assertThat(tries.begin("nobody")).isTrue();
+    }
+
+    @Test
     void hundredAtOnce_areCountedEach() throws Exception {
         AtomicInteger begun = new AtomicInteger();
         try (ExecutorService many = Executors.newVirtualThreadPerTaskExecutor()) {
