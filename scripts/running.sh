@@ -24,6 +24,7 @@ SERVER_READY=false
 STOPPING=false
 RESTART_ASKED=false
 ENDS=()
+ENDS_IN_A_ROW=0
 LAST_TURN=0
 SERVER_LOG_FROM=0
 CONSOLE_LOG_FROM=0
@@ -262,12 +263,11 @@ tell_full_disk() {
   echo "the disk of $DATA is full ($(room_mb) MB are free, $LEAST_ROOM_MB are needed); free some, and it goes on by itself"
 }
 
-# What ended once is started at once; what ends again and again is given time, and is given up in the end.
-pause_before_another() {
-  local now=$SECONDS recent=0 pause end kept=()
+# What ended is started at once; what ends again before everything worked is given time, and is given up in the end.
+pause_before_another() { # what
+  local now=$SECONDS pause end kept=()
   for end in "${ENDS[@]}"; do
     [ $((now - end)) -lt $ENDS_WITHIN_S ] && kept+=("$end")
-    [ $((now - end)) -lt 30 ] && recent=$((recent + 1))
   done
   ENDS=("${kept[@]}" "$now")
   if [ ${#ENDS[@]} -gt "$MOST_ENDS" ]; then
@@ -275,10 +275,12 @@ pause_before_another() {
     fail "Server or database ended ${#ENDS[@]} times within ten minutes, so starting them again does not help. Last: $(last_end)
 The data is safe; $DATA/server.log, console.log and database.log say more."
   fi
-  [ $recent -lt 2 ] && return
-  pause=$((recent * recent / 2))
+  ENDS_IN_A_ROW=$((ENDS_IN_A_ROW + 1))
+  # One of each may be the same mishap.
+  [ $ENDS_IN_A_ROW -gt 2 ] || return
+  pause=$((2 * (ENDS_IN_A_ROW - 2)))
   [ $pause -gt 30 ] && pause=30
-  tell_state "$1 ended $((recent + 1)) times within half a minute: it is started again in $pause s"
+  tell_state "$1 ended again before everything worked: it is started again in $pause s"
   while [ $((SECONDS - now)) -lt $pause ]; do nap 0.25; done
 }
 
@@ -331,6 +333,7 @@ look_after() {
   alive "$SERVER_PID" || server_ended
   if ! $SERVER_READY && is_answering "$PORT"; then
     SERVER_READY=true
+    ENDS_IN_A_ROW=0
     echo "http://127.0.0.1:$PORT/" >"$DATA/address"
     if [ -e "$DATA/state" ]; then
       rm -f "$DATA/state"
