@@ -119,10 +119,14 @@ server_arguments() {
     "--logging.file.name=$DATA/server.log" "--lobrik.scratch=$DATA/scratch" --logging.threshold.console=OFF
 }
 
-# Where the logs of this start begin.
+log_size() { # file in the data folder
+  stat -c %s "$DATA/$1" 2>/dev/null || echo 0
+}
+
+# Where the logs of this start of the server begin.
 mark_logs() {
-  SERVER_LOG_FROM=$(stat -c %s "$DATA/server.log" 2>/dev/null || echo 0)
-  CONSOLE_LOG_FROM=$(stat -c %s "$DATA/console.log" 2>/dev/null || echo 0)
+  SERVER_LOG_FROM=$(log_size server.log)
+  CONSOLE_LOG_FROM=$(log_size console.log)
 }
 
 # The last that JVM and server said since the last start, without what only a programmer reads.
@@ -142,6 +146,7 @@ why_not_started() {
 }
 
 start_database() {
+  DATABASE_LOG_FROM=$(log_size database.log)
   cluster_clear "$CLUSTER"
   cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
@@ -227,6 +232,7 @@ take_over() {
   GAUGE_PORTS=$(sed -n 's/^--lobrik\.gauges=//p' <<<"$command")
   is_ours "$DATA/gauges.pid" "lobrik.gauges" && GAUGES_PID=$(cat "$DATA/gauges.pid")
   STARTED=$SECONDS
+  DATABASE_LOG_FROM=$(log_size database.log)
   mark_logs
 }
 
@@ -301,7 +307,6 @@ database_ended() {
     pause_before_another "The database"
     wait_for_room
     tell_state "The database ended by itself and is started again"
-    DATABASE_LOG_FROM=$(stat -c %s "$DATA/database.log" 2>/dev/null || echo 0)
     start_database && return
   done
 }

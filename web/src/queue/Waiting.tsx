@@ -95,13 +95,9 @@ function WaitingEntry({ entry }: { entry: Entry }) {
             safe here and keeps its place; other pieces pass it. Tell whoever looks after the server; it is tried every
             ten minutes.
           </p>
-          <button
-            type="button"
-            className="btn mt-1 h-11 min-h-0 btn-neutral text-base"
-            onClick={() => void outbox.sendAgain(entry)}
-          >
-            Try it now
-          </button>
+          <span className="mt-1 flex">
+            <SendAgain entry={entry}>Try it now</SendAgain>
+          </span>
         </>
       )}
       {entry.refused !== undefined && (
@@ -110,13 +106,7 @@ function WaitingEntry({ entry }: { entry: Entry }) {
             ✕ {entry.refused.message}
           </p>
           <span className="mt-1 flex gap-2">
-            <button
-              type="button"
-              className="btn h-11 min-h-0 btn-neutral text-base"
-              onClick={() => void outbox.sendAgain(entry)}
-            >
-              Send it again
-            </button>
+            <SendAgain entry={entry}>Send it again</SendAgain>
             <button
               type="button"
               className="btn h-11 min-h-0 border-2 border-base-content/60 text-base"
@@ -128,5 +118,18 @@ function WaitingEntry({ entry }: { entry: Entry }) {
         </>
       )}
     </li>
+  );
+}
+
+function SendAgain({ entry, children }: { entry: Entry; children: string }) {
+  const outbox = useOutbox();
+  return (
+    <button
+      type="button"
+      className="btn h-11 min-h-0 btn-neutral text-base"
+      onClick={() => void outbox.sendAgain(entry)}
+    >
+      {children}
+    </button>
   );
 }

@@ -21,3 +21,11 @@ create index on audit (at);
 
 grant select, insert, update, delete on known_device to lobrik_app;
 grant select, insert on audit to lobrik_app;
+
+-- Sessions are found by the account's id from now on, no more by the full name, which two may share. Whoever does signs in again.
+update spring_session s set principal_name = a.id::text
+from account a
+where s.principal_name = a.full_name
+  and not exists (select 1 from account b where b.full_name = a.full_name and b.id <> a.id);
+delete from spring_session s
+where s.principal_name is not null and not exists (select 1 from account a where a.id::text = s.principal_name);

@@ -30,12 +30,14 @@ class SignIn {
     /** A hash that no password has: checked for unknown names, so that they take as long as known ones. */
     private final String nobodysHash;
 
-    private final Tries byName = new Tries(5, System::nanoTime);
+    /** As many as several devices that sign in with one name at the same moment; each counts until it is worked out. */
+    private final Tries byName = new Tries(10, System::nanoTime);
 
-    /** A whole room may share one. */
-    private final Tries byAddress = new Tries(20, System::nanoTime);
+    /** A whole room may share one, and sign in at the same moment: more than may wait. */
+    private final Tries byAddress = new Tries(MOST_WAITING + 10, System::nanoTime);
 
     private final Tries byDevice = new Tries(10, System::nanoTime);
+
     /** Which hold-ups were noted. */
     private final Tries noted = new Tries(1, System::nanoTime);
 

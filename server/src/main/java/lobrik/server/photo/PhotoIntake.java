@@ -67,7 +67,7 @@ public class PhotoIntake {
     /**
      * Makes a photo small.
      *
-     * @param sent what somebody sends; {@link PhotoTurns} sees to it that not many do at once
+     * @param sent what somebody sends; the edge sees to it that not many do at once
      * @throws IOException if that breaks off
      * @throws TurnedDown if it is too large, no photo of a kind that is taken in, or broken, or if too many others are sent
      */

@@ -20,9 +20,13 @@ class BodyLimit extends OncePerRequestFilter {
     private static final long LARGEST_PHOTO_BYTES = 12 * 1024 * 1024;
     private static final Pattern PHOTO = Pattern.compile("/api/attempts/[^/]+/photos/[^/]+");
 
+    static boolean isPhoto(HttpServletRequest request) {
+        return PHOTO.matcher(request.getRequestURI()).matches();
+    }
+
     /** A file of exercises or a photo is larger than any other request; both need an account. */
     private static long largest(HttpServletRequest request) {
-        if (PHOTO.matcher(request.getRequestURI()).matches()) {
+        if (isPhoto(request)) {
             return LARGEST_PHOTO_BYTES;
         }
         return request.getRequestURI().equals("/api/library/file") ? LARGEST_FILE_BYTES : LARGEST_BYTES;

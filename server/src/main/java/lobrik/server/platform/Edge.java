@@ -24,16 +24,15 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * The outermost of all filters. Nothing passes that is meant for another server or has no meaning in any address or kind of body, and nothing leaves without
- * an answer that says what it is: what fails in filters or below ends here. Texts inside of JSON are looked at by {@link
- * CleanJson}.
+ * The outermost of all filters. Nothing passes that is meant for another server or has no meaning in any address or kind of
+ * body, and nothing leaves without an answer that says what it is: what fails in filters or below ends here. Texts inside of
+ * JSON are looked at by {@link CleanJson}.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class Edge extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(Edge.class);
-    private static final String RETRY_AFTER_S = "2";
 
     /** Names by which the server may be called; another site that has its own name lead here is not answered. */
     private final Set<String> hosts;
@@ -122,13 +121,9 @@ class Edge extends OncePerRequestFilter {
             return;
         }
         response.resetBuffer();
-        Failures.Told told = known.orElse(new Failures.Told(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "broken",
-                "Something went wrong in the server; the log says what",
-                false));
+        Failures.Told told = known.orElse(Failures.BROKEN);
         if (told.passes()) {
-            response.setHeader(HttpHeaders.RETRY_AFTER, RETRY_AFTER_S);
+            response.setHeader(HttpHeaders.RETRY_AFTER, Failures.RETRY_AFTER_S);
         }
         SecurityConfiguration.write(response, told.status(), told.code(), told.message());
     }

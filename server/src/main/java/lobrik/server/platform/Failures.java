@@ -51,6 +51,13 @@ final class Failures {
             "This clashes with something that is kept already; reload and look again",
             false);
 
+    /** All that is not known. */
+    static final Told BROKEN = new Told(
+            HttpStatus.INTERNAL_SERVER_ERROR, "broken", "Something went wrong in the server; the log says what", false);
+
+    /** After so many seconds what passes may have passed. */
+    static final String RETRY_AFTER_S = "2";
+
     private static final Told UNKEPT =
             new Told(HttpStatus.BAD_REQUEST, "out-of-range", "Something in this is larger than can be kept", false);
 

@@ -87,7 +87,10 @@ class Problems extends ResponseEntityExceptionHandler {
     /** Whatever came from below, or nobody foresaw: that is logged with its trace, and told without it. */
     @ExceptionHandler
     ResponseEntity<ProblemDetail> unforeseen(RuntimeException failure) {
-        return Failures.known(failure).map(Problems::told).orElseGet(() -> broken(failure));
+        return told(Failures.known(failure).orElseGet(() -> {
+            LOG.error("A request failed in a way nobody foresaw", failure);
+            return Failures.BROKEN;
+        }));
     }
 
     private static ResponseEntity<ProblemDetail> told(Failures.Told told) {
@@ -95,17 +98,9 @@ class Problems extends ResponseEntityExceptionHandler {
         problem.setProperty("errors", List.of(error("", told.code(), told.message())));
         ResponseEntity.BodyBuilder answer = ResponseEntity.status(told.status());
         if (told.passes()) {
-            answer.header(HttpHeaders.RETRY_AFTER, "2");
+            answer.header(HttpHeaders.RETRY_AFTER, Failures.RETRY_AFTER_S);
         }
         return answer.body(problem);
-    }
-
-    private static ResponseEntity<ProblemDetail> broken(RuntimeException failure) {
-        LOG.error("A request failed in a way nobody foresaw", failure);
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
-                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong in the server; the log says what");
-        problem.setProperty("errors", List.of());
-        return ResponseEntity.internalServerError().body(problem);
     }
 
     @Override

@@ -1,8 +1,12 @@
 package lobrik.server.platform;
 
+import java.util.Comparator;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationState;
 import org.flywaydb.core.api.MigrationVersion;
-import org.jspecify.annotations.Nullable;
 import org.springframework.boot.diagnostics.AbstractFailureAnalyzer;
 import org.springframework.boot.diagnostics.FailureAnalysis;
 import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
@@ -16,28 +20,22 @@ class RecordOfItsTime {
     @Bean
     FlywayMigrationStrategy migrateUnlessNewer() {
         return flyway -> {
-            MigrationVersion ours =
-                    newest(flyway.info().pending(), newest(flyway.info().applied(), null, true), true);
-            MigrationVersion kept = newest(flyway.info().applied(), null, false);
-            if (kept != null && (ours == null || kept.isNewerThan(ours))) {
-                throw new NewerRecord(kept, ours);
-            }
+            MigrationInfo[] all = flyway.info().all();
+            newest(all, state -> !state.isResolved()).ifPresent(kept -> {
+                MigrationVersion ours = newest(all, MigrationState::isResolved).orElseThrow();
+                if (kept.isNewerThan(ours)) {
+                    throw new NewerRecord(kept, ours);
+                }
+            });
             flyway.migrate();
         };
     }
 
-    /** The newest version among these, or the one before; of those that this build has too, if only those count. */
-    private static @Nullable MigrationVersion newest(
-            MigrationInfo[] migrations, @Nullable MigrationVersion before, boolean ofThisBuild) {
-        MigrationVersion newest = before;
-        for (MigrationInfo migration : migrations) {
-            MigrationVersion version = migration.getVersion();
-            boolean known = migration.getState().isResolved();
-            if (version != null && (known || !ofThisBuild) && (newest == null || version.isNewerThan(newest))) {
-                newest = version;
-            }
-        }
-        return newest;
+    private static Optional<MigrationVersion> newest(MigrationInfo[] migrations, Predicate<MigrationState> in) {
+        return Stream.of(migrations)
+                .filter(migration -> migration.getVersion() != null && in.test(migration.getState()))
+                .map(MigrationInfo::getVersion)
+                .max(Comparator.naturalOrder());
     }
 
     /** A newer build kept this record. */
@@ -45,9 +43,9 @@ class RecordOfItsTime {
 
         private static final long serialVersionUID = 1L;
 
-        NewerRecord(MigrationVersion kept, @Nullable MigrationVersion ours) {
+        NewerRecord(MigrationVersion kept, MigrationVersion ours) {
             super("This data folder was used by a newer Lobrik (its record is of form " + kept
-                    + ", this build knows forms up to " + (ours == null ? "none" : ours)
+                    + ", this build knows forms up to " + ours
                     + "): start it with the newer one, or restore a backup of before; nothing was changed.");
         }
     }

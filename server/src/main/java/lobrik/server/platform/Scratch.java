@@ -21,14 +21,18 @@ public final class Scratch {
     private final Path folder;
 
     Scratch(@Value("${lobrik.scratch:}") String folder) throws IOException {
-        this.folder = folder.isBlank()
-                ? Files.createTempDirectory("lobrik-scratch-")
-                : Files.createDirectories(Path.of(folder));
+        this.folder = folder.isBlank() ? temporary() : Files.createDirectories(Path.of(folder));
         try (DirectoryStream<Path> left = Files.newDirectoryStream(this.folder, "*" + SUFFIX)) {
             for (Path file : left) {
                 Files.deleteIfExists(file);
             }
         }
+    }
+
+    private static Path temporary() throws IOException {
+        Path folder = Files.createTempDirectory("lobrik-scratch-");
+        folder.toFile().deleteOnExit();
+        return folder;
     }
 
     /**

@@ -26,7 +26,7 @@ public final class Waiting {
     }
 
     /** Answers for a filter that the turn did not come. */
-    public static void tellBusy(HttpServletResponse response, String message) throws IOException {
+    static void tellBusy(HttpServletResponse response, String message) throws IOException {
         response.setHeader(HttpHeaders.RETRY_AFTER, RETRY_AFTER_S);
         SecurityConfiguration.write(response, HttpStatus.SERVICE_UNAVAILABLE, "unavailable", message);
     }

@@ -60,7 +60,7 @@ class SessionTest {
         assertThat(unknown.at("/detail").asString())
                 .isEqualTo(wrong.at("/detail").asString());
         Answer last = unknown;
-        for (int i = 0; i < 6 && last.status() == 401; i++) {
+        for (int i = 0; i < 12 && last.status() == 401; i++) {
             last = tryIn(client, "nobody", "wrong");
         }
         assertThat(last.status()).isEqualTo(429);
@@ -86,7 +86,7 @@ class SessionTest {
         Client stranger = new Client(server);
         stranger.get("/api/me");
         int status = 401;
-        for (int i = 0; i < 8 && status == 401; i++) {
+        for (int i = 0; i < 12 && status == 401; i++) {
             status = tryIn(stranger, name, "wrong").status();
         }
         assertThat(status).isEqualTo(429);

@@ -1,4 +1,4 @@
-package lobrik.server.photo;
+package lobrik.server.platform;
 
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
@@ -7,8 +7,6 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
 import java.util.concurrent.Semaphore;
-import java.util.regex.Pattern;
-import lobrik.server.platform.Waiting;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -22,7 +20,6 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 30)
 class PhotoTurns extends OncePerRequestFilter {
 
-    private static final Pattern PHOTO = Pattern.compile("/api/attempts/[^/]+/photos/[^/]+");
     private static final int AT_ONCE = 6;
     private static final Duration PATIENCE = Duration.ofSeconds(20);
 
@@ -30,8 +27,7 @@ class PhotoTurns extends OncePerRequestFilter {
 
     @Override
     protected boolean shouldNotFilter(HttpServletRequest request) {
-        return !request.getMethod().equals("PUT")
-                || !PHOTO.matcher(request.getRequestURI()).matches();
+        return !request.getMethod().equals("PUT") || !BodyLimit.isPhoto(request);
     }
 
     @Override
