@@ -62,7 +62,9 @@ export function Waiting() {
               ? 'Sign in again to send it.'
               : offline
                 ? 'There is no signal. It is safe here, also after a reload, and goes out by itself.'
-                : 'On its way to the server, in this order.'}
+                : refused + helpless > 0
+                  ? 'What is marked waits here, and what follows of the same piece behind it; all else is on its way.'
+                  : 'On its way to the server, in this order.'}
           </p>
           <ol className="mt-2 grid max-h-[60vh] gap-1 overflow-y-auto">
             {entries.map((entry) => (
@@ -86,14 +88,17 @@ function WaitingEntry({ entry }: { entry: Entry }) {
         {entry.accountId !== me.accountId && `, waits for ${entry.accountName} to sign in`}
       </span>
       {entry.failed !== undefined && !waitsForHelp(entry) && (
-        <p className="text-error">✕ {entry.failed.message} It is tried again by itself; nothing else waits for it.</p>
+        <p className="text-error">
+          ✕ The server could not take it: “{entry.failed.message}”. It is tried again by itself; nothing else waits for
+          it.
+        </p>
       )}
       {waitsForHelp(entry) && (
         <>
           <p className="text-error">
-            ✕ Waits for help: the server could not take it {entry.failed?.times} times. {entry.failed?.message} It is
-            safe here and keeps its place; other pieces pass it. Tell whoever looks after the server; it is tried every
-            ten minutes.
+            ✕ Waits for help: the server could not take it {entry.failed?.times} times, and said “
+            {entry.failed?.message}”. It is safe here and keeps its place; other pieces pass it. Tell whoever looks
+            after the server; it is tried every ten minutes.
           </p>
           <span className="mt-1 flex">
             <SendAgain entry={entry}>Try it now</SendAgain>

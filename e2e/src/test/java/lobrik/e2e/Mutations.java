@@ -37,115 +37,6 @@ final class Mutations {
 
     private static final int DEEPEST = 7;
 
-    /** Stands for what no JSON library writes; replaced in the text. */
-    private static final Map<String, String> UNWRITABLE =
-            Map.of("@NUL@", "\\u0000", "@HALF@", "\\ud800", "@REVERSED@", "\\udc00\\ud800");
-
-    private static final List<String> TEXTS = List.of(
-            "",
-            " ",
-            "a",
-            "6 1/16",
-            "18",
-            "30.1",
-            "-1",
-            "1/0",
-            "1e999",
-            "9".repeat(400),
-            "@NUL@",
-            "x@NUL@y",
-            "@HALF@",
-            "@REVERSED@",
-            "\uD83D\uDE00",
-            "\u202Eabc",
-            "=cmd|' /C calc'!A0",
-            "<script>alert(1)</script>",
-            "'; drop table attempt; --",
-            "../../etc/passwd",
-            "x".repeat(5000),
-            "B1",
-            "3/4",
-            "EMT",
-            "2026-11-28",
-            "-999999-01-01",
-            "+999999999-12-31T23:59:59Z",
-            "2026-11-28T10:00:00Z",
-            "0000-00-00",
-            "1970-01-01T00:00:00Z",
-            "lead",
-            "runa");
-
-    private static final List<String> NUMBERS = List.of(
-            "0",
-            "1",
-            "-1",
-            "2",
-            "3",
-            "0.5",
-            "10",
-            "18",
-            "30",
-            "45",
-            "90",
-            "180",
-            "-0.0",
-            "1e-320",
-            "1e308",
-            "-1e308",
-            "1e400",
-            "9007199254740993",
-            "2147483648",
-            "-9223372036854775809",
-            "123456789012345678901234567890");
-
-    private static final List<Integer> COUNTS =
-            List.of(0, 1, 2, 3, 4, 5, 10, 100, -1, Integer.MAX_VALUE, Integer.MIN_VALUE);
-
-    private static final List<String> TIMES = List.of(
-            "2026-11-28T10:00:00Z",
-            "1970-01-01T00:00:00Z",
-            "1900-01-01T00:00:00Z",
-            "2999-12-31T23:59:59.999999999Z",
-            "3000-01-01T00:00:00Z",
-            "-999999-01-01T00:00:00Z",
-            "+294277-01-01T00:00:00Z",
-            "2026-11-28T10:00:00+14:00");
-
-    private static final List<String> SEGMENTS = List.of(
-            "x",
-            "%00",
-            "%ff",
-            "%C0%80",
-            "%ED%A0%80",
-            "%E0%A4%A",
-            "%",
-            "..",
-            ".",
-            "%2e%2e",
-            "%2F",
-            ";a=b",
-            "%F0%9F%98%80",
-            "0",
-            "-1",
-            "null",
-            "00000000-0000-0000-0000-000000000000",
-            "A".repeat(3000),
-            "ABCD-EFGH",
-            "~",
-            "%0d%0aX:%20y");
-
-    private static final List<String> TYPES = List.of(
-            "application/json",
-            "application/json;charset=utf-16",
-            "text/plain",
-            "application/xml",
-            "application/x-www-form-urlencoded",
-            "multipart/form-data",
-            "multipart/form-data; boundary=x",
-            "image/jpeg",
-            "*/*",
-            "nonsense");
-
     private final JsonObject description;
     private final List<String> known;
     private final RandomGenerator random;
@@ -194,14 +85,14 @@ final class Mutations {
             return new Call(
                     operation.method(),
                     path,
-                    stray ? pick(TYPES) : null,
+                    stray ? pick(Oddities.TYPES) : null,
                     stray ? "{}".getBytes(StandardCharsets.UTF_8) : new byte[0]);
         }
         JsonObject content = body.getAsJsonObject("content");
         if (!content.has("application/json")) {
             byte[] bytes = new byte[random.nextInt(2000)];
             random.nextBytes(bytes);
-            return new Call(operation.method(), path, pick(TYPES), bytes);
+            return new Call(operation.method(), path, pick(Oddities.TYPES), bytes);
         }
         JsonElement made = make(content.getAsJsonObject("application/json").get("schema"), 0);
         // Half of them are whole: what they say is odd enough.
@@ -212,7 +103,7 @@ final class Mutations {
         return new Call(
                 operation.method(),
                 path,
-                chance(0.97) ? "application/json" : pick(TYPES),
+                chance(0.97) ? "application/json" : pick(Oddities.TYPES),
                 chance(0.07) ? broken(bytes) : bytes);
     }
 
@@ -223,9 +114,9 @@ final class Mutations {
                 continue;
             }
             path.append('/');
-            path.append(part.contains("{") ? (chance(0.75) ? pick(known) : pick(SEGMENTS)) : part);
+            path.append(part.contains("{") ? (chance(0.75) ? pick(known) : pick(Oddities.SEGMENTS)) : part);
             if (chance(0.01)) {
-                path.append(pick(SEGMENTS));
+                path.append(pick(Oddities.SEGMENTS));
             }
         }
         StringBuilder query = new StringBuilder();
@@ -245,10 +136,11 @@ final class Mutations {
 
     private String parameterValue() {
         return switch (random.nextInt(4)) {
-            case 0 -> pick(SEGMENTS);
+            case 0 -> pick(Oddities.SEGMENTS);
             case 1 -> pick(known);
             default ->
-                URLEncoder.encode(pick(TEXTS).replace("@NUL@", "\0").replaceAll("@\\w+@", "?"), StandardCharsets.UTF_8);
+                URLEncoder.encode(
+                        pick(Oddities.TEXTS).replace("@NUL@", "\0").replaceAll("@\\w+@", "?"), StandardCharsets.UTF_8);
         };
     }
 
@@ -275,7 +167,7 @@ final class Mutations {
             case "object" -> object(rules, depth);
             case "array" -> array(rules, depth);
             case "number" -> number();
-            case "integer" -> chance(0.9) ? new JsonPrimitive(pick(COUNTS)) : number();
+            case "integer" -> chance(0.9) ? new JsonPrimitive(pick(Oddities.COUNTS)) : number();
             case "boolean" -> new JsonPrimitive(random.nextBoolean());
             case "string" -> text(rules);
             default -> JsonNull.INSTANCE;
@@ -310,7 +202,9 @@ final class Mutations {
                 && rules.get("additionalProperties").isJsonObject()) {
             for (int i = random.nextInt(3); i > 0; i--) {
                 object.add(
-                        chance(0.7) ? pick(List.of("mark1", "angle1", "cut", "rise", "leg1", "kink")) : pick(TEXTS),
+                        chance(0.7)
+                                ? pick(List.of("mark1", "angle1", "cut", "rise", "leg1", "kink"))
+                                : pick(Oddities.TEXTS),
                         make(rules.get("additionalProperties"), depth + 1));
             }
         }
@@ -328,7 +222,7 @@ final class Mutations {
     }
 
     private JsonElement number() {
-        return new JsonPrimitive(new Figure(pick(NUMBERS)));
+        return new JsonPrimitive(new Figure(pick(Oddities.NUMBERS)));
     }
 
     /** A number as it is written. */
@@ -373,9 +267,9 @@ final class Mutations {
             return new JsonPrimitive(pick(known));
         }
         if (format.equals("date-time") && chance(0.9)) {
-            return new JsonPrimitive(pick(TIMES));
+            return new JsonPrimitive(pick(Oddities.TIMES));
         }
-        return new JsonPrimitive(chance(0.1) ? pick(known) : pick(TEXTS));
+        return new JsonPrimitive(chance(0.1) ? pick(known) : pick(Oddities.TEXTS));
     }
 
     private JsonElement damaged(JsonElement element, double probability) {
@@ -383,7 +277,7 @@ final class Mutations {
             return switch (random.nextInt(7)) {
                 case 0 -> JsonNull.INSTANCE;
                 case 1 -> number();
-                case 2 -> new JsonPrimitive(pick(TEXTS));
+                case 2 -> new JsonPrimitive(pick(Oddities.TEXTS));
                 case 3 -> new JsonArray();
                 case 4 -> new JsonObject();
                 case 5 -> {
@@ -410,7 +304,7 @@ final class Mutations {
 
     private static byte[] written(JsonElement element) {
         String text = element.toString();
-        for (Map.Entry<String, String> each : UNWRITABLE.entrySet()) {
+        for (Map.Entry<String, String> each : Oddities.UNWRITABLE.entrySet()) {
             text = text.replace(each.getKey(), each.getValue());
         }
         return text.getBytes(StandardCharsets.UTF_8);
