@@ -10,6 +10,7 @@ import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
@@ -38,11 +39,13 @@ public final class Client {
         }
     }
 
+    private final RunningServer.Address server;
     private final String base;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http;
 
     public Client(RunningServer.Address server) {
+        this.server = server;
         this.base = server.base();
         this.http = HttpClient.newBuilder().cookieHandler(cookies).build();
     }
@@ -69,6 +72,11 @@ public final class Client {
         return client;
     }
 
+    /** Whom it talks to. */
+    public RunningServer.Address server() {
+        return server;
+    }
+
     /** What a cookie holds; nothing if there is none. */
     public String cookie(String name) {
         return cookies.getCookieStore().getCookies().stream()
@@ -93,6 +101,11 @@ public final class Client {
     /** The same from a window that says which it is. */
     public Answer put(String path, String body, String screen) {
         return send(request(path).header("X-Lobrik-Screen", screen).PUT(BodyPublishers.ofString(body)));
+    }
+
+    /** The same from a device that says what time it is there. */
+    public Answer putAt(Instant sent, String path, String body) {
+        return send(request(path).header("X-Lobrik-Sent-At", sent.toString()).PUT(BodyPublishers.ofString(body)));
     }
 
     /** The same from a window that says for which account it writes. */

@@ -45,14 +45,8 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
          * @param dump gzipped SQL; accounts in it get the password that {@link Client} signs in with
          */
         public Address restored(String name, Path dump) throws IOException {
-            String port = databaseUrl.replaceAll(".*:(\\d+)/.*", "$1");
-            String psql = "PGPASSWORD=" + databasePassword + " psql -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p " + port;
-            run(
-                    "bash",
-                    "-c",
-                    psql + " -U lobrik_admin -d postgres -c 'create database " + name + " owner lobrik_owner'");
-            run("bash", "-c", "set -o pipefail; zcat '" + dump + "' | " + psql + " -U lobrik_owner -d " + name);
-            String url = databaseUrl.replaceAll("/lobrik$", "/" + name);
+            String url = newDatabase(name);
+            run("bash", "-c", "set -o pipefail; zcat '" + dump + "' | " + psql() + " -U lobrik_owner -d " + name);
             try (Connection here = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
                     Connection there = DriverManager.getConnection(url, "lobrik_owner", databasePassword);
                     ResultSet known = here.createStatement()
@@ -66,6 +60,36 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             }
             ConfigurableApplicationContext restored = application(url, databasePassword);
             return new Address(RunningServer.base(restored), url, databasePassword, angleGauge, heightGauge, restored);
+        }
+
+        /** Another application, of a school with nobody but its lead and with a clock of its own, in the same cluster. */
+        public Address beside(String name) throws IOException {
+            String url = newDatabase(name);
+            ConfigurableApplicationContext beside = application(url, databasePassword, "--lobrik.demo=false");
+            return new Address(RunningServer.base(beside), url, databasePassword, angleGauge, heightGauge, beside);
+        }
+
+        /** Changes what no request can change, such as how long ago something was. */
+        public void change(String statement) {
+            try (Connection connection = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
+                    PreparedStatement change = connection.prepareStatement(statement)) {
+                change.executeUpdate();
+            } catch (SQLException e) {
+                throw new IllegalStateException(statement, e);
+            }
+        }
+
+        private String psql() {
+            String port = databaseUrl.replaceAll(".*:(\\d+)/.*", "$1");
+            return "PGPASSWORD=" + databasePassword + " psql -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p " + port;
+        }
+
+        private String newDatabase(String name) throws IOException {
+            run(
+                    "bash",
+                    "-c",
+                    psql() + " -U lobrik_admin -d postgres -c 'create database " + name + " owner lobrik_owner'");
+            return databaseUrl.replaceAll("/lobrik$", "/" + name);
         }
 
         @Override

@@ -87,7 +87,7 @@ public class Audit {
                         select e.at, e.what, a.full_name, e.about, e.address
                         from audit e left join account a on a.id = e.account_id
                         where e.account_id is null or a.centre_id = :centre
-                        order by e.at desc, e.id limit :most""", Object[].class)
+                        order by e.entry_no desc limit :most""", Object[].class)
                 .setParameter("centre", who.centreId())
                 .setParameter("most", most);
         try (Stream<Object[]> rows = Rows.of(query)) {

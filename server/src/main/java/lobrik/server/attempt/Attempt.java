@@ -1,5 +1,6 @@
 package lobrik.server.attempt;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -48,6 +49,10 @@ public class Attempt {
     private @Nullable UUID startedBy;
     private Instant startedAt;
     private boolean complete;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Attempt() {}

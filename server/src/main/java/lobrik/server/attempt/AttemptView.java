@@ -119,6 +119,8 @@ public record AttemptView(
      *
      * @param value nothing if the feature was not measured; of a mark always from the end of the straight conduit
      * @param from where a mark was measured from; null where nobody asked
+     * @param takenAt as far as the clocks can be believed
+     * @param clockWrongBySeconds by how much the device's clock was ahead, or behind if below 0; null where it was about right
      * @param omitted why it was not
      * @param reason why it corrects another
      * @param setAside why it does not count, and by whom that was decided
@@ -131,6 +133,7 @@ public record AttemptView(
             String takenBy,
             Instant takenAt,
             Instant receivedAt,
+            @Nullable Long clockWrongBySeconds,
             TakenWith takenWith,
             @Nullable String instrument,
             @Nullable String omitted,
@@ -233,8 +236,9 @@ public record AttemptView(
                 row.typed(),
                 row.measuredFrom(),
                 names.of(taken.by()),
-                taken.at(),
+                taken.time().at(),
                 taken.received(),
+                taken.time().wrongBySeconds(),
                 taken.with(),
                 taken.instrument(),
                 row.omitted(),

@@ -15,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lobrik.bend.BendKind;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -149,12 +150,27 @@ public class Attempts {
 
         /** When it was measured: its first reading, so that a later correction does not move it. */
         public Optional<Instant> measuredAt() {
-            return ledger.readings().stream().map(row -> row.taken().at()).min(Comparator.naturalOrder());
+            return ledger.readings().stream().map(ReadingRow::takenAt).min(Comparator.naturalOrder());
+        }
+
+        /** When something was last done about it, by whoever it was; never before it was begun. */
+        public Instant workedAt() {
+            return Stream.of(
+                            ledger.readings().stream().map(ReadingRow::receivedAt),
+                            ledger.facts().stream().map(FactRow::receivedAt),
+                            ledger.steps().stream().map(StepRow::setAt))
+                    .flatMap(Function.identity())
+                    .reduce(attempt.startedAt(), (one, other) -> one.isAfter(other) ? one : other);
+        }
+
+        /** Whether something was read on it since this step. */
+        public boolean isReadSince(StepRow step) {
+            return ledger.readings().stream().anyMatch(row -> Kept.isAfter(row.entryNo(), step.entryNo()));
         }
 
         /** When something was last read on it. */
         public Optional<Instant> lastReadAt() {
-            return ledger.readings().stream().map(row -> row.taken().received()).max(Comparator.naturalOrder());
+            return ledger.readings().stream().map(ReadingRow::receivedAt).max(Comparator.naturalOrder());
         }
     }
 
@@ -223,7 +239,7 @@ public class Attempts {
 
     /** Attempts at these assignments, from the oldest. */
     List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
-        return entities.createQuery("from Attempt where assignmentId in :ids order by startedAt, id", Attempt.class)
+        return entities.createQuery("from Attempt where assignmentId in :ids order by entryNo", Attempt.class)
                 .setParameter("ids", assignmentIds)
                 .getResultList();
     }
@@ -240,10 +256,9 @@ public class Attempts {
     /** All attempts of these trainees, from the oldest. The one who asks must be allowed to see them. */
     @Transactional(readOnly = true)
     public List<Measured> of(Collection<UUID> traineeIds) {
-        return measured(
-                entities.createQuery("from Attempt where traineeId in :ids order by startedAt, id", Attempt.class)
-                        .setParameter("ids", traineeIds)
-                        .getResultList());
+        return measured(entities.createQuery("from Attempt where traineeId in :ids order by entryNo", Attempt.class)
+                .setParameter("ids", traineeIds)
+                .getResultList());
     }
 
     private static Verdict.Rules rules(Attempt attempt, Tolerances tolerances) {

@@ -271,6 +271,9 @@ public record BenchNotes(
                 AttemptView.Band.valueOf(judged.band().name()));
     }
 
+    /** Nobody bends at one piece for longer: it was left lying, or a clock was put right meanwhile. */
+    private static final long LONGEST_MINUTES = 24L * 60;
+
     /** From the first step to the call for checking; as somebody wrote it down where that is wrong. */
     static @Nullable Integer minutes(Attempts.Measured measured) {
         Ledger ledger = measured.ledger();
@@ -289,8 +292,10 @@ public record BenchNotes(
                 .map(StepRow::setAt)
                 .max(Instant::compareTo)
                 .orElse(null);
-        return from == null || until == null
-                ? null
-                : Math.toIntExact(Math.max(1, Duration.between(from, until).toMinutes()));
+        if (from == null || until == null) {
+            return null;
+        }
+        long minutes = Duration.between(from, until).toMinutes();
+        return minutes < 0 || minutes > LONGEST_MINUTES ? null : Math.toIntExact(Math.max(1, minutes));
     }
 }

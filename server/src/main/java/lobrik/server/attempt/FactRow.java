@@ -1,5 +1,6 @@
 package lobrik.server.attempt;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -29,9 +30,15 @@ public class FactRow implements Kept {
 
     private @Nullable UUID takenBy;
     private Instant takenAt;
+    private @Nullable Instant saidAt;
+    private @Nullable Long deviceAheadMs;
     private Instant receivedAt;
     private @Nullable UUID corrects;
     private @Nullable String reason;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected FactRow() {}
@@ -41,12 +48,12 @@ public class FactRow implements Kept {
      *
      * @param takenBy nobody if the trainee sent it from a phone
      */
-    public FactRow(
+    FactRow(
             UUID id,
             UUID attemptId,
             Fact said,
             @Nullable UUID takenBy,
-            Instant takenAt,
+            DeviceTime time,
             Instant receivedAt,
             ReadingRow.@Nullable Correction correction) {
         this.id = id;
@@ -55,10 +62,21 @@ public class FactRow implements Kept {
         this.about = said.about();
         this.said = said;
         this.takenBy = takenBy;
-        this.takenAt = takenAt;
+        this.takenAt = time.at();
+        this.saidAt = time.said();
+        this.deviceAheadMs = time.aheadMillis();
         this.receivedAt = receivedAt;
         this.corrects = correction == null ? null : correction.of();
         this.reason = correction == null ? null : correction.reason();
+    }
+
+    /**
+     * A fact, with no device to ask for the time.
+     *
+     * @param takenBy nobody if the trainee sent it from a phone
+     */
+    public static FactRow by(@Nullable UUID takenBy, UUID id, UUID attemptId, Fact said, Instant at) {
+        return new FactRow(id, attemptId, said, takenBy, DeviceTime.at(at), at, null);
     }
 
     @Override
@@ -94,6 +112,11 @@ public class FactRow implements Kept {
 
     Instant receivedAt() {
         return receivedAt;
+    }
+
+    @Override
+    public @Nullable Long entryNo() {
+        return entryNo;
     }
 
     @Override

@@ -2,8 +2,6 @@ package lobrik.server.attempt;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
@@ -12,6 +10,7 @@ import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.giving.Assignment;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -29,9 +28,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class Keeping {
-
-    /** Tablets' clocks differ; one that is further ahead is wrong, and ours counts. */
-    private static final Duration AHEAD = Duration.ofMinutes(2);
 
     private static final Logger LOG = LoggerFactory.getLogger(Keeping.class);
 
@@ -60,10 +56,12 @@ public class Keeping {
         this.clock = clock;
     }
 
-    /** When something was taken by the device's clock, unless that is in the future. */
-    Instant believed(@Nullable Instant takenAt) {
-        Instant now = clock.instant();
-        return takenAt == null || takenAt.isAfter(now.plus(AHEAD)) ? now : takenAt;
+    /** When something was written down on a device, as far as that can be true. */
+    @Transactional(readOnly = true)
+    DeviceTime time(SignedIn who, UUID attemptId, DeviceTime.Said device) {
+        Attempt attempt = attempts.require(who, attemptId);
+        Assignment given = entities.find(Assignment.class, attempt.assignmentId());
+        return DeviceTime.of(device, given.givenAt(), clock.instant());
     }
 
     /**
@@ -245,8 +243,7 @@ public class Keeping {
             throw TurnedDown.conflict("figures-given", "Your figures are in already; your instructor can correct them");
         }
         requireSensible(figures, measured);
-        Instant now = clock.instant();
-        entities.persist(new FactRow(key, attemptId, figures, null, now, now, null));
+        entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
         live.changed(cohortId, attemptId);
         tell(attempts.again(measured.attempt()));
@@ -265,8 +262,7 @@ public class Keeping {
             return;
         }
         requireSensible(look, measured);
-        Instant now = clock.instant();
-        entities.persist(new FactRow(key, attemptId, look, null, now, now, null));
+        entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
         live.changed(cohortId, attemptId);
         tell(attempts.again(measured.attempt()));

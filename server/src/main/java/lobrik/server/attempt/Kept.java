@@ -13,6 +13,15 @@ interface Kept {
     @Nullable
     UUID corrects();
 
-    /** By the clock of the device that it was written down on. */
+    /** When it was written down, as far as the clocks can be believed; see {@link DeviceTime}. */
     Instant takenAt();
+
+    /** In which order things were written down; null until it is read from the database again. */
+    @Nullable
+    Long entryNo();
+
+    /** Whether this was written down after something else, whatever the clocks said. */
+    static boolean isAfter(@Nullable Long entryNo, @Nullable Long other) {
+        return other != null && (entryNo == null || entryNo > other);
+    }
 }

@@ -1,6 +1,5 @@
 package lobrik.server.attempt;
 
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -19,7 +18,11 @@ import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
-/** All that was written down of one attempt, and what of it counts. */
+/**
+ * All that was written down of one attempt, and what of it counts.
+ *
+ * @param seals in the order in which they were written down, as are the steps
+ */
 record Ledger(
         List<ReadingRow> readings,
         List<FactRow> facts,
@@ -90,7 +93,7 @@ record Ledger(
     /** The last of the facts of a kind of which the newest counts. */
     Optional<FactRow> newest(String kind) {
         List<FactRow> standing = standing(kind, "");
-        return standing.stream().max(Comparator.comparing(FactRow::receivedAt));
+        return standing.stream().reduce((one, other) -> Kept.isAfter(one.entryNo(), other.entryNo()) ? one : other);
     }
 
     /** How often each bend went back into the shoe. */
@@ -110,11 +113,11 @@ record Ledger(
     }
 
     Optional<Seal> lastSeal() {
-        return seals.stream().max(Comparator.comparing(Seal::setAt));
+        return seals.isEmpty() ? Optional.empty() : Optional.of(seals.getLast());
     }
 
     Optional<StepRow> lastStep() {
-        return steps.stream().max(Comparator.comparing(StepRow::setAt));
+        return steps.isEmpty() ? Optional.empty() : Optional.of(steps.getLast());
     }
 
     /** What counts, as the core judges it. */

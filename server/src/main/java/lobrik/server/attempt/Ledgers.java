@@ -33,9 +33,9 @@ class Ledgers {
         Map<UUID, List<SetAside>> aside =
                 rows("from SetAside where attemptId in :ids", SetAside.class, SetAside::attemptId, attemptIds);
         Map<UUID, List<Seal>> seals =
-                rows("from Seal where attemptId in :ids", Seal.class, Seal::attemptId, attemptIds);
-        Map<UUID, List<StepRow>> steps =
-                rows("from StepRow where attemptId in :ids", StepRow.class, StepRow::attemptId, attemptIds);
+                rows("from Seal where attemptId in :ids order by entryNo", Seal.class, Seal::attemptId, attemptIds);
+        Map<UUID, List<StepRow>> steps = rows(
+                "from StepRow where attemptId in :ids order by entryNo", StepRow.class, StepRow::attemptId, attemptIds);
         Map<UUID, Ledger> ledgers = new HashMap<>();
         for (UUID id : attemptIds) {
             ledgers.put(

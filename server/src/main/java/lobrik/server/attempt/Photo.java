@@ -5,6 +5,7 @@ import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
 
 /** A photo of a piece: a JPEG that was made small and says nothing but what it shows. */
 @Entity
@@ -27,6 +28,8 @@ class Photo {
     private String digest;
     private UUID takenBy;
     private Instant takenAt;
+    private @Nullable Instant saidAt;
+    private @Nullable Long deviceAheadMs;
     private Instant receivedAt;
 
     @SuppressWarnings("NullAway.Init")
@@ -37,7 +40,7 @@ class Photo {
      *
      * @param digest of what was sent, to recognise it when it is sent again
      */
-    Photo(Caption caption, byte[] content, String digest, Instant receivedAt) {
+    Photo(Caption caption, byte[] content, String digest, DeviceTime time, Instant receivedAt) {
         this.id = caption.id();
         this.attemptId = caption.attemptId();
         this.about = caption.about();
@@ -48,6 +51,8 @@ class Photo {
         this.digest = digest;
         this.takenBy = caption.takenBy();
         this.takenAt = caption.takenAt();
+        this.saidAt = time.said();
+        this.deviceAheadMs = time.aheadMillis();
         this.receivedAt = receivedAt;
     }
 

@@ -24,6 +24,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -64,10 +65,12 @@ class PhotoResource {
             @RequestParam(required = false) @Nullable String about,
             @RequestParam(required = false) @Nullable String note,
             @RequestParam(required = false) @Nullable Instant takenAt,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
             @Parameter(hidden = true) InputStream file)
             throws IOException {
         attempts.get(who, id);
         Shrunk shrunk = intake.shrink(file);
+        DeviceTime time = keeping.time(who, id, new DeviceTime.Said(takenAt, sentAt));
         Photo.Caption caption = new Photo.Caption(
                 key,
                 id,
@@ -76,8 +79,9 @@ class PhotoResource {
                 shrunk.width(),
                 shrunk.height(),
                 who.accountId(),
-                keeping.believed(takenAt));
-        return views.of(who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), shrunk.digest(), clock.instant())));
+                time.at());
+        return views.of(
+                who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), shrunk.digest(), time, clock.instant())));
     }
 
     @Operation(summary = "A photo as it is kept")

@@ -1,5 +1,6 @@
 package lobrik.server.attempt;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -31,10 +32,16 @@ public class ReadingRow implements Kept {
      * Who took it, how, and when.
      *
      * @param instrument what the gauge is called, if one was read
-     * @param at by the device's clock
+     * @param time when it was taken
      * @param received by the server's clock
      */
-    public record Taken(UUID by, TakenWith with, @Nullable String instrument, Instant at, Instant received) {}
+    public record Taken(UUID by, TakenWith with, @Nullable String instrument, DeviceTime time, Instant received) {
+
+        /** By hand and typed, with no device to ask for the time. */
+        public static Taken byKeys(UUID by, Instant at) {
+            return new Taken(by, TakenWith.KEYS, null, DeviceTime.at(at), at);
+        }
+    }
 
     @Id
     private UUID id;
@@ -48,11 +55,17 @@ public class ReadingRow implements Kept {
     private String takenWith;
     private @Nullable String instrument;
     private Instant takenAt;
+    private @Nullable Instant saidAt;
+    private @Nullable Long deviceAheadMs;
     private Instant receivedAt;
     private @Nullable String measuredFrom;
     private @Nullable String omitted;
     private @Nullable UUID corrects;
     private @Nullable String reason;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected ReadingRow() {}
@@ -66,7 +79,9 @@ public class ReadingRow implements Kept {
         this.takenBy = taken.by();
         this.takenWith = taken.with().id();
         this.instrument = taken.instrument();
-        this.takenAt = taken.at();
+        this.takenAt = taken.time().at();
+        this.saidAt = taken.time().said();
+        this.deviceAheadMs = taken.time().aheadMillis();
         this.receivedAt = taken.received();
         this.corrects = correction == null ? null : correction.of();
         this.reason = correction == null ? null : correction.reason();
@@ -149,12 +164,27 @@ public class ReadingRow implements Kept {
     }
 
     Taken taken() {
-        return new Taken(takenBy, TakenWith.withId(takenWith), instrument, takenAt, receivedAt);
+        return new Taken(
+                takenBy,
+                TakenWith.withId(takenWith),
+                instrument,
+                DeviceTime.kept(takenAt, saidAt, deviceAheadMs),
+                receivedAt);
     }
 
     @Override
     public Instant takenAt() {
         return takenAt;
+    }
+
+    /** When it came in, by the server's clock. */
+    Instant receivedAt() {
+        return receivedAt;
+    }
+
+    @Override
+    public @Nullable Long entryNo() {
+        return entryNo;
     }
 
     /** Why it was not measured. */

@@ -25,6 +25,7 @@ import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Writing down what is found on a piece. Every request carries a key that the client made; repeated, it adds nothing. */
@@ -86,8 +87,10 @@ class RecordResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
             @RequestBody NewReading request) {
-        return views.of(who, keeping.keep(who, row(who, id, key, request)));
+        DeviceTime time = keeping.time(who, id, new DeviceTime.Said(request.takenAt(), sentAt));
+        return views.of(who, keeping.keep(who, row(who, id, key, time, request)));
     }
 
     @Operation(summary = "Keep a finding, a re-bend, waste, time, the trainee's own figures, or a note")
@@ -96,6 +99,7 @@ class RecordResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
             @RequestBody NewFact request) {
         Correction correction = request.corrects() == null
                 ? null
@@ -109,7 +113,7 @@ class RecordResource {
                 id,
                 FactInput.kept(request.fact(), request.bare(), () -> attempts.get(who, id)),
                 who.accountId(),
-                keeping.believed(request.takenAt()),
+                keeping.time(who, id, new DeviceTime.Said(request.takenAt(), sentAt)),
                 clock.instant(),
                 correction);
         return views.of(who, keeping.keep(who, row));
@@ -125,7 +129,7 @@ class RecordResource {
         return views.of(who, keeping.setAside(who, id, recordId, reason(request.reason(), "why it does not count")));
     }
 
-    private ReadingRow row(SignedIn who, UUID attemptId, UUID key, NewReading request) {
+    private ReadingRow row(SignedIn who, UUID attemptId, UUID key, DeviceTime time, NewReading request) {
         FeatureId feature = FeatureId.withId(String.valueOf(request.feature()))
                 .orElseThrow(() -> TurnedDown.badInput("/feature", "unknown-value", "name the feature that was read"));
         Correction correction = request.corrects() == null
@@ -136,7 +140,7 @@ class RecordResource {
                 who.accountId(),
                 asAsked ? TakenWith.AS_ASKED : request.takenWith() == null ? TakenWith.KEYS : request.takenWith(),
                 instrument(request.instrument()),
-                keeping.believed(request.takenAt()),
+                time,
                 clock.instant());
         if (request.omitted() != null) {
             return ReadingRow.omitted(

@@ -1,5 +1,6 @@
 package lobrik.server.attempt;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -21,6 +22,10 @@ public class StepRow {
     private String step;
     private @Nullable UUID setBy;
     private Instant setAt;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected StepRow() {}
@@ -44,6 +49,11 @@ public class StepRow {
     @Nullable
     UUID setBy() {
         return setBy;
+    }
+
+    @Nullable
+    Long entryNo() {
+        return entryNo;
     }
 
     public Instant setAt() {

@@ -5,11 +5,11 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
@@ -20,7 +20,7 @@ import lobrik.server.calc.ExplanationAnswer;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.PieceShape;
 import lobrik.server.calc.QuantityRequest.BareUnit;
-import lobrik.server.platform.Allowance;
+import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,11 +34,9 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "benches")
 class BenchResource {
 
-    /** All phones of a class may share one address. */
-    private static final int CALLS_A_SECOND = 20;
-
     /**
-     * A sheet as its trainee sees it.
+     * A sheet as its trainee sees it. Once the piece is judged it tells of the verdict alone, until an instructor begins another
+     * try.
      *
      * @param job what is to be bent, as the sheet has it
      * @param marks how many there are to work out
@@ -49,6 +47,7 @@ class BenchResource {
      * @param lookOver what is looked over before somebody is called
      * @param cut the length that the trainee would cut to, once it is in
      * @param checked once the piece was judged
+     * @param judged whether the piece is done with
      * @param others what the trainee has in hand besides, in order
      */
     record BenchSheet(
@@ -67,6 +66,7 @@ class BenchResource {
             List<LookPoint> lookOver,
             boolean answersShown,
             @Nullable CheckedAnswer checked,
+            boolean judged,
             List<OtherSheet> others) {}
 
     /** Another sheet of the same trainee's. */
@@ -179,17 +179,17 @@ class BenchResource {
             @Nullable BareUnit bare) {}
 
     private final Benches benches;
-    private final Allowance allowance = new Allowance(CALLS_A_SECOND, Duration.ofSeconds(1));
+    private final Guesses guesses;
 
-    BenchResource(Benches benches) {
+    BenchResource(Benches benches, Guesses guesses) {
         this.benches = benches;
+        this.guesses = guesses;
     }
 
     @Operation(summary = "The sheet with this code, for whoever holds it")
     @GetMapping("/api/benches/{code}")
     BenchSheet sheet(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
-        return benches.sheet(code);
+        return asked(request, code, () -> benches.sheet(code));
     }
 
     @Operation(summary = "Say where one is with it: working out, bending, calling for checking, needing help")
@@ -199,11 +199,11 @@ class BenchResource {
             @PathVariable UUID key,
             @RequestBody BenchStep step,
             @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
-        if (step.step() == null) {
+        Step said = step.step();
+        if (said == null) {
             throw TurnedDown.badInput("/step", "missing", "name the step");
         }
-        return benches.step(code, key, step.step());
+        return asked(request, code, () -> benches.step(code, key, said));
     }
 
     @Operation(summary = "Give one's own figures for the marks, once")
@@ -213,7 +213,6 @@ class BenchResource {
             @PathVariable UUID key,
             @RequestBody BenchFigures figures,
             @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
         List<@Nullable String> texts = Objects.requireNonNullElse(figures.texts(), List.of());
         if (texts.isEmpty() || texts.size() > Benches.MOST_MARKS) {
             throw TurnedDown.badInput("/texts", "missing", "give a figure for each mark");
@@ -225,7 +224,7 @@ class BenchResource {
                                 new Fact.OwnFigure(i + 1, texts.get(i), null, i < from.size() ? from.get(i) : null))
                         .toList(),
                 new Fact.OwnCut(figures.cut(), null));
-        return benches.figures(code, key, own, figures.bare());
+        return asked(request, code, () -> benches.figures(code, key, own, figures.bare()));
     }
 
     @Operation(summary = "Say what one found when looking the piece over; what is said last counts")
@@ -235,11 +234,11 @@ class BenchResource {
             @PathVariable UUID key,
             @RequestBody OwnLookOver look,
             @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
-        if (look.points() == null) {
+        List<Fact.OwnLookPoint> points = look.points();
+        if (points == null) {
             throw TurnedDown.badInput("/points", "missing", "say what was looked at");
         }
-        return benches.look(code, key, new Fact.OwnLook(look.points()));
+        return asked(request, code, () -> benches.look(code, key, new Fact.OwnLook(points)));
     }
 
     @Operation(
@@ -247,8 +246,7 @@ class BenchResource {
             description = "Once the trainee's own figures are in; not where the piece is assessed.")
     @GetMapping("/api/benches/{code}/hints")
     List<Hint> hints(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
-        return benches.hints(code);
+        return asked(request, code, () -> benches.hints(code));
     }
 
     @Operation(
@@ -256,13 +254,10 @@ class BenchResource {
             description = "Once the trainee's own figures are in; not where the piece is assessed.")
     @GetMapping("/api/benches/{code}/answer")
     SheetAnswer answer(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
-        requireAllowed(request);
-        return benches.answer(code);
+        return asked(request, code, () -> benches.answer(code));
     }
 
-    private void requireAllowed(HttpServletRequest request) {
-        if (!allowance.use(request.getRemoteAddr())) {
-            throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
-        }
+    private <T> T asked(HttpServletRequest request, String code, Supplier<T> ask) {
+        return guesses.ask(request.getRemoteAddr(), code, ask);
     }
 }

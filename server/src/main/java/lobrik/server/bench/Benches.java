@@ -13,7 +13,6 @@ import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Keeping;
 import lobrik.server.attempt.Step;
 import lobrik.server.attempt.WorkInHand;
-import lobrik.server.attempt.WorkInHand.InHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
 import lobrik.server.bench.BenchResource.Hint;
@@ -51,6 +50,7 @@ class Benches {
     private final Keeping keeping;
     private final Calculations calculations;
     private final Judging judging;
+    private final SheetLife life;
 
     Benches(
             Givings givings,
@@ -59,7 +59,8 @@ class Benches {
             Library library,
             Keeping keeping,
             Calculations calculations,
-            Judging judging) {
+            Judging judging,
+            SheetLife life) {
         this.givings = givings;
         this.attempts = attempts;
         this.work = work;
@@ -67,72 +68,88 @@ class Benches {
         this.keeping = keeping;
         this.calculations = calculations;
         this.judging = judging;
+        this.life = life;
+    }
+
+    /**
+     * A sheet that somebody holds in the hand, with the last piece at it.
+     *
+     * @param last none before the first is begun
+     */
+    private record InHand(Sheet sheet, @Nullable Measured last) {
+
+        /** Whether the piece is done with: all that is left to tell is its verdict. */
+        boolean isJudged() {
+            return last != null && last.verdict().isComplete();
+        }
     }
 
     @Transactional(readOnly = true)
     BenchSheet sheet(String code) {
-        Sheet sheet = givings.sheetInHand(code);
-        return view(sheet, last(sheet));
+        return view(inHand(code));
     }
 
-    /** Notes a step; the first one begins the attempt, and after a judged piece working out begins another. */
+    /** Notes a step; the first one begins the attempt. After a judged piece the instructor begins another. */
     @Transactional
     BenchSheet step(String code, UUID key, Step step) {
-        Sheet sheet = givings.sheetInHand(code);
-        Measured last = last(sheet);
-        if (last != null && last.verdict().isComplete() && step != Step.WORKING_OUT) {
-            throw TurnedDown.conflict(
-                    "checked-already", "This piece was checked; press “Working it out” to begin another try");
-        }
-        Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
-        keeping.stepByTrainee(measured, sheet.trainee().cohortId(), key, step);
-        return view(sheet, last(sheet));
+        InHand inHand = inHand(code);
+        requireOpen(inHand, "This piece was checked");
+        keeping.stepByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, step);
+        return view(again(inHand));
     }
 
     @Transactional
     BenchSheet figures(String code, UUID key, Fact.Figures own, @Nullable BareUnit bare) {
-        Sheet sheet = givings.sheetInHand(code);
-        Measured last = last(sheet);
+        InHand inHand = inHand(code);
         if (keeping.has(key)) {
-            return view(sheet, last);
+            return view(inHand);
         }
-        if (last != null && last.verdict().isComplete()) {
-            throw TurnedDown.conflict(
-                    "checked-already",
-                    "This piece was checked before your figures came, so they do not count; press “Working it out” to begin"
-                            + " another try");
-        }
-        Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
+        requireOpen(inHand, "This piece was checked before your figures came, so they do not count");
         LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
-        keeping.figuresByTrainee(measured, sheet.trainee().cohortId(), key, own, unit);
-        return view(sheet, last(sheet));
+        keeping.figuresByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, own, unit);
+        return view(again(inHand));
     }
 
     @Transactional
     BenchSheet look(String code, UUID key, Fact.OwnLook look) {
-        Sheet sheet = givings.sheetInHand(code);
-        Measured last = last(sheet);
-        if (last != null && last.verdict().isComplete() && !keeping.has(key)) {
-            throw TurnedDown.conflict("checked-already", "This piece was checked already");
+        InHand inHand = inHand(code);
+        if (keeping.has(key)) {
+            return view(inHand);
         }
-        if (!keeping.has(key)) {
-            Measured measured = work.begin(sheet.assignment(), sheet.trainee(), UUID.randomUUID());
-            keeping.lookByTrainee(measured, sheet.trainee().cohortId(), key, look);
-        }
-        return view(sheet, last(sheet));
+        requireOpen(inHand, "This piece was checked");
+        keeping.lookByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, look);
+        return view(again(inHand));
     }
 
-    private @Nullable Measured last(Sheet sheet) {
-        UUID assignment = sheet.assignment().id();
-        Map<UUID, Measured> last = attempts.lastAt(List.of(assignment));
-        return last.get(assignment);
+    /** What this code opens, unless it has ended. */
+    private InHand inHand(String code) {
+        Sheet sheet = givings.sheetInHand(code);
+        InHand inHand = again(new InHand(sheet, null));
+        life.require(sheet, inHand.last());
+        return inHand;
+    }
+
+    private InHand again(InHand inHand) {
+        UUID assignment = inHand.sheet().assignment().id();
+        return new InHand(inHand.sheet(), attempts.lastAt(List.of(assignment)).get(assignment));
+    }
+
+    private Measured begun(InHand inHand) {
+        return work.begin(inHand.sheet().assignment(), inHand.sheet().trainee(), UUID.randomUUID());
+    }
+
+    private static void requireOpen(InHand inHand, String what) {
+        if (inHand.isJudged()) {
+            throw TurnedDown.conflict(
+                    "checked-already", what + "; for another try ask your instructor, who begins it at your bench");
+        }
     }
 
     @Transactional(readOnly = true)
     List<Hint> hints(String code) {
-        Sheet sheet = givings.sheetInHand(code);
-        requireTold(sheet);
-        return calculations.why(question(sheet)).stream()
+        InHand inHand = inHand(code);
+        requireTold(inHand);
+        return calculations.why(question(inHand.sheet())).stream()
                 .filter(why -> why.about().startsWith("mark") || why.about().equals("cutLength"))
                 .map(why -> new Hint(why.about(), why.words()))
                 .toList();
@@ -140,9 +157,9 @@ class Benches {
 
     @Transactional(readOnly = true)
     SheetAnswer answer(String code) {
-        Sheet sheet = givings.sheetInHand(code);
-        requireTold(sheet);
-        Calculations.Question question = question(sheet);
+        InHand inHand = inHand(code);
+        requireTold(inHand);
+        Calculations.Question question = question(inHand.sheet());
         return new SheetAnswer(
                 calculations.plan(question),
                 calculations.why(question).stream()
@@ -150,12 +167,12 @@ class Benches {
                         .toList());
     }
 
-    private void requireTold(Sheet sheet) {
-        Measured measured = last(sheet);
-        if (measured == null || measured.ownFigures().isEmpty()) {
+    private static void requireTold(InHand inHand) {
+        requireOpen(inHand, "This piece was checked");
+        if (inHand.last() == null || inHand.last().ownFigures().isEmpty()) {
             throw TurnedDown.conflict("figures-first", "Send your own figures first; then ask");
         }
-        if (!isTold(sheet)) {
+        if (!isTold(inHand.sheet())) {
             throw TurnedDown.conflict("assessed", "This one is assessed: the right figures come later");
         }
     }
@@ -169,13 +186,18 @@ class Benches {
         return calculations.question(sheet.exercise().definition());
     }
 
-    private BenchSheet view(Sheet sheet, @Nullable Measured measured) {
+    private BenchSheet view(InHand inHand) {
+        Sheet sheet = inHand.sheet();
         Calculations.Question question = question(sheet);
         List<Mark> marks = question.layout().marks();
         boolean told = isTold(sheet);
-        var own = measured == null ? null : measured.ownFigures().orElse(null);
-        var cut = measured == null ? null : measured.ownCut().orElse(null);
-        var step = measured == null ? null : measured.lastStep().orElse(null);
+        Measured last = inHand.last();
+        // What a judged piece was worked out with, and what else its trainee has, are nobody's business who finds the
+        // sheet.
+        Measured open = inHand.isJudged() ? null : last;
+        var own = open == null ? null : open.ownFigures().orElse(null);
+        var cut = open == null ? null : open.ownCut().orElse(null);
+        var step = open == null ? null : open.lastStep().orElse(null);
         return new BenchSheet(
                 sheet.exercise().title(),
                 sheet.trainee().fullName(),
@@ -194,10 +216,11 @@ class Benches {
                                         figure.mark(), figure.text(), figure.from(), told ? figure.band() : null))
                                 .toList(),
                 cut == null ? null : new OwnCutAnswer(cut.text(), told ? cut.band() : null),
-                lookOver(measured, question),
+                inHand.isJudged() ? List.of() : lookOver(open, question),
                 told,
-                measured == null ? null : checked(measured, question),
-                others(sheet));
+                last == null ? null : checked(last, question),
+                inHand.isJudged(),
+                inHand.isJudged() ? List.of() : others(sheet));
     }
 
     private static List<LookPoint> lookOver(@Nullable Measured measured, Calculations.Question question) {
@@ -243,8 +266,8 @@ class Benches {
     private List<OtherSheet> others(Sheet sheet) {
         UUID trainee = sheet.trainee().id();
         List<Assignment> others = work.of(List.of(trainee)).getOrDefault(trainee, List.of()).stream()
-                .filter(InHand::isOpen)
-                .map(InHand::assignment)
+                .filter(WorkInHand.InHand::isOpen)
+                .map(WorkInHand.InHand::assignment)
                 .filter(assignment -> !assignment.id().equals(sheet.assignment().id()))
                 .toList();
         Map<UUID, Exercise> exercises =

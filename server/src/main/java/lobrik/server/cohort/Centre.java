@@ -11,6 +11,8 @@ import org.hibernate.annotations.DynamicUpdate;
 @DynamicUpdate
 public class Centre {
 
+    private static final int USUAL_SHEET_DAYS = 14;
+
     @Id
     private UUID id;
 
@@ -19,6 +21,7 @@ public class Centre {
     private boolean wallScores;
     private boolean wallInitials;
     private boolean pointsWithoutBender;
+    private int sheetDays;
 
     @SuppressWarnings("NullAway.Init")
     protected Centre() {}
@@ -28,6 +31,7 @@ public class Centre {
         this.name = name;
         this.createdAt = createdAt;
         this.wallScores = true;
+        this.sheetDays = USUAL_SHEET_DAYS;
     }
 
     public UUID id() {
@@ -55,6 +59,15 @@ public class Centre {
 
     void leaveBenderOutOfPoints(boolean leftOut) {
         pointsWithoutBender = leftOut;
+    }
+
+    /** For how many days after its session the code on a sheet opens something. */
+    public int sheetDays() {
+        return sheetDays;
+    }
+
+    void keepSheetsFor(int days) {
+        sheetDays = days;
     }
 
     /**

@@ -7,12 +7,16 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.JoinColumn;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
+import org.jspecify.annotations.Nullable;
 
 /** Trainees who are taught together, and the instructors who teach them. */
 @Entity
+@DynamicUpdate // The application may only update what can change.
 public class Cohort {
 
     @Id
@@ -21,6 +25,7 @@ public class Cohort {
     private UUID centreId;
     private String name;
     private Instant createdAt;
+    private @Nullable LocalDate endsOn;
 
     @ElementCollection
     @CollectionTable(name = "cohort_instructor", joinColumns = @JoinColumn(name = "cohort_id"))
@@ -44,5 +49,19 @@ public class Cohort {
 
     public String name() {
         return name;
+    }
+
+    /** Its last day, where one is known; the keys of its trainees open nothing after it. */
+    public @Nullable LocalDate endsOn() {
+        return endsOn;
+    }
+
+    void endOn(@Nullable LocalDate day) {
+        endsOn = day;
+    }
+
+    /** Whether its last day is over. */
+    public boolean isOver(LocalDate today) {
+        return endsOn != null && endsOn.isBefore(today);
     }
 }

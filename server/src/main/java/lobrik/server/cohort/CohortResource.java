@@ -3,6 +3,7 @@ package lobrik.server.cohort;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -32,7 +33,11 @@ class CohortResource {
     record NewCohort(@Nullable String name, @Nullable List<@Nullable String> trainees) {}
 
     /** A cohort with its trainees by bench, and its groups by name. */
-    record CohortView(UUID id, String name, List<TraineeView> trainees, List<GroupView> groups) {}
+    record CohortView(
+            UUID id, String name, @Nullable LocalDate endsOn, List<TraineeView> trainees, List<GroupView> groups) {}
+
+    /** A cohort's last day; none is known if null. */
+    record CohortEnd(@Nullable LocalDate endsOn) {}
 
     record GroupView(UUID id, String name, List<UUID> traineeIds) {}
 
@@ -81,6 +86,18 @@ class CohortResource {
         return view(cohort, cohorts.trainees(who, id), cohorts.groups(who, id));
     }
 
+    @Operation(
+            summary = "Say which day is the cohort's last, or that none is known",
+            description = "The keys to its trainees' own pages open nothing after it.")
+    @PutMapping("/api/cohorts/{id}/end")
+    CohortEnd endOn(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody CohortEnd end) {
+        cohorts.endOn(who, id, end.endsOn());
+        return end;
+    }
+
     @Operation(summary = "Make a group of trainees, or change it")
     @PutMapping("/api/groups/{id}")
     GroupView keepGroup(
@@ -111,6 +128,7 @@ class CohortResource {
         return new CohortView(
                 cohort.id(),
                 cohort.name(),
+                cohort.endsOn(),
                 trainees.stream()
                         .map(trainee -> new TraineeView(trainee.id(), trainee.fullName(), trainee.bench()))
                         .toList(),

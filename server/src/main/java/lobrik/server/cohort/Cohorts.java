@@ -2,6 +2,7 @@ package lobrik.server.cohort;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -111,6 +112,41 @@ public class Cohorts {
             throw TurnedDown.forbidden("Only the centre lead decides whether points leave out what a bender adds");
         }
         centre(who).leaveBenderOutOfPoints(leftOut);
+    }
+
+    /** For how many days after its session the code on a sheet of this school opens something. */
+    @Transactional(readOnly = true)
+    public int sheetDays(SignedIn who) {
+        return centre(who).sheetDays();
+    }
+
+    /**
+     * Chooses that, for sheets that are out as well.
+     *
+     * @throws TurnedDown if the one who asks does not lead the school
+     */
+    @Transactional
+    public void keepSheetsFor(SignedIn who, int days) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead decides how long the code on a sheet works");
+        }
+        centre(who).keepSheetsFor(days);
+    }
+
+    /**
+     * Says which day is a cohort's last, or that none is known.
+     *
+     * @throws TurnedDown if there is no such cohort for the one who asks
+     */
+    @Transactional
+    public void endOn(SignedIn who, UUID id, @Nullable LocalDate day) {
+        cohort(who, id).endOn(day);
+    }
+
+    /** Whether the last day of a cohort is over, for whoever was let in by other means than an account. */
+    @Transactional(readOnly = true)
+    public boolean isOver(UUID cohortId) {
+        return entities.find(Cohort.class, cohortId).isOver(LocalDate.now(clock));
     }
 
     private Centre centre(SignedIn who) {

@@ -111,6 +111,6 @@ final class DemoFloor {
     }
 
     private void fact(Attempt attempt, Fact said, @Nullable UUID by, Instant at) {
-        entities.persist(new FactRow(ids.next(), attempt.id(), said, by, at, at, null));
+        entities.persist(FactRow.by(by, ids.next(), attempt.id(), said, at));
     }
 }

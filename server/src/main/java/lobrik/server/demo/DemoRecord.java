@@ -15,7 +15,6 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.ReadingRow;
-import lobrik.server.attempt.TakenWith;
 import lobrik.server.calc.BendInput;
 import lobrik.server.calc.BenderInput;
 import lobrik.server.calc.ConduitInput;
@@ -153,6 +152,6 @@ final class DemoRecord {
     }
 
     private static ReadingRow.Taken taken(UUID by, Instant at) {
-        return new ReadingRow.Taken(by, TakenWith.KEYS, null, at, at);
+        return ReadingRow.Taken.byKeys(by, at);
     }
 }

@@ -229,7 +229,7 @@ class FloorResource {
         }
         StepRow step = piece.lastStep().orElse(null);
         // Whoever calls again while the piece is being measured waits again.
-        if (read != null && (step == null || read.isAfter(step.setAt()))) {
+        if (read != null && (step == null || piece.isReadSince(step))) {
             return new Stand(work, State.MEASURING, read);
         }
         return step == null

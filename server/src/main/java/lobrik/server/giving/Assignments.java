@@ -50,7 +50,7 @@ public class Assignments {
                           and not exists (select 1 from TakenOff o where o.assignmentId = a.id)
                           and (exists (select 1 from Attempt p where p.assignmentId = a.id and p.complete = false)
                             or not exists (select 1 from Attempt p where p.assignmentId = a.id))
-                        order by a.givenAt, a.id""", Assignment.class)
+                        order by a.entryNo""", Assignment.class)
                 .setParameter("trainees", traineeIds)
                 .getResultList();
     }
@@ -62,13 +62,13 @@ public class Assignments {
                         from Assignment a where a.traineeId in :trainees
                           and not exists (select 1 from TakenBack t where t.givingId = a.givingId)
                           and not exists (select 1 from TakenOff o where o.assignmentId = a.id)
-                          and a.givenAt = (select max(b.givenAt) from Assignment b where b.traineeId = a.traineeId
+                          and a.entryNo = (select max(b.entryNo) from Assignment b where b.traineeId = a.traineeId
                             and not exists (select 1 from TakenBack t where t.givingId = b.givingId)
                             and not exists (select 1 from TakenOff o where o.assignmentId = b.id))
                         """, Assignment.class)
                 .setParameter("trainees", traineeIds)
                 .getResultStream()
-                .collect(Collectors.toMap(Assignment::traineeId, Function.identity(), (one, other) -> one));
+                .collect(Collectors.toMap(Assignment::traineeId, Function.identity()));
     }
 
     /** Notes that a trainee has this no more in hand. Repeating that changes nothing. */

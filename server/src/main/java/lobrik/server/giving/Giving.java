@@ -1,5 +1,6 @@
 package lobrik.server.giving;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -21,6 +22,10 @@ public class Giving {
     private @Nullable LocalDate dueOn;
     private @Nullable Integer tries;
     private boolean varied;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Giving() {}

@@ -15,6 +15,7 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.BendInput;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.VariationInput;
+import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
@@ -39,6 +40,7 @@ import org.springframework.web.bind.annotation.RestController;
 class GivingResource {
 
     private static final int MOST_TRIES = 20;
+    private static final int MOST_SHEET_DAYS = 366;
 
     /**
      * An exercise to give out.
@@ -71,6 +73,11 @@ class GivingResource {
 
     /** One trainee's part of it; the code stands on the sheet. */
     record SheetView(UUID assignmentId, String code, UUID traineeId, String fullName, int bench, UUID cohortId) {}
+
+    /** For how many days after its session the code on a sheet works; whoever leads the school may change it. */
+    record SheetCodes(int days, boolean mayChange) {}
+
+    record SheetCodesToKeep(@Nullable Integer days) {}
 
     /**
      * What would be given to whom.
@@ -111,10 +118,12 @@ class GivingResource {
 
     private final Givings givings;
     private final Dealing dealing;
+    private final Cohorts cohorts;
 
-    GivingResource(Givings givings, Dealing dealing) {
+    GivingResource(Givings givings, Dealing dealing, Cohorts cohorts) {
         this.givings = givings;
         this.dealing = dealing;
+        this.cohorts = cohorts;
     }
 
     @Operation(summary = "What each of some trainees would be given, and the conduit that it takes; keeps nothing")
@@ -187,6 +196,27 @@ class GivingResource {
     @GetMapping("/api/sheets/{code}")
     SheetView sheet(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable String code) {
         return view(givings.sheet(who, code));
+    }
+
+    @Operation(summary = "For how many days after its session the code on a sheet works")
+    @GetMapping("/api/sheet-codes")
+    SheetCodes sheetCodes(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return new SheetCodes(cohorts.sheetDays(who), who.isLead());
+    }
+
+    @Operation(
+            summary = "Choose for how many days after its session the code on a sheet works",
+            description =
+                    "For the lead of the school. A session is the last day on which it was given, due or worked at.")
+    @PutMapping("/api/sheet-codes")
+    SheetCodes keepSheetsFor(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody SheetCodesToKeep chosen) {
+        int days = require("/days", chosen.days());
+        if (days < 1 || days > MOST_SHEET_DAYS) {
+            throw TurnedDown.badInput("/days", "out-of-range", "give from 1 to " + MOST_SHEET_DAYS + " days");
+        }
+        cohorts.keepSheetsFor(who, days);
+        return sheetCodes(who);
     }
 
     private static <T> T require(String pointer, @Nullable T value) {

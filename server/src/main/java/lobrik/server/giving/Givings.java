@@ -250,7 +250,7 @@ public class Givings {
                         from Giving g where g.centreId = :centre
                           and not exists (select 1 from TakenBack t where t.givingId = g.id) and exists
                           (select 1 from Assignment a where a.givingId = g.id and a.traineeId in :trainees)
-                        order by g.givenAt desc""", Giving.class)
+                        order by g.entryNo desc""", Giving.class)
                 .setParameter("centre", who.centreId())
                 .setParameter("trainees", visible.keySet())
                 .setMaxResults(MOST_LISTED)

@@ -34,6 +34,11 @@ public final class Allowance {
         return bucket(who).getAvailableTokens() > 0;
     }
 
+    /** Uses one go even if none is left: then it takes that much longer until there is one. */
+    public void owe(String who) {
+        bucket(who).consumeIgnoringRateLimits(1);
+    }
+
     private Bucket bucket(String who) {
         return buckets.get(
                 who,

@@ -4,7 +4,6 @@ import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.Duration;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
@@ -12,7 +11,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
-import lobrik.server.platform.Allowance;
+import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -27,8 +26,6 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @Tag(name = "progress")
 class ProgressResource {
-
-    private static final int CALLS_A_SECOND = 20;
 
     /** Who is to bend what. */
     record PlanPart(
@@ -45,12 +42,13 @@ class ProgressResource {
     private final TraineePages pages;
     private final TraineeKeys keys;
     private final Planning planning;
-    private final Allowance allowance = new Allowance(CALLS_A_SECOND, Duration.ofSeconds(1));
+    private final Guesses guesses;
 
-    ProgressResource(TraineePages pages, TraineeKeys keys, Planning planning) {
+    ProgressResource(TraineePages pages, TraineeKeys keys, Planning planning, Guesses guesses) {
         this.pages = pages;
         this.keys = keys;
         this.planning = planning;
+        this.guesses = guesses;
     }
 
     @Operation(summary = "A trainee's progress: families of bends, habits, sign-offs, what comes next")
@@ -79,10 +77,7 @@ class ProgressResource {
     @Operation(summary = "A trainee's own page, for whoever holds its key")
     @GetMapping("/api/own/{code}")
     OwnView own(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
-        if (!allowance.use(request.getRemoteAddr())) {
-            throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
-        }
-        return pages.own(code);
+        return guesses.ask(request.getRemoteAddr(), code, () -> pages.own(code));
     }
 
     @Operation(summary = "What each of a cohort bends next, and why")

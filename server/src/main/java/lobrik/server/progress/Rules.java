@@ -61,7 +61,7 @@ class Rules {
     @Transactional(readOnly = true)
     public List<SignOffRuleRow> history(UUID centreId) {
         return entities.createQuery(
-                        "from SignOffRuleRow where centreId = :centre order by keptAt desc, id", SignOffRuleRow.class)
+                        "from SignOffRuleRow where centreId = :centre order by entryNo desc", SignOffRuleRow.class)
                 .setParameter("centre", centreId)
                 .getResultList();
     }

@@ -14,7 +14,10 @@ import lobrik.server.platform.Turns;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Keys to trainees' own pages: made by an instructor, ended by making a new one or by taking it back. */
+/**
+ * Keys to trainees' own pages: made by an instructor, ended by making a new one, by taking it back, or with the last day of the
+ * cohort.
+ */
 @Service
 class TraineeKeys {
 
@@ -30,15 +33,6 @@ class TraineeKeys {
         this.turns = turns;
         this.clock = clock;
         this.codes = codes;
-    }
-
-    /** A longer code than a sheet's, since it opens more and for longer: 60 bits. */
-    private String next() {
-        return SheetCode.next(codes) + SheetCode.next(codes).substring(4);
-    }
-
-    static String printed(String code) {
-        return code.replaceAll("(.{4})(?=.)", "$1-");
     }
 
     /** The code that opens a trainee's own page, where there is one. */
@@ -64,7 +58,7 @@ class TraineeKeys {
         }
         current(traineeId).ifPresent(key -> key.end(clock.instant()));
         entities.flush();
-        entities.persist(new TraineeKey(id, traineeId, next(), who.accountId(), clock.instant()));
+        entities.persist(new TraineeKey(id, traineeId, SheetCode.next(codes), who.accountId(), clock.instant()));
     }
 
     /** Ends the key. */
@@ -89,6 +83,7 @@ class TraineeKeys {
                         .getResultStream()
                         .findFirst())
                 .map(key -> entities.find(Trainee.class, key.traineeId()))
+                .filter(trainee -> !cohorts.isOver(trainee.cohortId()))
                 .orElseThrow(() -> TurnedDown.notFound("page"));
     }
 }

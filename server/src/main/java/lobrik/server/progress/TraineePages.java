@@ -27,6 +27,7 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.giving.SheetCode;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.progress.Insights.Insight;
@@ -108,7 +109,7 @@ public class TraineePages {
                         .map(kind -> family(kind, insight, Optional.ofNullable(totals.get(kind))))
                         .toList(),
                 signOffs(traineeId),
-                keys.of(traineeId).map(TraineeKeys::printed).orElse(null));
+                keys.of(traineeId).map(SheetCode::printed).orElse(null));
     }
 
     /** Every signature that a trainee was ever given, from the oldest. The one who asks must be allowed to see it. */

@@ -18,6 +18,7 @@ import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.giving.Givings;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.Allowance;
+import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Achievement;
 import lobrik.server.progress.TraineePages;
@@ -78,6 +79,7 @@ class SheetResource {
     private final Cohorts cohorts;
     private final Accounts accounts;
     private final TraineePages pages;
+    private final Guesses guesses;
     private final Clock clock;
     private final String publicAddress;
     private final Allowance ownRecords = new Allowance(OWN_RECORDS_A_SECOND, Duration.ofSeconds(1));
@@ -91,6 +93,7 @@ class SheetResource {
             Cohorts cohorts,
             Accounts accounts,
             TraineePages pages,
+            Guesses guesses,
             Clock clock,
             @Value("${lobrik.public-address:}") String publicAddress) {
         this.givings = givings;
@@ -101,6 +104,7 @@ class SheetResource {
         this.cohorts = cohorts;
         this.accounts = accounts;
         this.pages = pages;
+        this.guesses = guesses;
         this.clock = clock;
         this.publicAddress = publicAddress;
     }
@@ -219,7 +223,7 @@ class SheetResource {
         if (!ownRecords.use(request.getRemoteAddr())) {
             throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
         }
-        return record(pages.ownAchievement(code), paper);
+        return record(guesses.ask(request.getRemoteAddr(), code, () -> pages.ownAchievement(code)), paper);
     }
 
     private ResponseEntity<byte[]> record(Achievement achievement, @Nullable String paper) {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.Bench;
@@ -165,7 +166,7 @@ class BenchRecordTest {
 
     @Test
     void readingSays_whoTookItWhenAndWithWhat() {
-        String at = "2026-01-02T03:04:05Z";
+        String at = Instant.now().truncatedTo(ChronoUnit.MILLIS).toString();
         Answer answer = put(
                 runa,
                 "readings",

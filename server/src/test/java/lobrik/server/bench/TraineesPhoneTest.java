@@ -78,9 +78,26 @@ class TraineesPhoneTest {
                 .as("arithmetic is scored apart")
                 .isEqualTo(100);
         assertThat(fresh.floor().at("/benches/0/state").asString()).isEqualTo("done");
-        assertThat(phone.get(sheet).at("/checked/passed").asBoolean()).isTrue();
-        assertThat(phone.put(sheet + "/steps/" + key(), "{\"step\":\"called\"}").status())
-                .isEqualTo(409);
+        Answer judged = phone.get(sheet);
+        assertThat(judged.at("/checked/passed").asBoolean()).isTrue();
+        assertThat(judged.at("/judged").asBoolean()).isTrue();
+        for (String gone : List.of("/own", "/cut", "/step", "/since")) {
+            assertThat(judged.at(gone).isNull()).as(gone).isTrue();
+        }
+        for (String gone : List.of("/lookOver", "/others")) {
+            assertThat(judged.at(gone).size()).as(gone).isZero();
+        }
+        for (String gone : List.of("/hints", "/answer")) {
+            assertThat(phone.get(sheet + gone).at("/errors/0/code").asString())
+                    .as(gone)
+                    .isEqualTo("checked-already");
+        }
+        for (String step : List.of("workingOut", "called")) {
+            assertThat(phone.put(sheet + "/steps/" + key(), "{\"step\":\"" + step + "\"}")
+                            .status())
+                    .as("another try is the instructor's to begin")
+                    .isEqualTo(409);
+        }
         // Sent too late, they begin no other try; those that came in time may be sent again.
         Answer late = phone.put(sheet + "/figures/" + key(), "{\"texts\":[\"11 5/8\"]}");
         assertThat(late.at("/errors/0/code").asString()).isEqualTo("checked-already");
@@ -88,6 +105,13 @@ class TraineesPhoneTest {
                         .status())
                 .isEqualTo(200);
         assertThat(fresh.floor().at("/benches/0/attempt/id").asString()).isEqualTo(attempt);
+        fresh.open(0);
+        Answer again = phone.get(sheet);
+        assertThat(again.at("/judged").asBoolean()).isFalse();
+        assertThat(again.at("/checked").isNull()).isTrue();
+        assertThat(phone.put(sheet + "/steps/" + key(), "{\"step\":\"bending\"}")
+                        .status())
+                .isEqualTo(200);
         assertThat(phone.get("/api/benches/ZZZZZZZZ").status()).isEqualTo(404);
         assertThat(phone.put(sheet + "/steps/" + key(), "{}").status()).isEqualTo(400);
     }

@@ -34,11 +34,16 @@ public final class Taught {
                 "{\"name\":\"Class " + id + "\",\"trainees\":["
                         + Stream.of(names).map(name -> "\"" + name + "\"").collect(Collectors.joining(",")) + "]}");
         assertThat(started.status()).as(started.body().toString()).isEqualTo(200);
-        Answer given = who.put("/api/givings/" + UUID.randomUUID(), """
+        UUID giving = UUID.randomUUID();
+        Answer given = who.put("/api/givings/" + giving, """
                 {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
                  "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
                  "giveTo":{"cohortId":"%s"}}""".formatted(Bench.STUB, id));
         assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
+        // Nothing can be bent before it was given.
+        who.server()
+                .change("update assignment set given_at = now() - interval '1 year' where giving_id = '" + giving
+                        + "'");
         return new Taught(
                 who,
                 id,
