@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { timed } from './deviceClock';
 import { screenId } from '../live/screen';
 import type { components, paths } from './schema';
 import { writer } from './writer';
@@ -49,7 +50,7 @@ const sender: Middleware = {
 };
 
 export const api = createClient<paths>({ baseUrl: '/' });
-api.use(sender);
+api.use(sender, timed);
 
 interface Answer<T> {
   data?: T;

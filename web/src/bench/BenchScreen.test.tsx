@@ -18,7 +18,7 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-function sheetOf(method: string): void {
+function sheetOf(method: string, more: object = {}): void {
   const job = {
     kind: 'offset',
     unit: 'in',
@@ -40,7 +40,9 @@ function sheetOf(method: string): void {
     backs: [null, null],
     lookOver: [{ point: 'noKink', words: 'No kink', good: null }],
     answersShown: true,
+    judged: false,
     others: [],
+    ...more,
   };
   vi.spyOn(api, 'GET').mockResolvedValue({ data: sheet, response: new Response() } as never);
   const router = createMemoryRouter([{ path: '/bench/:code', element: <BenchScreen /> }], {
@@ -64,4 +66,29 @@ test('where the method is free nobody asks for figures that nobody could judge',
   expect(await screen.findByText('Look it over before you call')).toBeTruthy();
   expect(screen.queryByText('Where do your marks go?')).toBeNull();
   expect(screen.getByText(/by any method/)).toBeTruthy();
+});
+
+test('once the piece is judged there is its verdict, and nothing to press', async () => {
+  const plan = {
+    marks: [],
+    dimensions: [],
+    features: [],
+    around: [],
+    shape: { centreline: [], lengthIn: 0, arcs: [] },
+  };
+  sheetOf('chart', {
+    judged: true,
+    lookOver: [],
+    checked: { points: 84, passed: true, what: 'Bent as asked.', plan, drawnTimes: 1, features: [] },
+  });
+  expect(await screen.findByText(/Another try begins with your instructor/)).toBeTruthy();
+  expect(screen.getByText('Bent as asked.')).toBeTruthy();
+  expect(screen.queryByRole('button')).toBeNull();
+  expect(screen.queryByLabelText('The job')).toBeNull();
+});
+
+test('a piece that was left unfinished says so', async () => {
+  sheetOf('chart', { judged: true, lookOver: [] });
+  expect(await screen.findByText(/This piece is done with/)).toBeTruthy();
+  expect(screen.queryByRole('button')).toBeNull();
 });

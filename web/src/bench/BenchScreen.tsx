@@ -55,7 +55,7 @@ export default function BenchScreen() {
       </main>
     );
   }
-  const { title, fullName, bench, conduitLabel, benderLabel, job, step, checked, own, others } = sheet.data;
+  const { title, fullName, bench, conduitLabel, benderLabel, job, step, checked, judged, own, others } = sheet.data;
   // Nobody knows what the figures of another method should be, so nobody asks for them.
   const free = job.method === 'free';
   return (
@@ -74,44 +74,49 @@ export default function BenchScreen() {
           </p>
         </header>
         {checked != null && <Checked job={job} checked={checked} />}
-        <JobSheet job={job} />
-        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Where are you with it?">
-          {STEPS.map((each) => {
-            const current = (wanted?.step ?? (checked == null ? step : undefined)) === each.step;
-            const { sign } = STATES[each.step];
-            return (
-              <button
-                key={each.step}
-                type="button"
-                aria-pressed={current}
-                className={`flex min-h-14 items-center gap-2 rounded-field border-2 px-3 text-left text-lg leading-tight font-semibold ${
-                  current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
-                }`}
-                onClick={() => {
-                  const said = { step: each.step, key: crypto.randomUUID() };
-                  setWanted(said);
-                  say.mutate(said);
-                }}
-              >
-                <span aria-hidden="true" className="text-2xl">
-                  {sign}
-                </span>
-                {each.name}
-                {wanted?.step === each.step && <span className="ml-auto text-base font-normal">sending…</span>}
-              </button>
-            );
-          })}
-        </div>
+        {judged && checked == null && (
+          <p className="text-lg leading-snug">This piece is done with. Another try begins with your instructor.</p>
+        )}
+        {!judged && <JobSheet job={job} />}
+        {!judged && (
+          <div className="grid grid-cols-2 gap-2" role="group" aria-label="Where are you with it?">
+            {STEPS.map((each) => {
+              const current = (wanted?.step ?? step) === each.step;
+              const { sign } = STATES[each.step];
+              return (
+                <button
+                  key={each.step}
+                  type="button"
+                  aria-pressed={current}
+                  className={`flex min-h-14 items-center gap-2 rounded-field border-2 px-3 text-left text-lg leading-tight font-semibold ${
+                    current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
+                  }`}
+                  onClick={() => {
+                    const said = { step: each.step, key: crypto.randomUUID() };
+                    setWanted(said);
+                    say.mutate(said);
+                  }}
+                >
+                  <span aria-hidden="true" className="text-2xl">
+                    {sign}
+                  </span>
+                  {each.name}
+                  {wanted?.step === each.step && <span className="ml-auto text-base font-normal">sending…</span>}
+                </button>
+              );
+            })}
+          </div>
+        )}
         {say.error !== null && (
           <p role="alert" className="text-lg text-error">
             ✕ {say.error.message}
           </p>
         )}
         <p role="status" className="text-lg leading-snug">
-          {step === 'called' && checked == null && 'Your instructor is told. Leave the piece on the bench.'}
-          {step === 'help' && checked == null && 'Your instructor is told.'}
+          {step === 'called' && 'Your instructor is told. Leave the piece on the bench.'}
+          {step === 'help' && 'Your instructor is told.'}
         </p>
-        {checked == null &&
+        {!judged &&
           !free &&
           (own == null ? (
             <OwnFigures
@@ -124,7 +129,7 @@ export default function BenchScreen() {
           ) : (
             <FiguresTold code={code} sheet={sheet.data} justSent={sent} />
           ))}
-        {checked == null && (own != null || free) && <OwnLook code={code} points={sheet.data.lookOver} />}
+        {!judged && (own != null || free) && <OwnLook code={code} points={sheet.data.lookOver} />}
         {others.length > 0 && (
           <nav aria-labelledby="also" className="border-t border-base-content/40 pt-2">
             <h2 id="also" className="text-lg font-semibold">

@@ -16,7 +16,7 @@ export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: S
       <p className="flex items-center gap-3" data-testid="checked">
         <span className="figures text-[2.6rem] leading-none">{Math.round(checked.points)}</span>
         <span className="text-lg leading-tight">
-          of 100, {checked.passed ? '● passed' : '✕ not yet'}. To try again, begin working it out.
+          of 100, {checked.passed ? '● passed' : '✕ not yet'}. Another try begins with your instructor.
         </span>
       </p>
       <p className="text-xl leading-snug">{checked.what}</p>

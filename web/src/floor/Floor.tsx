@@ -19,8 +19,8 @@ const Scan = lazy(() => import('./Scan'));
 
 type Bench = Schemas['BenchView'];
 
-/** A code as it stands on a sheet, with or without its dash. */
-const CODE = /^[0-9A-Z]{4}-?[0-9A-Z]{4}$/i;
+/** A code as it stands on a sheet, with or without its dashes; on sheets from before it is two groups long. */
+const CODE = /^(?:[0-9A-Z]{4}[- ]?){2,3}$/i;
 
 /** The cohort at its benches, live: who is on what, and since when. One tap leads to measuring. */
 export function Floor() {

@@ -7,7 +7,7 @@ const LOOK_EVERY_MILLIS = 120;
 
 /** The code in the address that a sheet's square holds. */
 export function codeIn(address: string): string | undefined {
-  return /\/sheet\/([0-9A-Za-z-]{8,13})\/?$/.exec(address)?.[1];
+  return /\/sheet\/([0-9A-Za-z-]{8,14})\/?$/.exec(address)?.[1];
 }
 
 /** Reads the square on a sheet with the camera; where there is none, the short code below it is typed. */

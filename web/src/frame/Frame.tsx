@@ -23,6 +23,7 @@ import { useOutbox, useStanding } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
+import { ClockNote } from './ClockNote';
 import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
 import { Help } from './Help';
@@ -177,6 +178,7 @@ function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
       ))}
       <div className="flex sm:mt-auto sm:flex-col">
         <Waiting />
+        <ClockNote />
         {update !== undefined && (
           <RailButton name="New version" label="Take the new version of Lobrik into use" onPress={update}>
             <RefreshCw size={20} aria-hidden="true" />

@@ -3,6 +3,7 @@ import { useGivings } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { PrintSheets } from '../set/PrintSheets';
 import { BUTTON } from './button';
+import { SheetDays } from './SheetDays';
 import { TakeBack } from './TakeBack';
 
 /** What was given out last, to print its sheets again. */
@@ -10,39 +11,42 @@ export function GivenOut() {
   const givings = useGivings();
   const [printing, setPrinting] = useState<string>();
   return (
-    <ul className="grid gap-2 p-4">
-      {givings.data?.map((given) => (
-        <li key={given.id} className="grid gap-1 border-t border-base-300 pt-2 text-lg">
-          <span className="flex flex-wrap items-baseline gap-x-4">
-            <b>{given.title}</b>
-            <span>{kindOf(given.kind).name}</span>
-            <span>{new Date(given.givenAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}</span>
-            <span>
-              to {given.sheets.length === 1 ? given.sheets[0]?.fullName : `${String(given.sheets.length)} trainees`}
-              {given.varied && ', a variant each'}
+    <>
+      <SheetDays />
+      <ul className="grid gap-2 p-4">
+        {givings.data?.map((given) => (
+          <li key={given.id} className="grid gap-1 border-t border-base-300 pt-2 text-lg">
+            <span className="flex flex-wrap items-baseline gap-x-4">
+              <b>{given.title}</b>
+              <span>{kindOf(given.kind).name}</span>
+              <span>{new Date(given.givenAt).toLocaleDateString(undefined, { dateStyle: 'medium' })}</span>
+              <span>
+                to {given.sheets.length === 1 ? given.sheets[0]?.fullName : `${String(given.sheets.length)} trainees`}
+                {given.varied && ', a variant each'}
+              </span>
+              {given.dueOn != null && <span>due {given.dueOn}</span>}
+              {given.tries != null && <span>{given.tries === 1 ? 'one try' : `${String(given.tries)} tries`}</span>}
+              <button
+                type="button"
+                className={`ml-auto ${BUTTON}`}
+                aria-expanded={printing === given.id}
+                onClick={() => {
+                  setPrinting(printing === given.id ? undefined : given.id);
+                }}
+              >
+                Sheets
+              </button>
+              <TakeBack given={given} />
             </span>
-            {given.dueOn != null && <span>due {given.dueOn}</span>}
-            {given.tries != null && <span>{given.tries === 1 ? 'one try' : `${String(given.tries)} tries`}</span>}
-            <button
-              type="button"
-              className={`ml-auto ${BUTTON}`}
-              aria-expanded={printing === given.id}
-              onClick={() => {
-                setPrinting(printing === given.id ? undefined : given.id);
-              }}
-            >
-              Sheets
-            </button>
-            <TakeBack given={given} />
-          </span>
-          {printing === given.id && (
-            <div className="max-w-md">
-              <PrintSheets given={given} />
-            </div>
-          )}
-        </li>
-      ))}
-      {givings.data?.length === 0 && <li className="text-lg">Nothing was given out yet.</li>}
-    </ul>
+            {printing === given.id && (
+              <div className="max-w-md">
+                <PrintSheets given={given} />
+              </div>
+            )}
+          </li>
+        ))}
+        {givings.data?.length === 0 && <li className="text-lg">Nothing was given out yet.</li>}
+      </ul>
+    </>
   );
 }

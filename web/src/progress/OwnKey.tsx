@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, Problem } from '../api/client';
 import type { TraineePage } from '../api/queries';
 import { BUTTON } from '../library/button';
+import { CohortEnd } from './CohortEnd';
 
 /** The trainee's own page: its key is made, shown and taken back here. */
 export function OwnKey({ page }: { page: TraineePage }) {
@@ -54,6 +55,7 @@ export function OwnKey({ page }: { page: TraineePage }) {
           </button>
         )}
       </div>
+      <CohortEnd cohortId={page.cohortId} name={page.cohortName} />
       {change.error !== null && (
         <p role="alert" className="text-error">
           ✕ {change.error.message}

@@ -1,4 +1,5 @@
 import type { Feature } from '../api/queries';
+import { offInWords } from '../api/deviceClock';
 import { featureName } from '../entry/features';
 
 const WITH = { keys: '', pad: '', wedge: 'typed by a gauge', gauge: '', asAsked: 'spot on' } as const;
@@ -27,6 +28,11 @@ export function History({ features, bends }: { features: readonly Feature[]; ben
             </span>
             {(reading.instrument ?? WITH[reading.takenWith]) !== '' && (
               <span className="basis-full text-sm">{reading.instrument ?? WITH[reading.takenWith]}</span>
+            )}
+            {reading.clockWrongBySeconds != null && (
+              <span className="basis-full text-sm">
+                by a clock that was {offInWords(reading.clockWrongBySeconds)}; the time is put right
+              </span>
             )}
             {reading.omitted != null && <span className="basis-full italic">{reading.omitted}</span>}
             {reading.reason != null && <span className="basis-full italic">{reading.reason}</span>}

@@ -132,8 +132,16 @@ class TraineesPhoneTest {
         assertThat(told.locator("[data-tube]").first()).isVisible();
         assertThat(told.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Landing")))
                 .containsText("−1 1/2");
+        assertThat(phone.getByRole(AriaRole.GROUP)).hasCount(0);
+        assertThat(phone.getByText("You also have")).hasCount(0);
         assertThat(School.barriers(phone)).isEmpty();
         assertFits(phone);
+        // The code is good for more once the instructor begins another try.
+        runa.navigate(room.lobrik().base() + "/measure?sheet=" + code);
+        runa.waitForURL(Pattern.compile("/measure/[0-9a-f-]+$"));
+        phone.reload();
+        Bench.button(phone, "Working it out").waitFor();
+        assertThat(told).hasCount(0);
         assertThat(errors).isEmpty();
     }
 }
