@@ -8,6 +8,7 @@ import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
 import { download } from '../set/files';
 import { BUTTON } from './button';
+import { EntryVersions } from './EntryVersions';
 import { GivenOut } from './GivenOut';
 import { matching } from './search';
 import { Tolerances } from './Tolerances';
@@ -158,10 +159,11 @@ function Shelf() {
 }
 
 function Row({ entry, onChanged }: { entry: Entry; onChanged: () => Promise<void> }) {
+  const [versions, setVersions] = useState(false);
   const duplicate = useMutation<unknown, Problem>({
     mutationFn: async () => {
-      const { versions } = await body(api.GET('/api/library/{id}', { params: { path: { id: entry.id } } }));
-      const [latest] = versions;
+      const detail = await body(api.GET('/api/library/{id}', { params: { path: { id: entry.id } } }));
+      const [latest] = detail.versions;
       if (latest !== undefined) {
         await body(
           api.PUT('/api/library/{id}', {
@@ -192,12 +194,32 @@ function Row({ entry, onChanged }: { entry: Entry; onChanged: () => Promise<void
         {entry.retired && <span className="ml-2 text-sm font-normal">▽ put away</span>}
         <span className="block text-sm font-normal">
           {entry.conduitLabel}, {entry.benderLabel}
+          {!entry.mayChange && `, by ${entry.madeBy}`}
         </span>
       </th>
       <td className="pr-3">{kindOf(entry.kind).name}</td>
       <td className="pr-3">{LEVEL[entry.level]}</td>
       <td className="pr-3">{entry.tags.join(', ')}</td>
-      <td className="figures text-right max-sm:hidden">{entry.version}</td>
+      <td className="text-right max-sm:hidden">
+        <button
+          type="button"
+          aria-label={`Version ${String(entry.version)} of ${entry.title}: all versions`}
+          className="figures min-h-11 min-w-11 px-2 text-right underline underline-offset-4"
+          onClick={() => {
+            setVersions(true);
+          }}
+        >
+          {entry.version}
+        </button>
+        {versions && (
+          <EntryVersions
+            entry={entry}
+            onClose={() => {
+              setVersions(false);
+            }}
+          />
+        )}
+      </td>
       <td className="figures pl-3 text-right max-sm:hidden">{entry.given}</td>
       <td className="py-1 pl-3 text-right">
         <span className="inline-flex gap-2">
@@ -214,16 +236,18 @@ function Row({ entry, onChanged }: { entry: Entry; onChanged: () => Promise<void
           >
             Duplicate
           </button>
-          <button
-            type="button"
-            className={BUTTON}
-            aria-label={`${entry.retired ? 'Take back' : 'Put away'} ${entry.title}`}
-            onClick={() => {
-              retire.mutate();
-            }}
-          >
-            {entry.retired ? 'Take back' : 'Put away'}
-          </button>
+          {entry.mayChange && (
+            <button
+              type="button"
+              className={BUTTON}
+              aria-label={`${entry.retired ? 'Take back' : 'Put away'} ${entry.title}`}
+              onClick={() => {
+                retire.mutate();
+              }}
+            >
+              {entry.retired ? 'Take back' : 'Put away'}
+            </button>
+          )}
         </span>
         {(duplicate.error ?? retire.error) !== null && (
           <span className="block text-error">✕ {(duplicate.error ?? retire.error)?.message}</span>

@@ -3,6 +3,7 @@ import { Fragment, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
+import { PresetVersions } from './PresetVersions';
 import { SCHEMES, ToleranceForm } from './ToleranceForm';
 import { WEIGHED } from './weighed';
 
@@ -20,6 +21,7 @@ export function Tolerances() {
   const [edited, setEdited] = useState<Edited>();
   const done = (all: Schemas['Presets']) => {
     client.setQueryData(['judging-presets'], all);
+    void client.invalidateQueries({ queryKey: ['preset-versions'] });
     void client.invalidateQueries({ queryKey: ['shed'] });
     void client.invalidateQueries({ queryKey: ['comparison'] });
   };
@@ -69,15 +71,17 @@ export function Tolerances() {
             />
           </Card>
         ))}
-        {presets.data.own.map(({ id, figures }) => (
-          <Card key={id} figures={figures} note="your own">
-            <Button
-              name="Change"
-              about={figures.preset}
-              onClick={() => {
-                setEdited({ id, figures });
-              }}
-            />
+        {presets.data.own.map(({ id, figures, madeBy, mayChange }) => (
+          <Card key={id} figures={figures} note={`the school's own, made by ${madeBy}`}>
+            {mayChange && (
+              <Button
+                name="Change"
+                about={figures.preset}
+                onClick={() => {
+                  setEdited({ id, figures });
+                }}
+              />
+            )}
             <Button
               name="Make one like it"
               about={figures.preset}
@@ -85,13 +89,16 @@ export function Tolerances() {
                 another(figures);
               }}
             />
-            <Button
-              name="Put away"
-              about={figures.preset}
-              onClick={() => {
-                putAway.mutate(id);
-              }}
-            />
+            {mayChange && (
+              <Button
+                name="Put away"
+                about={figures.preset}
+                onClick={() => {
+                  putAway.mutate(id);
+                }}
+              />
+            )}
+            <PresetVersions id={id} about={figures.preset} />
           </Card>
         ))}
       </ul>

@@ -14,6 +14,8 @@ const entry = (part: Partial<Schemas['EntryView']>): Schemas['EntryView'] => ({
   benderLabel: 'Bender 4',
   retired: false,
   given: 0,
+  madeBy: 'Runa Tolvane',
+  mayChange: true,
   changedAt: '2026-11-23T10:00:00Z',
   ...part,
 });

@@ -54,6 +54,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
         }
       : undefined,
   );
+  const [copied, setCopied] = useState(false);
   const give = useMutation<Schemas['GivenView'], Problem, Schemas['NewGiving']>({
     mutationFn: (giving) => body(api.PUT('/api/givings/{id}', { params: { path: { id } }, body: giving })),
     onError: () => {
@@ -61,7 +62,9 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
     },
     onSuccess: (done) => {
       setId(crypto.randomUUID());
-      saved({ id: done.libraryId, version: done.version });
+      const copied = done.libraryId !== draft.entry.id;
+      saved({ id: done.libraryId, version: done.version, theirs: copied ? undefined : draft.entry.theirs });
+      setCopied(copied && draft.entry.theirs !== undefined);
       for (const queryKey of [['floor'], ['givings'], ['library']]) {
         void client.invalidateQueries({ queryKey });
       }
@@ -203,6 +206,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
               <Link to="/floor" className="underline">
                 To the floor
               </Link>
+              {copied && ' As you changed it, it is an exercise of your own now.'}
             </>
           )}
         </p>

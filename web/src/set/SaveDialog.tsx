@@ -16,18 +16,23 @@ const LEVELS = [
 export function SaveDialog({ shed, desk, onClose }: { shed: Schemas['Shed']; desk: Desk; onClose: () => void }) {
   const { draft, change, saved, request } = desk;
   const client = useQueryClient();
-  const [asNew, setAsNew] = useState(false);
+  const { theirs } = draft.entry;
+  const [chosenNew, setAsNew] = useState(false);
+  const asNew = chosenNew || theirs !== undefined;
+  // The same one while a request is repeated.
+  const [newId, setNewId] = useState(() => crypto.randomUUID());
   const { variation } = useVariation(draft);
   const save = useMutation<Schemas['EntryView'], Problem, Schemas['ExerciseInput']>({
     mutationFn: (exercise) =>
       body(
         api.PUT('/api/library/{id}', {
-          params: { path: { id: asNew ? crypto.randomUUID() : draft.entry.id } },
+          params: { path: { id: asNew ? newId : draft.entry.id } },
           body: { exercise, basedOn: asNew ? null : (draft.entry.version ?? null) },
         }),
       ),
     onSuccess: (entry) => {
       saved({ id: entry.id, version: entry.version });
+      setNewId(crypto.randomUUID());
       void client.invalidateQueries({ queryKey: ['library'] });
     },
   });
@@ -81,12 +86,17 @@ export function SaveDialog({ shed, desk, onClose }: { shed: Schemas['Shed']; des
             className={FIELD}
           />
         </label>
-        {draft.entry.version !== undefined && (
+        {theirs !== undefined && (
+          <p className="leading-snug">
+            {theirs} made this exercise and alone changes it, or the centre lead. Yours is saved as a new one.
+          </p>
+        )}
+        {draft.entry.version !== undefined && theirs === undefined && (
           <label className="flex min-h-11 items-center gap-2">
             <input
               type="checkbox"
               className="size-5"
-              checked={asNew}
+              checked={chosenNew}
               onChange={(event) => {
                 setAsNew(event.target.checked);
               }}

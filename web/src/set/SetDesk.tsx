@@ -32,16 +32,20 @@ export default function SetDesk() {
     return <p className="p-8 text-xl">There is no bender in the shed yet, so nothing can be laid out.</p>;
   }
   const [latest] = entry.data?.versions ?? [];
+  // An earlier version is opened to be looked at, or saved as the newest.
+  const earlier = search.get('version');
+  const shown = entry.data?.versions.find(({ version }) => String(version) === earlier) ?? latest;
   const rack = shed.data;
   const first = (): Draft => {
-    if (latest !== undefined && wanted !== undefined) {
-      return opened(rack, latest.exercise, unit, { id: wanted, version: latest.version });
+    if (latest !== undefined && shown !== undefined && wanted !== undefined) {
+      const theirs = entry.data?.entry.mayChange === false ? entry.data.entry.madeBy : undefined;
+      return opened(rack, shown.exercise, unit, { id: wanted, version: latest.version, theirs });
     }
     return proposed === undefined
       ? firstDraft(rack, unit)
       : opened(rack, proposed, unit, { id: crypto.randomUUID(), version: undefined });
   };
-  return <DeskScreen key={wanted ?? 'blank'} shed={rack} first={first} />;
+  return <DeskScreen key={`${wanted ?? 'blank'} ${earlier ?? ''}`} shed={rack} first={first} />;
 }
 
 type Open = 'situations' | 'save' | undefined;

@@ -40,8 +40,8 @@ export interface Draft {
   /** It is left to the trainee how the marks are found: then they are not judged. */
   methodFree: boolean;
   variation: Variation;
-  /** The library's entry that it is saved as, with the version that was opened. */
-  entry: { id: string; version: number | undefined };
+  /** The library's entry that it is saved as, with the version that was opened; who made it where only they may change it. */
+  entry: { id: string; version: number | undefined; theirs?: string | undefined };
 }
 
 export type ReadingsAsked = Schemas['ExerciseInput']['readings'] & string;

@@ -11,6 +11,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.UUID;
 import lobrik.gauges.SimulatedGauge;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
@@ -67,6 +68,25 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             String url = newDatabase(name);
             ConfigurableApplicationContext beside = application(url, databasePassword, "--lobrik.demo=false");
             return new Address(RunningServer.base(beside), url, databasePassword, angleGauge, heightGauge, beside);
+        }
+
+        /** The name of an account of a test's own, a lead like oskar, so that what is done to it happens to nobody else. */
+        public String guest() {
+            String name = "guest-" + UUID.randomUUID();
+            change("""
+                    insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at)
+                    select gen_random_uuid(), centre_id, '%s', 'Guest', 'LEAD', password_hash, unit, created_at
+                    from account where sign_in_name = 'oskar'""".formatted(name));
+            return name;
+        }
+
+        /** The name of an account that leads another school on the same server. */
+        public String stranger() {
+            String name = guest();
+            UUID school = UUID.randomUUID();
+            change("insert into centre (id, name, created_at) values ('" + school + "', 'Another school', now())");
+            change("update account set centre_id = '" + school + "' where sign_in_name = '" + name + "'");
+            return name;
         }
 
         /** Changes what no request can change, such as how long ago something was. */

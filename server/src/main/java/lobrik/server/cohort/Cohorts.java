@@ -166,6 +166,14 @@ public class Cohorts {
                 .getSingleResult();
     }
 
+    /** The school that was there first; most servers have no other. */
+    @Transactional(readOnly = true)
+    public UUID firstSchool() {
+        return entities.createQuery("select id from Centre order by createdAt, id", UUID.class)
+                .setMaxResults(1)
+                .getSingleResult();
+    }
+
     /** What a cohort is called, for whoever was let in by other means than an account. */
     @Transactional(readOnly = true)
     public String nameOf(UUID cohortId) {

@@ -78,8 +78,7 @@ public class Exercise {
         return variant;
     }
 
-    /** Replaces what it says; the database refuses that once it was given out. */
-    final void say(Content content) {
+    private void say(Content content) {
         this.title = content.title();
         this.kind = content.kind();
         this.level = content.level().id();
@@ -124,6 +123,10 @@ public class Exercise {
 
     public int version() {
         return version;
+    }
+
+    UUID createdBy() {
+        return createdBy;
     }
 
     public Instant createdAt() {

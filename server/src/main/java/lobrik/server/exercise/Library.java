@@ -2,6 +2,7 @@ package lobrik.server.exercise;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -10,6 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.platform.TurnedDown;
@@ -28,10 +30,12 @@ public class Library {
     private final EntityManager entities;
     private final Calculations calculations;
     private final Turns turns;
+    private final Accounts accounts;
     private final Clock clock;
 
-    Library(EntityManager entities, Calculations calculations, Turns turns, Clock clock) {
+    Library(EntityManager entities, Calculations calculations, Turns turns, Accounts accounts, Clock clock) {
         this.entities = entities;
+        this.accounts = accounts;
         this.calculations = calculations;
         this.turns = turns;
         this.clock = clock;
@@ -88,16 +92,25 @@ public class Library {
     }
 
     /**
-     * Saves an exercise: a new entry, a change of a version that nobody was given yet, or a new version of one that
-     * somebody was. What says the same is not saved twice.
+     * Saves an exercise: a new entry, or a new version of one. What says the same is not saved twice.
      *
      * @param basedOn the version that was edited; null for whatever is the newest
      * @return the version that now says it
      * @throws lobrik.fault.Refused if it cannot be laid out
-     * @throws TurnedDown if somebody else saved a newer version meanwhile
+     * @throws TurnedDown if somebody else saved a newer version meanwhile, or if somebody else made it
      */
     @Transactional
     public Exercise save(SignedIn who, UUID entryId, Content content, @Nullable Integer basedOn) {
+        return save(who, entryId, content, basedOn, false);
+    }
+
+    /** The same for whoever needs an exercise that says this: what somebody else made is left, and a copy says it. */
+    @Transactional
+    public Exercise saveOrCopy(SignedIn who, UUID entryId, Content content, @Nullable Integer basedOn) {
+        return save(who, entryId, content, basedOn, true);
+    }
+
+    private Exercise save(SignedIn who, UUID entryId, Content content, @Nullable Integer basedOn, boolean copying) {
         requirePossible(content);
         turns.take(entryId);
         LibraryEntry already = entities.find(LibraryEntry.class, entryId);
@@ -112,17 +125,25 @@ public class Library {
         if (latest.content().equals(content)) {
             return latest;
         }
+        if (!already.isChangedBy(who)) {
+            if (copying) {
+                return save(who, UUID.randomUUID(), content, null, false);
+            }
+            throw othersOwn(already, "Save yours as a new exercise");
+        }
         if (basedOn != null && basedOn != latest.version()) {
             throw TurnedDown.conflict(
                     "newer-version",
                     "Somebody saved version " + latest.version()
                             + " of this exercise meanwhile; open it, or save yours as a new exercise");
         }
-        if (isUsed(latest)) {
-            return add(who, entryId, latest.version() + 1, content);
-        }
-        latest.say(content);
-        return latest;
+        return add(who, entryId, latest.version() + 1, content);
+    }
+
+    private TurnedDown othersOwn(LibraryEntry entry, String cure) {
+        String maker = accounts.namesOf(List.of(entry.createdBy())).getOrDefault(entry.createdBy(), "a colleague");
+        return TurnedDown.forbidden("This exercise was made by " + maker
+                + "; only they and the centre lead change it or put it away. " + cure);
     }
 
     private Exercise add(SignedIn who, UUID entryId, int version, Content content) {
@@ -137,18 +158,38 @@ public class Library {
         content.tolerances().toCore();
     }
 
-    /** Whether it, or a variant of it, was given to somebody. */
-    private boolean isUsed(Exercise exercise) {
-        return entities.createQuery("select count(*) from Giving where exerciseId = :id", Long.class)
-                        .setParameter("id", exercise.id())
-                        .getSingleResult()
-                > 0;
-    }
-
-    /** Puts an entry away, or back on the shelf; what was given stays given. */
+    /**
+     * Puts an entry away, or back on the shelf; what was given stays given.
+     *
+     * @throws TurnedDown if somebody else made it
+     */
     @Transactional
     void retire(SignedIn who, UUID entryId, boolean away) {
-        entry(who, entryId).retire(away ? clock.instant() : null);
+        turns.take(entryId);
+        LibraryEntry entry = entry(who, entryId);
+        if (!entry.isChangedBy(who)) {
+            throw othersOwn(entry, "Duplicate it to have one of your own");
+        }
+        if (entry.isRetired() != away) {
+            Instant now = clock.instant();
+            entry.retire(away ? now : null);
+            entities.persist(new Retirement(UUID.randomUUID(), entryId, away, who.accountId(), now));
+        }
+    }
+
+    /** When an entry was put away or taken back, the newest first. */
+    @Transactional(readOnly = true)
+    List<Retirement> retirements(SignedIn who, UUID entryId) {
+        entry(who, entryId);
+        return entities.createQuery("from Retirement where entryId = :entry order by entryNo desc", Retirement.class)
+                .setParameter("entry", entryId)
+                .getResultList();
+    }
+
+    /** The names of those who made something, by account. */
+    @Transactional(readOnly = true)
+    Map<UUID, String> names(Collection<UUID> ids) {
+        return accounts.namesOf(ids);
     }
 
     /**

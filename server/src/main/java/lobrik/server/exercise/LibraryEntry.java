@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.server.account.SignedIn;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
@@ -32,6 +33,15 @@ public class LibraryEntry {
 
     public UUID id() {
         return id;
+    }
+
+    UUID createdBy() {
+        return createdBy;
+    }
+
+    /** Whoever made it, and the lead, may change it; the others copy it. */
+    boolean isChangedBy(SignedIn who) {
+        return who.isLead() || createdBy.equals(who.accountId());
     }
 
     UUID centreId() {

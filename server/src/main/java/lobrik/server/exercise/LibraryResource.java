@@ -5,7 +5,10 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Instant;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.stream.Stream;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import org.jspecify.annotations.Nullable;
@@ -26,7 +29,11 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "library")
 class LibraryResource {
 
-    /** An exercise on the shelf. */
+    /**
+     * An exercise on the shelf.
+     *
+     * @param mayChange whoever made it, and the lead
+     */
     record EntryView(
             UUID id,
             UUID exerciseId,
@@ -39,12 +46,18 @@ class LibraryResource {
             String benderLabel,
             boolean retired,
             long given,
-            Instant changedAt) {}
+            Instant changedAt,
+            String madeBy,
+            boolean mayChange) {}
 
     /** One of its versions. */
-    record VersionView(UUID exerciseId, int version, Instant createdAt, ExerciseInput exercise) {}
+    record VersionView(UUID exerciseId, int version, Instant createdAt, String savedBy, ExerciseInput exercise) {}
 
-    record EntryDetail(EntryView entry, List<VersionView> versions) {}
+    /** That an exercise was put away or taken back; by nobody that is known if it was long ago. */
+    record RetirementView(boolean away, @Nullable String by, Instant at) {}
+
+    /** Versions and retirements are the newest first. */
+    record EntryDetail(EntryView entry, List<VersionView> versions, List<RetirementView> retirements) {}
 
     /**
      * An exercise to save.
@@ -54,7 +67,7 @@ class LibraryResource {
     record SaveExercise(
             @Nullable ExerciseInput exercise, @Nullable Integer basedOn) {}
 
-    record Retirement(boolean retired) {}
+    record RetirementToKeep(boolean retired) {}
 
     /** What an import added. */
     record Imported(int exercises, List<String> titles) {}
@@ -72,21 +85,39 @@ class LibraryResource {
     @Operation(summary = "The exercises of the library, also those put away, by title")
     @GetMapping("/api/library")
     List<EntryView> shelf(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return library.shelf(who).stream().map(LibraryResource::view).toList();
+        List<Library.Shelved> shelf = library.shelf(who);
+        Map<UUID, String> names = names(shelf);
+        return shelf.stream().map(shelved -> view(shelved, who, names)).toList();
     }
 
     @Operation(summary = "An exercise with its versions, the newest first")
     @GetMapping("/api/library/{id}")
     EntryDetail entry(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        List<Exercise> versions = library.versions(who, id);
+        List<Retirement> retirements = library.retirements(who, id);
+        Map<UUID, String> names = library.names(Stream.concat(
+                        versions.stream().map(Exercise::createdBy),
+                        retirements.stream().map(Retirement::by).filter(Objects::nonNull))
+                .distinct()
+                .toList());
         return new EntryDetail(
-                view(library.shelved(who, id)),
-                library.versions(who, id).stream()
-                        .map(each ->
-                                new VersionView(each.id(), each.version(), each.createdAt(), completed(each.content())))
+                view(library.shelved(who, id), who),
+                versions.stream()
+                        .map(each -> new VersionView(
+                                each.id(),
+                                each.version(),
+                                each.createdAt(),
+                                names.getOrDefault(each.createdBy(), ""),
+                                completed(each.content())))
+                        .toList(),
+                retirements.stream()
+                        .map(each -> new RetirementView(each.isAway(), names.get(each.by()), each.at()))
                         .toList());
     }
 
-    @Operation(summary = "Save an exercise; one that was given out gets a new version")
+    @Operation(
+            summary = "Save an exercise; every change is a new version",
+            description = "What somebody else made is changed by them and the lead alone.")
     @PutMapping("/api/library/{id}")
     EntryView save(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -94,7 +125,7 @@ class LibraryResource {
             @RequestBody SaveExercise request) {
         Content content = Content.of(request.exercise() == null ? EMPTY : request.exercise());
         library.save(who, id, content, request.basedOn());
-        return view(library.shelved(who, id));
+        return view(library.shelved(who, id), who);
     }
 
     private static final ExerciseInput EMPTY =
@@ -105,9 +136,9 @@ class LibraryResource {
     EntryView retire(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
-            @RequestBody Retirement request) {
+            @RequestBody RetirementToKeep request) {
         library.retire(who, id, request.retired());
-        return view(library.shelved(who, id));
+        return view(library.shelved(who, id), who);
     }
 
     @Operation(summary = "Exercises as a file: those named, or all that are not put away")
@@ -137,7 +168,18 @@ class LibraryResource {
         return content.laidOutAs(calculations.completed(content.definition())).toInput();
     }
 
-    private static EntryView view(Library.Shelved shelved) {
+    private Map<UUID, String> names(List<Library.Shelved> shelf) {
+        return library.names(shelf.stream()
+                .map(shelved -> shelved.entry().createdBy())
+                .distinct()
+                .toList());
+    }
+
+    private EntryView view(Library.Shelved shelved, SignedIn who) {
+        return view(shelved, who, names(List.of(shelved)));
+    }
+
+    private static EntryView view(Library.Shelved shelved, SignedIn who, Map<UUID, String> names) {
         Exercise latest = shelved.latest();
         Content content = latest.content();
         return new EntryView(
@@ -152,6 +194,8 @@ class LibraryResource {
                 content.benderLabel(),
                 shelved.entry().isRetired(),
                 shelved.given(),
-                latest.createdAt());
+                latest.createdAt(),
+                names.getOrDefault(shelved.entry().createdBy(), ""),
+                shelved.entry().isChangedBy(who));
     }
 }

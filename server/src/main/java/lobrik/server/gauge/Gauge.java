@@ -26,13 +26,20 @@ final class Gauge {
             @Nullable String said) {}
 
     private final GaugeLine.Hello who;
+    private final GaugePort port;
     private final Deque<Sample> samples = new ArrayDeque<>();
     private String unit = "";
     private long lastNumber = -1;
     private boolean connected = true;
 
-    Gauge(GaugeLine.Hello who) {
+    Gauge(GaugeLine.Hello who, GaugePort port) {
         this.who = who;
+        this.port = port;
+    }
+
+    /** Where it was heard first. */
+    GaugePort port() {
+        return port;
     }
 
     GaugeLine.Hello who() {

@@ -35,8 +35,8 @@ class GaugeResource {
 
     @Operation(summary = "The gauges of the shed, as they are right now")
     @GetMapping("/api/gauges")
-    List<GaugeView> all(@RequestParam UUID screen) {
-        return gauges.all(screen);
+    List<GaugeView> all(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestParam UUID screen) {
+        return gauges.all(who, screen);
     }
 
     @Operation(summary = "Claim a gauge for a screen")
@@ -54,7 +54,10 @@ class GaugeResource {
     @Operation(summary = "Give a gauge back")
     @DeleteMapping("/api/gauges/{id}/claim")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void release(@PathVariable String id, @RequestParam UUID screen) {
-        gauges.release(id, screen);
+    void release(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable String id,
+            @RequestParam UUID screen) {
+        gauges.release(who, id, screen);
     }
 }

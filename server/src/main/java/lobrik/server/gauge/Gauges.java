@@ -10,6 +10,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohorts;
 import lobrik.server.gauge.GaugeView.GaugeState;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
@@ -39,7 +40,8 @@ public class Gauges {
     }
 
     private final Live live;
-    private final List<Integer> ports;
+    private final Cohorts cohorts;
+    private final List<GaugePort> ports;
     private final List<Thread> links = new ArrayList<>();
     private final Map<String, Gauge> gauges = new ConcurrentHashMap<>();
     private final Map<String, Claim> claims = new ConcurrentHashMap<>();
@@ -48,17 +50,18 @@ public class Gauges {
     /**
      * Gauges on ports of this machine.
      *
-     * @param ports separated by commas; none if empty
+     * @param ports separated by commas, each with the school that it belongs to where there are several; none if empty
      */
-    Gauges(Live live, @Value("${lobrik.gauges:}") List<Integer> ports) {
+    Gauges(Live live, Cohorts cohorts, @Value("${lobrik.gauges:}") List<String> ports) {
         this.live = live;
-        this.ports = List.copyOf(ports);
+        this.cohorts = cohorts;
+        this.ports = ports.stream().map(GaugePort::of).toList();
     }
 
     @PostConstruct
     void connect() {
-        for (int port : ports) {
-            links.add(Thread.ofVirtual().name("gauge-" + port).start(link(port)));
+        for (GaugePort port : ports) {
+            links.add(Thread.ofVirtual().name("gauge-" + port.number()).start(link(port)));
         }
     }
 
@@ -67,14 +70,14 @@ public class Gauges {
         links.forEach(Thread::interrupt);
     }
 
-    private GaugeLink link(int port) {
+    private GaugeLink link(GaugePort port) {
         AtomicReference<@Nullable Gauge> speaking = new AtomicReference<>();
         return new GaugeLink(
-                port,
+                port.number(),
                 line -> {
                     switch (line) {
                         case GaugeLine.Hello hello -> {
-                            Gauge gauge = gauges.computeIfAbsent(hello.id(), key -> new Gauge(hello));
+                            Gauge gauge = gauges.computeIfAbsent(hello.id(), key -> new Gauge(hello, port));
                             gauge.connect();
                             speaking.set(gauge);
                         }
@@ -109,12 +112,26 @@ public class Gauges {
         }
     }
 
-    /** All gauges that were ever heard of, by label. */
-    List<GaugeView> all(UUID screen) {
-        return gauges.keySet().stream()
-                .map(id -> view(id, screen))
+    /** All gauges of one's school that were ever heard of, by label. */
+    List<GaugeView> all(SignedIn who, UUID screen) {
+        return gauges.entrySet().stream()
+                .filter(each -> belongsTo(who, each.getValue()))
+                .map(each -> view(each.getKey(), screen))
                 .sorted(Comparator.comparing(GaugeView::label))
                 .toList();
+    }
+
+    /** A gauge belongs to the school that its port was set up for; where none is named, to the one that was there first. */
+    private boolean belongsTo(SignedIn who, Gauge gauge) {
+        return gauge.port().school().orElseGet(cohorts::firstSchool).equals(who.centreId());
+    }
+
+    private Gauge require(SignedIn who, String id) {
+        Gauge gauge = require(id);
+        if (!belongsTo(who, gauge)) {
+            throw TurnedDown.notFound("gauge");
+        }
+        return gauge;
     }
 
     private GaugeView view(String id, UUID screen) {
@@ -158,12 +175,12 @@ public class Gauges {
      * @throws TurnedDown if another screen has it and it is not to be taken over
      */
     GaugeView claim(SignedIn who, String id, UUID screen, boolean takeOver) {
-        require(id);
+        Gauge gauge = require(who, id);
         Claim before = claim(id);
         if (before != null && !before.screen().equals(screen) && !takeOver) {
             throw TurnedDown.conflict(
                     "claimed",
-                    before.name() + " has " + require(id).who().label() + " on another screen; ask, or take it over");
+                    before.name() + " has " + gauge.who().label() + " on another screen; ask, or take it over");
         }
         claims.put(id, new Claim(screen, who.accountId(), who.fullName(), millis()));
         if (before != null && !before.screen().equals(screen)) {
@@ -172,8 +189,11 @@ public class Gauges {
         return view(id, screen);
     }
 
-    /** Gives a gauge back. */
-    void release(String id, UUID screen) {
-        claims.computeIfPresent(id, (key, claim) -> claim.screen().equals(screen) ? null : claim);
+    /** Gives a gauge back, which only whoever has it can. */
+    void release(SignedIn who, String id, UUID screen) {
+        claims.computeIfPresent(
+                id,
+                (key, claim) ->
+                        claim.screen().equals(screen) && claim.account().equals(who.accountId()) ? null : claim);
     }
 }

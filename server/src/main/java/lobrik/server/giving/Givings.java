@@ -95,7 +95,8 @@ public class Givings {
     }
 
     /**
-     * Saves an exercise in the library and gives it out. Repeating the request changes nothing.
+     * Saves an exercise in the library and gives it out. What somebody else made, and was changed for this, becomes an exercise
+     * of one's own. Repeating the request changes nothing.
      *
      * @throws lobrik.fault.Refused if it cannot be laid out, or not varied for so many
      */
@@ -110,7 +111,7 @@ public class Givings {
             }
             return given(who, order.id());
         }
-        Exercise exercise = library.save(who, order.entryId(), order.content(), order.basedOn());
+        Exercise exercise = library.saveOrCopy(who, order.entryId(), order.content(), order.basedOn());
         trainees.stream().map(Trainee::cohortId).distinct().forEach(cohort -> live.changed(cohort, null));
         Giving giving = new Giving(
                 order.id(),

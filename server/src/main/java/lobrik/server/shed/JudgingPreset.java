@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.server.account.SignedIn;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -20,6 +21,7 @@ class JudgingPreset {
     @JdbcTypeCode(SqlTypes.JSON)
     private ToleranceFigures figures;
 
+    private UUID madeBy;
     private UUID keptBy;
     private Instant keptAt;
     private boolean putAway;
@@ -32,6 +34,7 @@ class JudgingPreset {
         this.centreId = centreId;
         this.name = figures.preset();
         this.figures = figures;
+        this.madeBy = keptBy;
         this.keptBy = keptBy;
         this.keptAt = keptAt;
     }
@@ -42,6 +45,27 @@ class JudgingPreset {
 
     ToleranceFigures figures() {
         return figures;
+    }
+
+    /** Whoever made it, and the lead, may change it; the others make one like it. */
+    boolean isChangedBy(SignedIn who) {
+        return who.isLead() || madeBy.equals(who.accountId());
+    }
+
+    UUID madeBy() {
+        return madeBy;
+    }
+
+    UUID keptBy() {
+        return keptBy;
+    }
+
+    Instant keptAt() {
+        return keptAt;
+    }
+
+    boolean isPutAway() {
+        return putAway;
     }
 
     boolean isIn(UUID centre) {

@@ -3,6 +3,7 @@ package lobrik.server.shed;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -27,8 +28,15 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "judging")
 class JudgingPresetResource {
 
-    /** A set of the centre's own. */
-    record OwnPreset(UUID id, ToleranceFigures figures) {}
+    /**
+     * A set of the centre's own.
+     *
+     * @param mayChange whoever made it, and the lead
+     */
+    record OwnPreset(UUID id, ToleranceFigures figures, String madeBy, boolean mayChange) {}
+
+    /** What a set was from some time on. */
+    record PresetVersion(int version, ToleranceFigures figures, boolean putAway, String keptBy, Instant keptAt) {}
 
     /**
      * All sets, with everything written out: the usual ones cannot be changed, the own ones can.
@@ -98,11 +106,17 @@ class JudgingPresetResource {
     @Operation(summary = "The sets of tolerances: the usual ones and the centre's own")
     @GetMapping("/api/judging-presets")
     Presets presets(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        List<JudgingPreset> own = presets.own(who);
+        Map<UUID, String> names =
+                presets.names(own.stream().map(JudgingPreset::madeBy).toList());
         return new Presets(
                 JudgingPresets.usual().stream().map(ToleranceFigures::complete).toList(),
-                presets.own(who).stream()
-                        .map(preset ->
-                                new OwnPreset(preset.id(), preset.figures().complete()))
+                own.stream()
+                        .map(preset -> new OwnPreset(
+                                preset.id(),
+                                preset.figures().complete(),
+                                names.getOrDefault(preset.madeBy(), ""),
+                                preset.isChangedBy(who)))
                         .toList(),
                 Stream.of(InspectionPoint.values())
                         .map(point -> new FaultName(point.id(), point.fault()))
@@ -119,6 +133,23 @@ class JudgingPresetResource {
             @RequestBody PresetToKeep preset) {
         presets.keep(who, id, preset.figures());
         return presets(who);
+    }
+
+    @Operation(summary = "Everything that a set of the centre's own ever was, the newest first")
+    @GetMapping("/api/judging-presets/{id}/versions")
+    List<PresetVersion> versions(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        List<JudgingPresetVersion> versions = presets.versions(who, id);
+        Map<UUID, String> names = presets.names(
+                versions.stream().map(JudgingPresetVersion::keptBy).distinct().toList());
+        return versions.stream()
+                .map(each -> new PresetVersion(
+                        each.version(),
+                        each.figures().complete(),
+                        each.isPutAway(),
+                        names.getOrDefault(each.keptBy(), ""),
+                        each.keptAt()))
+                .toList();
     }
 
     @Operation(summary = "Offer a set no longer")

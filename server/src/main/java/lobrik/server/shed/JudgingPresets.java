@@ -3,9 +3,12 @@ package lobrik.server.shed;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -23,10 +26,12 @@ public class JudgingPresets {
 
     private final EntityManager entities;
     private final Turns turns;
+    private final Accounts accounts;
     private final Clock clock;
 
-    JudgingPresets(EntityManager entities, Turns turns, Clock clock) {
+    JudgingPresets(EntityManager entities, Turns turns, Accounts accounts, Clock clock) {
         this.entities = entities;
+        this.accounts = accounts;
         this.turns = turns;
         this.clock = clock;
     }
@@ -57,7 +62,7 @@ public class JudgingPresets {
      * Keeps a set of the centre's own, a new one or a changed one.
      *
      * @param id made by the client
-     * @throws TurnedDown if its name is taken or too long, or if there are too many
+     * @throws TurnedDown if its name is taken or too long, if there are too many, or if somebody else made it
      * @throws lobrik.fault.Refused if a figure is outside its range
      */
     @Transactional
@@ -72,10 +77,40 @@ public class JudgingPresets {
                 throw TurnedDown.conflict(
                         "too-many", "there are " + MOST_OWN + " sets already; put one away that nobody uses");
             }
-            entities.persist(new JudgingPreset(id, who.centreId(), figures, who.accountId(), clock.instant()));
-        } else {
-            require(who, known).change(figures, who.accountId(), clock.instant());
+            JudgingPreset made = new JudgingPreset(id, who.centreId(), figures, who.accountId(), clock.instant());
+            entities.persist(made);
+            keepVersion(made);
+        } else if (!requireMayChange(who, known).figures().equals(figures) || known.isPutAway()) {
+            known.change(figures, who.accountId(), clock.instant());
+            keepVersion(known);
         }
+    }
+
+    private void keepVersion(JudgingPreset preset) {
+        int version = entities.createQuery(
+                                "select coalesce(max(version), 0) from JudgingPresetVersion where presetId = :id",
+                                Integer.class)
+                        .setParameter("id", preset.id())
+                        .getSingleResult()
+                + 1;
+        entities.persist(new JudgingPresetVersion(preset, version));
+    }
+
+    /** Everything that a set ever was, the newest first. */
+    @Transactional(readOnly = true)
+    List<JudgingPresetVersion> versions(SignedIn who, UUID id) {
+        require(who, entities.find(JudgingPreset.class, id));
+        return entities.createQuery(
+                        "from JudgingPresetVersion where presetId = :id order by version desc",
+                        JudgingPresetVersion.class)
+                .setParameter("id", id)
+                .getResultList();
+    }
+
+    /** The names of those who made or kept something, by account. */
+    @Transactional(readOnly = true)
+    Map<UUID, String> names(Collection<UUID> ids) {
+        return accounts.namesOf(ids);
     }
 
     private void requireName(SignedIn who, UUID id, String name) {
@@ -94,7 +129,22 @@ public class JudgingPresets {
     /** Offers a set no longer; what was set with it stays. */
     @Transactional
     public void putAway(SignedIn who, UUID id) {
-        require(who, entities.find(JudgingPreset.class, id)).putAway(who.accountId(), clock.instant());
+        turns.take(who.centreId());
+        JudgingPreset preset = requireMayChange(who, entities.find(JudgingPreset.class, id));
+        if (!preset.isPutAway()) {
+            preset.putAway(who.accountId(), clock.instant());
+            keepVersion(preset);
+        }
+    }
+
+    private JudgingPreset requireMayChange(SignedIn who, @Nullable JudgingPreset known) {
+        JudgingPreset preset = require(who, known);
+        if (!preset.isChangedBy(who)) {
+            String maker = accounts.namesOf(List.of(preset.madeBy())).getOrDefault(preset.madeBy(), "a colleague");
+            throw TurnedDown.forbidden("“" + preset.figures().preset() + "” was made by " + maker
+                    + "; only they and the centre lead change it. Make one like it instead");
+        }
+        return preset;
     }
 
     private static JudgingPreset require(SignedIn who, @Nullable JudgingPreset preset) {

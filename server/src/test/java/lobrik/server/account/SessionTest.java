@@ -2,10 +2,6 @@ package lobrik.server.account;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.PreparedStatement;
-import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
@@ -29,21 +25,6 @@ class SessionTest {
         assertThat(client.get("/api/me").at("/fullName").asString()).isEqualTo("Runa Tolvane");
         assertThat(client.delete("/api/session").status()).isEqualTo(204);
         assertThat(client.get("/api/me").status()).isEqualTo(401);
-    }
-
-    /** An account of a test's own, so that what is done to it happens to nobody else. */
-    private static String guest(RunningServer.Address server) throws SQLException {
-        String name = "guest-" + UUID.randomUUID();
-        try (Connection connection =
-                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
-                PreparedStatement insert = connection.prepareStatement("""
-                        insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at)
-                        select gen_random_uuid(), centre_id, ?, 'Guest', 'LEAD', password_hash, unit, created_at
-                        from account where sign_in_name = 'oskar'""")) {
-            insert.setString(1, name);
-            insert.executeUpdate();
-        }
-        return name;
     }
 
     private static Answer tryIn(Client client, String name, String password) {
@@ -80,7 +61,7 @@ class SessionTest {
     @Test
     void strangerWhoTriesAName_doesNotHoldUpItsOwner_onADeviceThatIsKnown(RunningServer.Address server)
             throws Exception {
-        String name = guest(server);
+        String name = server.guest();
         Client own = Client.byPassword(server, name);
         own.delete("/api/session");
         Client stranger = new Client(server);
@@ -121,7 +102,7 @@ class SessionTest {
     @Test
     void signingOut_endsTheLiveScreensOfTheSession_andEverywhereThoseOfAllSessions(RunningServer.Address server)
             throws Exception {
-        String name = guest(server);
+        String name = server.guest();
         Client here = Client.byPassword(server, name);
         Client there = Client.byPassword(server, name);
         String cohort = Bench.of(here, Bench.STUB, 1).cohort();
@@ -143,7 +124,7 @@ class SessionTest {
 
     @Test
     void liveScreensOfAnAccount_haveALimit(RunningServer.Address server) throws Exception {
-        Client guest = Client.byPassword(server, guest(server));
+        Client guest = Client.byPassword(server, server.guest());
         String cohort = Bench.of(guest, Bench.STUB, 1).cohort();
         List<EventStream> open = new ArrayList<>();
         for (int i = 0; i < 60; i++) {

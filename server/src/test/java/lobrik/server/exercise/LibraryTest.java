@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import lobrik.server.Bench;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
@@ -72,22 +73,66 @@ class LibraryTest {
     }
 
     @Test
-    void unusedExercise_isEditedInPlace_butOneThatWasGivenGetsANewVersion() {
+    void everyChange_isAVersion_ofAnUnusedExerciseToo() {
         String entry = id();
         assertThat(save(entry, stub("Versions", 15), null).at("/version").asInt())
                 .isEqualTo(1);
         assertThat(save(entry, stub("Versions", 15.5), 1).at("/version").asInt())
-                .isEqualTo(1);
-        giveOut(entry, stub("Versions", 15.5));
-        Answer second = save(entry, stub("Versions", 16), 1);
-        assertThat(second.at("/version").asInt()).isEqualTo(2);
-        assertThat(second.at("/given").asInt()).isEqualTo(14);
-        assertThat(save(entry, stub("Versions", 16), 2).at("/version").asInt())
-                .as("saving the same again")
                 .isEqualTo(2);
+        giveOut(entry, stub("Versions", 15.5));
+        Answer third = save(entry, stub("Versions", 16), 2);
+        assertThat(third.at("/version").asInt()).isEqualTo(3);
+        assertThat(third.at("/given").asInt()).isEqualTo(14);
+        assertThat(save(entry, stub("Versions", 16), 3).at("/version").asInt())
+                .as("saving the same again")
+                .isEqualTo(3);
         JsonNode versions = runa.get("/api/library/" + entry).at("/versions");
-        assertThat(versions.size()).isEqualTo(2);
-        assertThat(versions.at("/1/exercise/definition/bend/legIn").asDouble()).isEqualTo(15.5);
+        assertThat(versions.valueStream()
+                        .map(each -> each.at("/exercise/definition/bend/legIn").asDouble()))
+                .containsExactly(16.0, 15.5, 15.0);
+        assertThat(versions.at("/0/savedBy").asString()).isEqualTo("Runa Tolvane");
+    }
+
+    @Test
+    void exerciseOfAColleague_isCopied_andChangedOrPutAwayByItsMakerAndTheLeadAlone(RunningServer.Address server) {
+        Client dessa = Client.signedIn(server, "dessa");
+        Client oskar = Client.signedIn(server, "oskar");
+        String entry = id();
+        Answer made = save(entry, stub("Whose is it", 15), null);
+        assertThat(made.at("/madeBy").asString()).isEqualTo("Runa Tolvane");
+        assertThat(made.at("/mayChange").asBoolean()).isTrue();
+        assertThat(dessa.get("/api/library/" + entry).at("/entry/mayChange").asBoolean())
+                .isFalse();
+        String changed = "{\"exercise\":" + stub("Whose is it", 16) + ",\"basedOn\":1}";
+        Answer refused = dessa.put("/api/library/" + entry, changed);
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.at("/detail").asString()).contains("Runa Tolvane").contains("as a new exercise");
+        assertThat(dessa.put("/api/library/" + entry + "/retirement", "{\"retired\":true}")
+                        .status())
+                .isEqualTo(403);
+        String cohort = Bench.of(dessa, Bench.STUB, 1).cohort();
+        String giving =
+                "{\"libraryId\":\"" + entry + "\",\"exercise\":%s,\"giveTo\":{\"cohortId\":\"" + cohort + "\"}}";
+        Answer asItIs = dessa.put("/api/givings/" + id(), giving.formatted(stub("Whose is it", 15)));
+        assertThat(asItIs.at("/libraryId").asString()).as("given as it is").isEqualTo(entry);
+        Answer copied = dessa.put("/api/givings/" + id(), giving.formatted(stub("Whose is it", 16)));
+        assertThat(copied.status()).as(copied.body().toString()).isEqualTo(200);
+        assertThat(copied.at("/libraryId").asString()).isNotEqualTo(entry);
+        assertThat(dessa.get("/api/library/" + copied.at("/libraryId").asString())
+                        .at("/entry/mayChange")
+                        .asBoolean())
+                .isTrue();
+        assertThat(runa.get("/api/library/" + entry).at("/versions").size()).isEqualTo(1);
+        assertThat(oskar.put("/api/library/" + entry, changed).at("/version").asInt())
+                .isEqualTo(2);
+        oskar.put("/api/library/" + entry + "/retirement", "{\"retired\":true}");
+        runa.put("/api/library/" + entry + "/retirement", "{\"retired\":true}");
+        runa.put("/api/library/" + entry + "/retirement", "{\"retired\":false}");
+        JsonNode retirements = runa.get("/api/library/" + entry).at("/retirements");
+        assertThat(retirements.size()).as("repeating it is no change").isEqualTo(2);
+        assertThat(retirements.at("/0/by").asString()).isEqualTo("Runa Tolvane");
+        assertThat(retirements.at("/1/by").asString()).isEqualTo("Oskar Brindlemay");
+        assertThat(retirements.at("/1/away").asBoolean()).isTrue();
     }
 
     @Test

@@ -55,7 +55,7 @@ class GaugeLinkTest {
     /** One garbled number must not make all that follow look like repetitions. */
     @Test
     void numberThatWasGarbled_doesNotSilenceTheGauge() {
-        Gauge gauge = new Gauge(WHO);
+        Gauge gauge = new Gauge(WHO, GaugePort.of("4711"));
         gauge.show(new GaugeLine.Shown(999_999_999_999L, "30.1", "deg"), 0);
         for (int i = 1; i <= 30; i++) {
             gauge.show(new GaugeLine.Shown(i, "45.5", "deg"), 100L * i);

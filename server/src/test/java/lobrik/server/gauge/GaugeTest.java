@@ -1,12 +1,14 @@
 package lobrik.server.gauge;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
@@ -62,6 +64,31 @@ class GaugeTest {
             socket.setSoTimeout(2_000);
             socket.getInputStream().readNBytes(60);
         }
+    }
+
+    @Test
+    void gaugesOfOneSchool_areUnknownToAnother_andOnlyWhoeverHasOneGivesItBack() {
+        Client stranger = Client.byPassword(at, at.stranger());
+        assertThat(stranger.get("/api/gauges?screen=" + UUID.randomUUID())
+                        .body()
+                        .size())
+                .isZero();
+        assertThat(claim(stranger, UUID.randomUUID(), "angle-1", true).status()).isEqualTo(404);
+        assertThat(claim(runa, screen, "angle-1", true).at("/mine").asBoolean()).isTrue();
+        stranger.delete("/api/gauges/angle-1/claim?screen=" + screen);
+        Client.signedIn(at, "dessa").delete("/api/gauges/angle-1/claim?screen=" + screen);
+        assertThat(claim(Client.signedIn(at, "dessa"), UUID.randomUUID(), "angle-1", false)
+                        .status())
+                .as("runa has it still")
+                .isEqualTo(409);
+    }
+
+    @Test
+    void portIsSetUp_forASchool_whereThereAreSeveral() {
+        UUID school = UUID.randomUUID();
+        assertThat(GaugePort.of(" 4711@" + school)).isEqualTo(new GaugePort(4711, Optional.of(school)));
+        assertThat(GaugePort.of("4712")).isEqualTo(new GaugePort(4712, Optional.empty()));
+        assertThatThrownBy(() -> GaugePort.of("4712@annex")).isInstanceOf(IllegalArgumentException.class);
     }
 
     private Answer claim(Client who, UUID by, String gauge, boolean takeOver) {
@@ -152,7 +179,7 @@ class GaugeTest {
 
     @Test
     void lineThatComesTwice_isOne() {
-        Gauge gauge = new Gauge(new GaugeLine.Hello("a", GaugeKind.ANGLE, "A"));
+        Gauge gauge = new Gauge(new GaugeLine.Hello("a", GaugeKind.ANGLE, "A"), GaugePort.of("4711"));
         for (int i = 0; i < 10; i++) {
             gauge.show(new GaugeLine.Shown(1, "30", "deg"), 100L * i);
         }

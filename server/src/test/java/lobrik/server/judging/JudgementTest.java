@@ -147,6 +147,48 @@ class JudgementTest {
         assertThat(dessa.get("/api/shed").at("/tolerances").toString()).doesNotContain(name);
     }
 
+    @Test
+    void ownSet_isChangedByItsMakerAndTheLeadAlone_andEveryChangeIsKept(RunningServer.Address server) {
+        String id = UUID.randomUUID().toString();
+        String name = "Whose " + id.substring(0, 8);
+        keep(id, name, 0.5, "");
+        keep(id, name, 0.5, "");
+        keep(id, name, 0.25, "");
+        Client runa = Client.signedIn(server, "runa");
+        String figures = "{\"preset\":\"" + name + "\",\"lengthIn\":1,\"angleDeg\":3,\"dogLegDeg\":3,\"passMark\":80}";
+        Answer refused = runa.put("/api/judging-presets/" + id, figures);
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.at("/detail").asString()).contains("Dessa Quillow").contains("Make one like it");
+        assertThat(runa.delete("/api/judging-presets/" + id).status()).isEqualTo(403);
+        JsonNode seen = runa.get("/api/judging-presets")
+                .at("/own")
+                .valueStream()
+                .filter(set -> set.at("/id").asString().equals(id))
+                .findFirst()
+                .orElseThrow();
+        assertThat(seen.at("/mayChange").asBoolean()).isFalse();
+        assertThat(seen.at("/madeBy").asString()).isEqualTo("Dessa Quillow");
+        Client oskar = Client.signedIn(server, "oskar");
+        assertThat(oskar.put("/api/judging-presets/" + id, figures).status()).isEqualTo(200);
+        dessa.delete("/api/judging-presets/" + id);
+        Answer versions = runa.get("/api/judging-presets/" + id + "/versions");
+        assertThat(versions.body()
+                        .valueStream()
+                        .map(each -> each.at("/version").asInt() + " "
+                                + each.at("/figures/lengthIn").asDouble() + " "
+                                + each.at("/keptBy").asString() + " "
+                                + each.at("/putAway").asBoolean()))
+                .as("keeping the same again is no change")
+                .containsExactly(
+                        "4 1.0 Dessa Quillow true",
+                        "3 1.0 Oskar Brindlemay false",
+                        "2 0.25 Dessa Quillow false",
+                        "1 0.5 Dessa Quillow false");
+        assertThat(runa.get("/api/judging-presets/" + UUID.randomUUID() + "/versions")
+                        .status())
+                .isEqualTo(404);
+    }
+
     /** The short piece lands short of its place: a set that lets it do so, and only to that side, passes it. */
     @Test
     void limitsOfADimension_holdEachSideByItself() {

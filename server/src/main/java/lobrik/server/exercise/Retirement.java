@@ -1,0 +1,54 @@
+package lobrik.server.exercise;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.jspecify.annotations.Nullable;
+
+/** That somebody put an exercise away, or took it back. */
+@Entity
+@Immutable
+@Table(name = "library_retirement")
+class Retirement {
+
+    @Id
+    private UUID id;
+
+    private UUID entryId;
+    private boolean away;
+    private @Nullable UUID by;
+    private Instant at;
+
+    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
+    @Column(insertable = false, updatable = false)
+    private @Nullable Long entryNo;
+
+    @SuppressWarnings("NullAway.Init")
+    protected Retirement() {}
+
+    Retirement(UUID id, UUID entryId, boolean away, UUID by, Instant at) {
+        this.id = id;
+        this.entryId = entryId;
+        this.away = away;
+        this.by = by;
+        this.at = at;
+    }
+
+    boolean isAway() {
+        return away;
+    }
+
+    /** Nobody is known of what was put away before this was noted. */
+    @Nullable
+    UUID by() {
+        return by;
+    }
+
+    Instant at() {
+        return at;
+    }
+}
