@@ -7,6 +7,7 @@ import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
+import { refreshBenches } from './live/benches';
 import { keepNewest, refreshSoon } from './live/refresh';
 import { SheetLink } from './measure/SheetLink';
 import { keepForOffline } from './queue/offline';
@@ -69,7 +70,8 @@ const router = createBrowserRouter([
 const outbox = new Outbox({
   onAttempt: (attempt) => {
     client.setQueryData(['attempt', attempt.id], attempt);
-    refreshSoon(client, ['floor'], ['progress']);
+    refreshBenches(client, attempt.trainee.cohortId, [attempt.trainee.id]);
+    refreshSoon(client, ['progress']);
   },
   onMoved: (from, to) => {
     client.setQueryData(['moved', from], to);

@@ -10,6 +10,7 @@ import {
 import { useSignedIn } from '../frame/signedIn';
 import { useOutbox } from '../queue/outboxContext';
 import { api, body, Problem, type Schemas } from './client';
+import { refreshBenches } from '../live/benches';
 
 export type LayoutRequest = Schemas['LayoutRequest'];
 export type LayoutAnswer = Schemas['LayoutAnswer'];
@@ -329,7 +330,7 @@ export function useDecide(attemptId: string) {
     },
     onSuccess: (attempt) => {
       client.setQueryData(['attempt', attempt.id], attempt);
-      void client.invalidateQueries({ queryKey: ['floor'] });
+      refreshBenches(client, attempt.trainee.cohortId, [attempt.trainee.id]);
     },
   });
 }

@@ -2,12 +2,15 @@ import { replaceEqualDeep, type QueryClient, type QueryKey } from '@tanstack/rea
 import type { Schemas } from '../api/client';
 
 /** What one write sets off comes at once from several sides: its answer, and the server's word that something changed. */
-const TOGETHER_MS = 120;
+export const TOGETHER_MS = 120;
 
 const waiting = new WeakMap<QueryClient, Map<string, QueryKey>>();
 
 /** Has what begins with a key asked for anew, once for all who want that within a moment. */
 export function refreshSoon(client: QueryClient, ...keys: QueryKey[]): void {
+  if (keys.length === 0) {
+    return;
+  }
   const known = waiting.get(client);
   const due = known ?? new Map<string, QueryKey>();
   keys.forEach((key) => due.set(JSON.stringify(key), key));

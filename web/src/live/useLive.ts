@@ -1,14 +1,15 @@
-import { useQueryClient, type QueryKey } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { useOutbox } from '../queue/outboxContext';
+import { refreshBenches } from './benches';
 import { refreshSoon } from './refresh';
 import { screenId } from './screen';
 
+/** What changed: whose benches, or null for anybody's; and what other windows wrote at. */
 interface Changed {
-  cohortId: string;
-  attemptId: string | null;
-  screenId: string | null;
+  traineeIds: string[] | null;
+  attemptIds: string[];
 }
 
 /**
@@ -26,22 +27,26 @@ export function useLive(cohortId: string | undefined, onGauge?: (gauge: Schemas[
       return undefined;
     }
     let source: EventSource | undefined;
-    const refresh = (...others: QueryKey[]) => {
-      refreshSoon(client, ['floor', cohortId], ['kit', cohortId], ...others);
+    const refreshAll = () => {
+      refreshSoon(client, ['floor', cohortId], ['kit', cohortId]);
     };
     const open = () => {
       source?.close();
       source = new EventSource(`/api/live?screen=${screenId()}&cohort=${cohortId}`);
       source.addEventListener('hello', () => {
         setConnected(true);
-        refresh();
+        refreshAll();
         void client.invalidateQueries({ queryKey: ['attempt'], refetchType: 'active' });
         outbox.hurry();
       });
       source.addEventListener('changed', (event: MessageEvent<string>) => {
-        const { attemptId, screenId: writer } = JSON.parse(event.data) as Changed;
-        // What this window wrote itself came back with the answer.
-        refresh(...(attemptId === null || writer === screenId() ? [] : [['attempt', attemptId]]));
+        const { traineeIds, attemptIds } = JSON.parse(event.data) as Changed;
+        if (traineeIds === null) {
+          refreshAll();
+        } else {
+          refreshBenches(client, cohortId, traineeIds);
+        }
+        refreshSoon(client, ...attemptIds.map((id) => ['attempt', id]));
       });
       source.addEventListener('gauge', (event: MessageEvent<string>) => {
         onGauge?.(JSON.parse(event.data) as Schemas['GaugeView']);

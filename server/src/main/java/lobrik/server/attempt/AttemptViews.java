@@ -9,7 +9,7 @@ import org.springframework.stereotype.Component;
 
 /** Makes views of attempts. */
 @Component
-class AttemptViews {
+public class AttemptViews {
 
     private final Cohorts cohorts;
     private final Accounts accounts;
@@ -21,7 +21,7 @@ class AttemptViews {
         this.calculations = calculations;
     }
 
-    AttemptView of(SignedIn who, Attempts.Measured measured) {
+    public AttemptView of(SignedIn who, Attempts.Measured measured) {
         Trainee trainee = cohorts.trainee(who, measured.attempt().traineeId());
         Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
         return AttemptView.of(

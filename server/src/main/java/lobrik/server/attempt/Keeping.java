@@ -216,7 +216,7 @@ public class Keeping {
         turns.take(attemptId);
         if (entities.find(StepRow.class, key) == null) {
             entities.persist(new StepRow(key, attemptId, step, null, clock.instant()));
-            live.changed(cohortId, attemptId);
+            live.changed(cohortId, measured.attempt().traineeId(), attemptId);
         }
     }
 
@@ -245,7 +245,7 @@ public class Keeping {
         requireSensible(figures, measured);
         entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
-        live.changed(cohortId, attemptId);
+        live.changed(cohortId, measured.attempt().traineeId(), attemptId);
         tell(attempts.again(measured.attempt()));
     }
 
@@ -264,7 +264,7 @@ public class Keeping {
         requireSensible(look, measured);
         entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
-        live.changed(cohortId, attemptId);
+        live.changed(cohortId, measured.attempt().traineeId(), attemptId);
         tell(attempts.again(measured.attempt()));
     }
 
@@ -278,7 +278,7 @@ public class Keeping {
     private Measured after(SignedIn who, Measured before) {
         entities.flush();
         UUID cohort = cohorts.trainee(who, before.attempt().traineeId()).cohortId();
-        live.changed(cohort, before.attempt().id());
+        live.changed(cohort, before.attempt().traineeId(), before.attempt().id());
         Measured now = attempts.get(who, before.attempt().id());
         now.attempt().note(now.verdict().isComplete());
         tell(now);

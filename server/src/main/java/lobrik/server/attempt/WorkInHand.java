@@ -129,7 +129,7 @@ public class WorkInHand {
                             + " measured");
         }
         assignments.takeOff(who, assignment);
-        live.changed(trainee.cohortId(), null);
+        live.changed(trainee.cohortId(), trainee.id(), null);
     }
 
     /**
@@ -138,7 +138,12 @@ public class WorkInHand {
      */
     @Transactional(readOnly = true)
     public List<Measured> kit(SignedIn who, UUID cohortId) {
-        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        return kit(who, cohortId, cohorts.trainees(who, cohortId));
+    }
+
+    /** The part of that which some trainees of the cohort have in hand. */
+    @Transactional(readOnly = true)
+    public List<Measured> kit(SignedIn who, UUID cohortId, List<Trainee> trainees) {
         Map<UUID, List<InHand>> inHand = of(trainees.stream().map(Trainee::id).toList());
         Map<UUID, Exercise> exercises = library.byId(inHand.values().stream()
                 .flatMap(List::stream)
@@ -216,7 +221,7 @@ public class WorkInHand {
         }
         Attempt attempt = attempt(id, assignment, exercise, cohorts.centreOf(trainee.cohortId()), startedBy);
         entities.persist(attempt);
-        live.changed(trainee.cohortId(), id);
+        live.changed(trainee.cohortId(), trainee.id(), id);
         return attempts.measured(List.of(attempt)).getFirst();
     }
 

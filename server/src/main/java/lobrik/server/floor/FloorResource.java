@@ -10,9 +10,12 @@ import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.AttemptView;
+import lobrik.server.attempt.AttemptViews;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.attempt.WorkInHand;
@@ -33,6 +36,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Who of a cohort is at which bench, on what. */
@@ -47,6 +51,9 @@ class FloorResource {
      * @param wall what the monitor on the wall tells of people
      */
     record FloorView(UUID cohortId, String cohortName, Instant now, Centre.OnTheWall wall, List<BenchView> benches) {}
+
+    /** Some of its benches, and what a tablet takes along of them where that is asked for. */
+    record BenchesView(Instant now, List<BenchView> benches, List<AttemptView> kit) {}
 
     /** What the monitor on the wall is to tell of people. */
     record WallChoice(@Nullable Boolean scores, @Nullable Boolean initials) {}
@@ -120,14 +127,23 @@ class FloorResource {
     private final Assignments assignments;
     private final Library library;
     private final WorkInHand work;
+    private final AttemptViews views;
     private final Live live;
     private final Clock clock;
 
-    FloorResource(Cohorts cohorts, Assignments assignments, Library library, WorkInHand work, Live live, Clock clock) {
+    FloorResource(
+            Cohorts cohorts,
+            Assignments assignments,
+            Library library,
+            WorkInHand work,
+            AttemptViews views,
+            Live live,
+            Clock clock) {
         this.cohorts = cohorts;
         this.assignments = assignments;
         this.library = library;
         this.work = work;
+        this.views = views;
         this.live = live;
         this.clock = clock;
     }
@@ -136,21 +152,46 @@ class FloorResource {
     @GetMapping("/api/floor/{cohortId}")
     FloorView floor(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID cohortId) {
         Cohort cohort = cohorts.cohort(who, cohortId);
-        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        return new FloorView(
+                cohort.id(),
+                cohort.name(),
+                clock.instant(),
+                cohorts.onTheWall(who),
+                benches(cohorts.trainees(who, cohortId)));
+    }
+
+    @Operation(
+            summary = "Some benches of the floor, for whoever was told that something changed there",
+            description = "With `kit` also what a tablet takes along of them. Who is not in the cohort is left out.")
+    @GetMapping("/api/floor/{cohortId}/benches")
+    BenchesView benches(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID cohortId,
+            @RequestParam Set<UUID> trainees,
+            @RequestParam(defaultValue = "false") boolean kit) {
+        List<Trainee> chosen = cohorts.trainees(who, cohortId).stream()
+                .filter(trainee -> trainees.contains(trainee.id()))
+                .toList();
+        return new BenchesView(
+                clock.instant(),
+                benches(chosen),
+                kit
+                        ? work.kit(who, cohortId, chosen).stream()
+                                .map(measured -> views.of(who, measured))
+                                .toList()
+                        : List.of());
+    }
+
+    private List<BenchView> benches(List<Trainee> trainees) {
         Map<UUID, List<InHand>> inHand =
                 work.of(trainees.stream().map(Trainee::id).toList());
         Map<UUID, Exercise> byId = library.byId(inHand.values().stream()
                 .flatMap(List::stream)
                 .map(each -> each.assignment().exerciseId())
                 .collect(Collectors.toSet()));
-        return new FloorView(
-                cohort.id(),
-                cohort.name(),
-                clock.instant(),
-                cohorts.onTheWall(who),
-                trainees.stream()
-                        .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId))
-                        .toList());
+        return trainees.stream()
+                .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId))
+                .toList();
     }
 
     @Operation(
@@ -164,7 +205,7 @@ class FloorResource {
                     choice.scores() == null ? "/scores" : "/initials", "missing", "say true or false");
         }
         cohorts.show(who, new Centre.OnTheWall(choice.scores(), choice.initials()));
-        cohorts.visibleTo(who).forEach(cohort -> live.changed(cohort.id(), null));
+        cohorts.visibleTo(who).forEach(cohort -> live.changed(cohort.id()));
         return cohorts.onTheWall(who);
     }
 

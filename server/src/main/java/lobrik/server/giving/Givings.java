@@ -112,7 +112,7 @@ public class Givings {
             return given(who, order.id());
         }
         Exercise exercise = library.saveOrCopy(who, order.entryId(), order.content(), order.basedOn());
-        trainees.stream().map(Trainee::cohortId).distinct().forEach(cohort -> live.changed(cohort, null));
+        trainees.forEach(trainee -> live.changed(trainee.cohortId(), trainee.id(), null));
         Giving giving = new Giving(
                 order.id(),
                 who.centreId(),
@@ -164,10 +164,9 @@ public class Givings {
                             + (measured.size() == 1 ? " has" : " have") + " readings of it already");
         }
         entities.persist(new TakenBack(id, who.accountId(), clock.instant()));
-        given.sheets().stream()
-                .map(sheet -> sheet.trainee().cohortId())
-                .distinct()
-                .forEach(cohort -> live.changed(cohort, null));
+        given.sheets()
+                .forEach(sheet ->
+                        live.changed(sheet.trainee().cohortId(), sheet.trainee().id(), null));
     }
 
     /** Who gets it, in the order of their benches; each once. */

@@ -1,6 +1,7 @@
 package lobrik.server.live;
 
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import lobrik.server.account.Sessions;
@@ -25,13 +26,23 @@ public class Live {
     private static final String WRITER = "X-Lobrik-Screen";
 
     /**
-     * Something of a cohort changed.
+     * What changed in a cohort, as a screen is told.
      *
-     * @param attemptId if it was one
-     * @param screenId of the window that changed it, where it said so: it knows the change from its answer
+     * @param traineeIds whose benches; null if it may be anybody's
+     * @param attemptIds what was written down of them by other windows: the one that wrote it knows it from its answer
      */
-    public record Changed(
+    public record Changed(UUID cohortId, @Nullable Set<UUID> traineeIds, Set<UUID> attemptIds) {}
+
+    /**
+     * One change.
+     *
+     * @param traineeId whose bench; null if it may be anybody's
+     * @param attemptId if it was one
+     * @param screenId of the window that changed it, where it said so
+     */
+    record Change(
             UUID cohortId,
+            @Nullable UUID traineeId,
             @Nullable UUID attemptId,
             @Nullable String screenId) {}
 
@@ -53,7 +64,7 @@ public class Live {
         if (open >= MOST_OF_AN_ACCOUNT && !screens.containsKey(screenId)) {
             throw TurnedDown.tooOften("This account has " + open + " live screens open; close some");
         }
-        Screen screen = new Screen(cohortId, listener, closed -> screens.remove(screenId, closed));
+        Screen screen = new Screen(screenId, cohortId, listener, closed -> screens.remove(screenId, closed));
         Screen before = screens.put(screenId, screen);
         if (before != null) {
             before.close();
@@ -66,9 +77,17 @@ public class Live {
         return screens.containsKey(screenId);
     }
 
-    /** Tells the screens of a cohort, once what changed is on disk. */
-    public void changed(UUID cohortId, @Nullable UUID attemptId) {
-        Changed change = new Changed(cohortId, attemptId, writer());
+    /** Tells the screens of a cohort that anything of it may have changed, once that is on disk. */
+    public void changed(UUID cohortId) {
+        onceOnDisk(new Change(cohortId, null, null, writer()));
+    }
+
+    /** Tells the screens of a cohort what changed at a trainee's bench, once that is on disk. */
+    public void changed(UUID cohortId, UUID traineeId, @Nullable UUID attemptId) {
+        onceOnDisk(new Change(cohortId, traineeId, attemptId, writer()));
+    }
+
+    private void onceOnDisk(Change change) {
         if (!TransactionSynchronizationManager.isSynchronizationActive()) {
             tell(change);
             return;
@@ -88,10 +107,10 @@ public class Live {
                 : null;
     }
 
-    private void tell(Changed change) {
+    private void tell(Change change) {
         screens.values().stream()
                 .filter(screen -> screen.cohortId().equals(change.cohortId()))
-                .forEach(screen -> screen.tell("changed", change));
+                .forEach(screen -> screen.changed(change));
     }
 
     /** Tells one screen something that only the last of matters, such as what a gauge shows. */

@@ -30,8 +30,9 @@ class LiveResource {
     @Operation(
             summary = "What changes in a cohort, as server-sent events",
             description =
-                    "`hello` when the stream is open, `changed` with the cohort and the attempt if it was one, and "
-                            + "`gauge` with what a gauge shows that this screen has claimed.")
+                    "`hello` when the stream is open; `changed`, at most twice a second, with the cohort, the trainees whose benches "
+                            + "changed (null for anybody's) and the attempts that other windows wrote at; and `gauge` with what a "
+                            + "gauge shows that this screen has claimed.")
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

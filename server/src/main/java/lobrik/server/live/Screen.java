@@ -6,7 +6,6 @@ import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
@@ -16,26 +15,37 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 final class Screen {
 
     private static final int FAR_BEHIND = 64;
-    private static final long BEAT_SECONDS = 10;
+    /** So often it is shown that the server is there. */
+    private static final long BEAT_NANOS = TimeUnit.SECONDS.toNanos(10);
 
     /** The browser opens a new one; so whoever lost their account meanwhile is noticed. */
     private static final long LONGEST_MILLIS = TimeUnit.MINUTES.toMillis(30);
 
+    /** Whoever measures at thirty benches writes more often than anybody looks. */
+    private static final long CHANGES_APART_NANOS = TimeUnit.MILLISECONDS.toNanos(500);
+
     private record Event(String name, Object said) {}
+
+    /** Only wakes the thread: what changed is in {@link #news}. */
+    private static final Event WAKE = new Event("wake", "");
 
     private static final Event END = new Event("end", "");
 
     /** By whose right a screen listens. */
     record Listener(UUID accountId, String sessionId) {}
 
+    private final UUID screenId;
     private final UUID cohortId;
     private final Listener listener;
     private final Consumer<Screen> onClosed;
     private final SseEmitter emitter = new SseEmitter(LONGEST_MILLIS);
+    private final News news;
     private final BlockingQueue<Event> waiting = new LinkedBlockingQueue<>(FAR_BEHIND);
 
-    Screen(UUID cohortId, Listener listener, Consumer<Screen> onClosed) {
+    Screen(UUID screenId, UUID cohortId, Listener listener, Consumer<Screen> onClosed) {
+        this.screenId = screenId;
         this.cohortId = cohortId;
+        this.news = new News(cohortId);
         this.listener = listener;
         this.onClosed = onClosed;
     }
@@ -63,6 +73,13 @@ final class Screen {
         }
     }
 
+    /** Has the screen told of a change, together with what else changes meanwhile. */
+    void changed(Live.Change change) {
+        if (news.add(change, screenId) && !waiting.offer(WAKE)) {
+            close();
+        }
+    }
+
     void close() {
         onClosed.accept(this);
         waiting.clear();
@@ -72,11 +89,25 @@ final class Screen {
 
     private void run() {
         try {
-            for (Event event = next(); !END.equals(event); event = next()) {
-                emitter.send(
-                        event == null
-                                ? SseEmitter.event().comment("beat")
-                                : SseEmitter.event().name(event.name()).data(event.said()));
+            long changesFrom = System.nanoTime();
+            while (true) {
+                long now = System.nanoTime();
+                long untilChanges = changesFrom - now;
+                boolean isNews = !news.isEmpty();
+                if (isNews && untilChanges <= 0) {
+                    send(new Event("changed", news.take()));
+                    changesFrom = now + CHANGES_APART_NANOS;
+                    continue;
+                }
+                Event event = waiting.poll(isNews ? untilChanges : BEAT_NANOS, TimeUnit.NANOSECONDS);
+                if (END.equals(event)) {
+                    break;
+                }
+                if (event == null && !isNews) {
+                    emitter.send(SseEmitter.event().comment("beat"));
+                } else if (event != null && !WAKE.equals(event)) {
+                    send(event);
+                }
             }
             emitter.complete();
         } catch (IOException | IllegalStateException gone) {
@@ -87,8 +118,7 @@ final class Screen {
         }
     }
 
-    /** The next event, or nothing when it is time to show that the server is there. */
-    private @Nullable Event next() throws InterruptedException {
-        return waiting.poll(BEAT_SECONDS, TimeUnit.SECONDS);
+    private void send(Event event) throws IOException {
+        emitter.send(SseEmitter.event().name(event.name()).data(event.said()));
     }
 }
