@@ -72,7 +72,7 @@ export function Tolerances() {
           </Card>
         ))}
         {presets.data.own.map(({ id, figures, madeBy, mayChange }) => (
-          <Card key={id} figures={figures} note={`the school's own, made by ${madeBy}`}>
+          <Card key={id} figures={figures} note={`the school’s own, made by ${madeBy}`}>
             {mayChange && (
               <Button
                 name="Change"

@@ -73,6 +73,9 @@ class AccessibilityTest {
         School.go(page, "/set/library");
         page.getByText("Up to the defrost switch").waitFor();
         check(page, "library");
+        School.go(page, "/set/library?side=given");
+        page.getByLabel("Codes on sheets").waitFor();
+        check(page, "given out");
         School.go(page, "/set/library?side=tolerances");
         Bench.button(page, "Make one like it: site").click();
         page.getByLabel("Points to pass").waitFor();

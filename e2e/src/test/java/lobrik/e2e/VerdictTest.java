@@ -144,7 +144,7 @@ class VerdictTest {
         page.getByLabel("A kink: points off").fill("40");
         Bench.button(page, "Keep it").click();
         Locator card = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Trade test"));
-        assertThat(card).containsText("your own");
+        assertThat(card).containsText("the school’s own, made by");
         Bench.button(page, "Change: Trade test").click();
         assertThat(page.getByLabel("Rise counts how many times")).hasValue("3");
         assertThat(page.getByLabel("A kink: points off")).hasValue("40");

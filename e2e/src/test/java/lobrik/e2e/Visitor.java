@@ -9,9 +9,11 @@ import java.io.InputStream;
 import java.net.InetAddress;
 import java.net.Socket;
 import java.nio.charset.StandardCharsets;
+import java.time.Duration;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.function.Consumer;
 
 /** Speaks HTTP by itself over one connection, so that it can say what no library would. */
 final class Visitor implements AutoCloseable {
@@ -40,6 +42,62 @@ final class Visitor implements AutoCloseable {
         visitor.get("/api/status");
         visitor.signIn(name, lobrik.password());
         return visitor;
+    }
+
+    /** The same person on another connection. */
+    Visitor again() {
+        Visitor other = new Visitor(port);
+        other.cookies.putAll(cookies);
+        return other;
+    }
+
+    /** Sends a request with less of a body than its head promises, and leaves it at that. */
+    Socket sendHalf(String method, String path, int promised, byte[] body) throws IOException {
+        Socket open = connected();
+        open.getOutputStream().write(join(head(method, path, "application/json", promised), body));
+        open.getOutputStream().flush();
+        return open;
+    }
+
+    /** Asks for something and reads it so slowly: so many bytes at a time, each time after a pause; gives its status. */
+    int readSlowly(String path, int bytes, Duration pause) throws IOException, InterruptedException {
+        try (Socket open = connected()) {
+            open.setReceiveBufferSize(bytes);
+            open.getOutputStream().write(head("GET", path, null, 0));
+            InputStream in = open.getInputStream();
+            int status = Integer.parseInt(line(in).substring(9, 12));
+            while (in.readNBytes(bytes).length == bytes) {
+                Thread.sleep(pause);
+            }
+            return status;
+        }
+    }
+
+    /** Listens to a stream of events until it ends; hears the data of each. */
+    void listen(String path, Consumer<String> data) throws IOException {
+        try (Socket open = connected()) {
+            open.getOutputStream().write(head("GET", path, null, 0));
+            InputStream in = new BufferedInputStream(open.getInputStream());
+            String first = line(in);
+            if (!first.contains(" 200")) {
+                throw new IOException("no stream: " + first);
+            }
+            while (!line(in).isEmpty()) {
+                // Nothing in the head matters.
+            }
+            StringBuilder heard = new StringBuilder();
+            for (int size = Integer.parseInt(line(in), 16); size > 0; size = Integer.parseInt(line(in), 16)) {
+                heard.append(new String(in.readNBytes(size), StandardCharsets.UTF_8));
+                line(in);
+                for (int end = heard.indexOf("\n"); end >= 0; end = heard.indexOf("\n")) {
+                    String line = heard.substring(0, end);
+                    heard.delete(0, end + 1);
+                    if (line.startsWith("data:")) {
+                        data.accept(line.substring("data:".length()));
+                    }
+                }
+            }
+        }
     }
 
     /** Signs in, again if need be: the device is known then. */
@@ -77,12 +135,23 @@ final class Visitor implements AutoCloseable {
     private Answer exchange(String method, String path, String type, byte[] body) throws IOException {
         Socket open = socket;
         if (open == null) {
-            open = new Socket(InetAddress.getLoopbackAddress(), port);
-            open.setSoTimeout(PATIENCE_MS);
+            open = connected();
             socket = open;
         }
+        open.getOutputStream().write(join(head(method, path, type, body.length), body));
+        open.getOutputStream().flush();
+        return read(new BufferedInputStream(open.getInputStream()));
+    }
+
+    private Socket connected() throws IOException {
+        Socket open = new Socket(InetAddress.getLoopbackAddress(), port);
+        open.setSoTimeout(PATIENCE_MS);
+        return open;
+    }
+
+    private byte[] head(String method, String path, String type, int length) {
         StringBuilder head = new StringBuilder(method.toUpperCase(Locale.ROOT) + " " + path
-                + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\nContent-Length: " + body.length + "\r\n");
+                + " HTTP/1.1\r\nHost: 127.0.0.1:" + port + "\r\nContent-Length: " + length + "\r\n");
         if (type != null) {
             head.append("Content-Type: ").append(type).append("\r\n");
         }
@@ -97,9 +166,7 @@ final class Visitor implements AutoCloseable {
             head.append("X-XSRF-TOKEN: ").append(token).append("\r\n");
         }
         head.append("\r\n");
-        open.getOutputStream().write(join(head.toString().getBytes(StandardCharsets.ISO_8859_1), body));
-        open.getOutputStream().flush();
-        return read(new BufferedInputStream(open.getInputStream()));
+        return head.toString().getBytes(StandardCharsets.ISO_8859_1);
     }
 
     private static byte[] join(byte[] head, byte[] body) {

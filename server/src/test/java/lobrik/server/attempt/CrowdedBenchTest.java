@@ -33,14 +33,14 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Eight instructors at once, with an account each, over a network that repeats, delays and breaks. Two of them always measure
- * the same pieces. At the end every reading is there once, and the server never failed. Each takes 70 readings in every build,
+ * the same pieces. At the end every reading is there once, and the server never failed. Each takes 40 readings in every build,
  * and 500 in a full run.
  */
 @ExtendWith(RunningServer.class)
 class CrowdedBenchTest {
 
     private static final int INSTRUCTORS = 8;
-    private static final int READINGS_EACH = Boolean.getBoolean("lobrik.full") ? 500 : 70;
+    private static final int READINGS_EACH = Boolean.getBoolean("lobrik.full") ? 500 : 40;
     private static final int READINGS = INSTRUCTORS * READINGS_EACH;
     private static final List<String> FEATURES = List.of(
             "mark1",
