@@ -48,6 +48,9 @@ public class Accounts {
     /** The full names of accounts, by id. */
     @Transactional(readOnly = true)
     public Map<UUID, String> namesOf(Collection<UUID> ids) {
+        if (ids.isEmpty()) {
+            return Map.of();
+        }
         return entities.createQuery("from Account where id in :ids", Account.class)
                 .setParameter("ids", ids)
                 .getResultStream()

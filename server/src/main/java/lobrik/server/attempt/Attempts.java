@@ -239,6 +239,9 @@ public class Attempts {
 
     /** Attempts at these assignments, from the oldest. */
     List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
+        if (assignmentIds.isEmpty()) {
+            return List.of();
+        }
         return entities.createQuery("from Attempt where assignmentId in :ids order by entryNo", Attempt.class)
                 .setParameter("ids", assignmentIds)
                 .getResultList();
@@ -271,6 +274,9 @@ public class Attempts {
 
     /** These attempts as they stand; what is not kept yet is judged as well. */
     List<Measured> measured(List<Attempt> attempts) {
+        if (attempts.isEmpty()) {
+            return List.of();
+        }
         Map<UUID, Exercise> byId =
                 library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
         Map<UUID, Ledger> written =

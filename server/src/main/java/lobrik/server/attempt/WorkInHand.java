@@ -138,13 +138,17 @@ public class WorkInHand {
      */
     @Transactional(readOnly = true)
     public List<Measured> kit(SignedIn who, UUID cohortId) {
-        return kit(who, cohortId, cohorts.trainees(who, cohortId));
+        List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        return kit(who, cohortId, of(trainees.stream().map(Trainee::id).toList()));
     }
 
-    /** The part of that which some trainees of the cohort have in hand. */
+    /**
+     * The part of that which some trainees of the cohort have in hand. The one who asks must be allowed to see them.
+     *
+     * @param inHand as {@link #of} says it
+     */
     @Transactional(readOnly = true)
-    public List<Measured> kit(SignedIn who, UUID cohortId, List<Trainee> trainees) {
-        Map<UUID, List<InHand>> inHand = of(trainees.stream().map(Trainee::id).toList());
+    public List<Measured> kit(SignedIn who, UUID cohortId, Map<UUID, List<InHand>> inHand) {
         Map<UUID, Exercise> exercises = library.byId(inHand.values().stream()
                 .flatMap(List::stream)
                 .map(each -> each.assignment().exerciseId())
@@ -152,15 +156,13 @@ public class WorkInHand {
         Centre centre = cohorts.centreOf(cohortId);
         List<Measured> kit = new ArrayList<>();
         List<Attempt> blank = new ArrayList<>();
-        for (Trainee trainee : trainees) {
-            for (InHand each : inHand.getOrDefault(trainee.id(), List.of())) {
-                Assignment assignment = each.assignment();
-                Exercise exercise = exercises.get(assignment.exerciseId());
-                if (each.piece() != null && each.isOpen()) {
-                    kit.add(each.piece());
-                } else if (exercise != null) {
-                    blank.add(attempt(UUID.randomUUID(), assignment, exercise, centre, who.accountId()));
-                }
+        for (InHand each : inHand.values().stream().flatMap(List::stream).toList()) {
+            Assignment assignment = each.assignment();
+            Exercise exercise = exercises.get(assignment.exerciseId());
+            if (each.piece() != null && each.isOpen()) {
+                kit.add(each.piece());
+            } else if (exercise != null) {
+                blank.add(attempt(UUID.randomUUID(), assignment, exercise, centre, who.accountId()));
             }
         }
         kit.addAll(attempts.measured(blank));

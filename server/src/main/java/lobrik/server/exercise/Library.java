@@ -221,6 +221,9 @@ public class Library {
     /** Exercises by id. */
     @Transactional(readOnly = true)
     public Map<UUID, Exercise> byId(Collection<UUID> ids) {
+        if (ids.isEmpty()) {
+            return Map.of();
+        }
         return entities.createQuery("from Exercise where id in :ids", Exercise.class)
                 .setParameter("ids", ids)
                 .getResultStream()

@@ -28,6 +28,7 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Assignments;
+import lobrik.server.giving.Giving;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
@@ -152,12 +153,17 @@ class FloorResource {
     @GetMapping("/api/floor/{cohortId}")
     FloorView floor(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID cohortId) {
         Cohort cohort = cohorts.cohort(who, cohortId);
+        List<Trainee> trainees = cohorts.trainees(who, cohortId);
         return new FloorView(
                 cohort.id(),
                 cohort.name(),
                 clock.instant(),
                 cohorts.onTheWall(who),
-                benches(cohorts.trainees(who, cohortId)));
+                benches(trainees, inHand(trainees)));
+    }
+
+    private Map<UUID, List<InHand>> inHand(List<Trainee> trainees) {
+        return work.of(trainees.stream().map(Trainee::id).toList());
     }
 
     @Operation(
@@ -172,25 +178,27 @@ class FloorResource {
         List<Trainee> chosen = cohorts.trainees(who, cohortId).stream()
                 .filter(trainee -> trainees.contains(trainee.id()))
                 .toList();
+        Map<UUID, List<InHand>> inHand = inHand(chosen);
         return new BenchesView(
                 clock.instant(),
-                benches(chosen),
+                benches(chosen, inHand),
                 kit
-                        ? work.kit(who, cohortId, chosen).stream()
+                        ? work.kit(who, cohortId, inHand).stream()
                                 .map(measured -> views.of(who, measured))
                                 .toList()
                         : List.of());
     }
 
-    private List<BenchView> benches(List<Trainee> trainees) {
-        Map<UUID, List<InHand>> inHand =
-                work.of(trainees.stream().map(Trainee::id).toList());
-        Map<UUID, Exercise> byId = library.byId(inHand.values().stream()
+    private List<BenchView> benches(List<Trainee> trainees, Map<UUID, List<InHand>> inHand) {
+        List<Assignment> all = inHand.values().stream()
                 .flatMap(List::stream)
-                .map(each -> each.assignment().exerciseId())
-                .collect(Collectors.toSet()));
+                .map(InHand::assignment)
+                .toList();
+        Map<UUID, Giving.Terms> terms = all.isEmpty() ? Map.of() : assignments.terms(all);
+        Map<UUID, Exercise> byId =
+                library.byId(all.stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
         return trainees.stream()
-                .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId))
+                .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId, terms))
                 .toList();
     }
 
@@ -209,7 +217,8 @@ class FloorResource {
         return cohorts.onTheWall(who);
     }
 
-    private BenchView bench(Trainee trainee, List<InHand> inHand, Map<UUID, Exercise> exercises) {
+    private static BenchView bench(
+            Trainee trainee, List<InHand> inHand, Map<UUID, Exercise> exercises, Map<UUID, Giving.Terms> terms) {
         List<Stand> stands = inHand.stream()
                 .map(FloorResource::stand)
                 .sorted(Comparator.comparing(Stand::state))
@@ -238,19 +247,22 @@ class FloorResource {
                 first.since(),
                 assignment.id(),
                 title(assignment, exercises),
-                assignments.terms(assignment).dueOn(),
+                dueOn(assignment, terms),
                 piece == null ? null : summary(piece),
-                stands.stream().skip(1).map(stand -> other(stand, exercises)).toList());
+                stands.stream()
+                        .skip(1)
+                        .map(stand -> other(stand, exercises, terms))
+                        .toList());
     }
 
-    private OtherView other(Stand stand, Map<UUID, Exercise> exercises) {
+    private static OtherView other(Stand stand, Map<UUID, Exercise> exercises, Map<UUID, Giving.Terms> terms) {
         Assignment assignment = stand.work().assignment();
         return new OtherView(
-                assignment.id(),
-                title(assignment, exercises),
-                stand.state(),
-                stand.since(),
-                assignments.terms(assignment).dueOn());
+                assignment.id(), title(assignment, exercises), stand.state(), stand.since(), dueOn(assignment, terms));
+    }
+
+    private static @Nullable LocalDate dueOn(Assignment assignment, Map<UUID, Giving.Terms> terms) {
+        return terms.getOrDefault(assignment.givingId(), Giving.Terms.OPEN).dueOn();
     }
 
     private static String title(Assignment assignment, Map<UUID, Exercise> exercises) {

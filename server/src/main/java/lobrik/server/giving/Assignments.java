@@ -32,6 +32,15 @@ public class Assignments {
         return giving == null ? Giving.Terms.OPEN : giving.terms();
     }
 
+    /** The terms on which some were given, by giving. */
+    @Transactional(readOnly = true)
+    public Map<UUID, Giving.Terms> terms(Collection<Assignment> given) {
+        return entities.createQuery("from Giving where id in :ids", Giving.class)
+                .setParameter("ids", given.stream().map(Assignment::givingId).collect(Collectors.toSet()))
+                .getResultStream()
+                .collect(Collectors.toMap(Giving::id, Giving::terms));
+    }
+
     /** The assignment with this id. */
     @Transactional(readOnly = true)
     public @Nullable Assignment find(UUID id) {
@@ -44,6 +53,9 @@ public class Assignments {
      */
     @Transactional(readOnly = true)
     public List<Assignment> perhapsUnfinished(Collection<UUID> traineeIds) {
+        if (traineeIds.isEmpty()) {
+            return List.of();
+        }
         return entities.createQuery("""
                         from Assignment a where a.traineeId in :trainees
                           and not exists (select 1 from TakenBack t where t.givingId = a.givingId)
@@ -58,6 +70,9 @@ public class Assignments {
     /** What each of these trainees was given last, by trainee; trainees without an exercise are left out. */
     @Transactional(readOnly = true)
     public Map<UUID, Assignment> lastOf(Collection<UUID> traineeIds) {
+        if (traineeIds.isEmpty()) {
+            return Map.of();
+        }
         return entities.createQuery("""
                         from Assignment a where a.traineeId in :trainees
                           and not exists (select 1 from TakenBack t where t.givingId = a.givingId)
