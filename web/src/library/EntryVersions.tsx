@@ -11,7 +11,7 @@ export function EntryVersions({ entry, onClose }: { entry: Schemas['EntryView'];
       {detail.data === undefined ? (
         <p>{detail.error?.message ?? 'Opening…'}</p>
       ) : (
-        <ol className="grid max-h-[60vh] overflow-y-auto text-lg">
+        <ol className="grid max-h-[60vh] overflow-y-auto text-left text-lg">
           {detail.data.versions.map(({ version, createdAt, savedBy, exercise }) => (
             <li key={version} className="flex items-center gap-3 border-t border-base-300 py-1">
               <span className="figures w-8 text-right">{version}</span>

@@ -221,7 +221,7 @@ function Row({ entry, onChanged }: { entry: Entry; onChanged: () => Promise<void
         )}
       </td>
       <td className="figures pl-3 text-right max-sm:hidden">{entry.given}</td>
-      <td className="py-1 pl-3 text-right">
+      <td className="py-1 pl-3">
         <span className="inline-flex gap-2">
           <Link to={`/set?exercise=${entry.id}&give`} className={`${BUTTON} grid place-items-center`}>
             Give

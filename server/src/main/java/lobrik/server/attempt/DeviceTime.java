@@ -1,5 +1,6 @@
 package lobrik.server.attempt;
 
+import java.time.format.DateTimeParseException;
 import java.time.Duration;
 import java.time.Instant;
 import org.jspecify.annotations.Nullable;
@@ -29,6 +30,19 @@ public record DeviceTime(
     record Said(@Nullable Instant taken, @Nullable Instant sent) {
 
         static final Said NOTHING = new Said(null, null);
+
+        /**
+         * What came with a request. Nothing is turned down for a clock that is so wrong that it makes no sense.
+         *
+         * @param sent as in {@link #HEADER}
+         */
+        static Said of(@Nullable Instant taken, @Nullable String sent) {
+            try {
+                return new Said(taken, sent == null ? null : Instant.parse(sent));
+            } catch (DateTimeParseException nonsense) {
+                return new Said(taken, null);
+            }
+        }
     }
 
     /**

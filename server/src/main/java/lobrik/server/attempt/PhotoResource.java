@@ -65,12 +65,12 @@ class PhotoResource {
             @RequestParam(required = false) @Nullable String about,
             @RequestParam(required = false) @Nullable String note,
             @RequestParam(required = false) @Nullable Instant takenAt,
-            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable String sentAt,
             @Parameter(hidden = true) InputStream file)
             throws IOException {
         attempts.get(who, id);
         Shrunk shrunk = intake.shrink(file);
-        DeviceTime time = keeping.time(who, id, new DeviceTime.Said(takenAt, sentAt));
+        DeviceTime time = keeping.time(who, id, DeviceTime.Said.of(takenAt, sentAt));
         Photo.Caption caption = new Photo.Caption(
                 key,
                 id,

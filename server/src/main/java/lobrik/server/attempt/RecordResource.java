@@ -87,9 +87,9 @@ class RecordResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
-            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable String sentAt,
             @RequestBody NewReading request) {
-        DeviceTime time = keeping.time(who, id, new DeviceTime.Said(request.takenAt(), sentAt));
+        DeviceTime time = keeping.time(who, id, DeviceTime.Said.of(request.takenAt(), sentAt));
         return views.of(who, keeping.keep(who, row(who, id, key, time, request)));
     }
 
@@ -99,7 +99,7 @@ class RecordResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
-            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable Instant sentAt,
+            @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable String sentAt,
             @RequestBody NewFact request) {
         Correction correction = request.corrects() == null
                 ? null
@@ -113,7 +113,7 @@ class RecordResource {
                 id,
                 FactInput.kept(request.fact(), request.bare(), () -> attempts.get(who, id)),
                 who.accountId(),
-                keeping.time(who, id, new DeviceTime.Said(request.takenAt(), sentAt)),
+                keeping.time(who, id, DeviceTime.Said.of(request.takenAt(), sentAt)),
                 clock.instant(),
                 correction);
         return views.of(who, keeping.keep(who, row));

@@ -54,6 +54,16 @@ class DeviceTimeTest {
     }
 
     @Test
+    void nonsense_saysNothing_andTurnsNothingDown() {
+        Instant taken = Instant.parse("2026-11-29T09:30:00Z");
+        assertThat(Said.of(taken, "yesterday")).isEqualTo(new Said(taken, null));
+        assertThat(Said.of(taken, null)).isEqualTo(new Said(taken, null));
+        assertThat(Said.of(null, "2026-11-29T09:59:58Z").sent()).isEqualTo("2026-11-29T09:59:58Z");
+        assertThat(DeviceTime.of(Said.of(taken, "+1000000000-12-31T00:00:00Z"), GIVEN, NOW).at())
+                .isEqualTo(taken);
+    }
+
+    @Test
     void ourOwnClockPutBack_movesNothingIntoTheFuture() {
         Instant before = GIVEN.minus(Duration.ofDays(400));
         assertThat(DeviceTime.of(Said.NOTHING, GIVEN, before).at()).isEqualTo(before);
