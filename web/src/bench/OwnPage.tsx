@@ -21,7 +21,11 @@ export default function OwnPage() {
     return (
       <main className="p-5">
         <p className="text-xl" role="status">
-          {own.error === null ? 'Opening your page…' : 'This key opens nothing. Ask your instructor for another.'}
+          {own.error === null
+            ? 'Opening your page…'
+            : own.error.status === 404
+              ? 'This key opens nothing. Ask your instructor for another.'
+              : own.error.message}
         </p>
       </main>
     );

@@ -25,7 +25,8 @@ export function CohortEnd({ cohortId, name }: { cohortId: string; name: string }
           className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
           onBlur={(event) => {
             const day = event.target.value;
-            if (day !== endsOn) {
+            // A day that is half typed is no day that is taken away.
+            if (day !== endsOn && !event.target.validity.badInput) {
               end.mutate(day === '' ? null : day);
             }
           }}

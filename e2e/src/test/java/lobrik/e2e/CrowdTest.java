@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.google.gson.JsonArray;
 import com.google.gson.JsonElement;
-import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import java.io.IOException;
 import java.net.Socket;
@@ -44,13 +43,6 @@ class CrowdTest {
     private static final int HALF_BODIES = 220;
     private static final int SLOW_EXPORTS = 10;
     private static final int SIGN_INS_A_SECOND = 60;
-
-    /** A stub: what is read of it, and how it comes out. */
-    private static final List<Map.Entry<String, String>> READINGS = List.of(
-            Map.entry("mark1", "11 5/8"),
-            Map.entry("leg", "17 5/8"),
-            Map.entry("angle1", "90"),
-            Map.entry("otherLeg", "22"));
 
     /** As often as the pages do by themselves, in seconds. */
     private static final int PHONE_LOOKS_EVERY = 10;
@@ -127,45 +119,8 @@ class CrowdTest {
         return ThreadLocalRandom.current().nextDouble(least, most);
     }
 
-    /** A class with a stub to bend. */
-    private record Taught(String cohort, List<String> trainees, List<String> codes) {}
-
-    private static Taught begin(Visitor oskar, int number, int trainees) throws IOException {
-        String cohort = UUID.randomUUID().toString();
-        JsonArray names = new JsonArray();
-        for (int i = 1; i <= trainees; i++) {
-            names.add("Trainee " + number + "." + i);
-        }
-        JsonObject started = new JsonObject();
-        started.addProperty("name", "Class " + number + " " + cohort);
-        started.add("trainees", names);
-        put(oskar, "/api/cohorts/" + cohort, started.toString());
-        JsonObject given = put(oskar, "/api/givings/" + UUID.randomUUID(), """
-                {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4",
-                  "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
-                   "bender":{"takeUpIn":6,"radiusIn":5.125},
-                   "bend":{"kind":"stub90","legIn":17.625,"otherLegIn":22,"placement":"arrow"}},
-                  "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
-                 "giveTo":{"cohortId":"%s"}}""".formatted(cohort));
-        List<String> ids = new ArrayList<>();
-        List<String> codes = new ArrayList<>();
-        for (JsonElement sheet : given.getAsJsonArray("sheets")) {
-            ids.add(sheet.getAsJsonObject().get("traineeId").getAsString());
-            codes.add(sheet.getAsJsonObject().get("code").getAsString());
-        }
-        return new Taught(cohort, ids, codes);
-    }
-
-    private static JsonObject put(Visitor who, String path, String body) throws IOException {
-        Visitor.Answer answer = who.send("PUT", path, "application/json", body.getBytes(StandardCharsets.UTF_8));
-        if (answer.status() != 200) {
-            throw new IOException(path + ": " + answer);
-        }
-        return answer.json().getAsJsonObject();
-    }
-
     /** A live screen: asks for the benches that it is told of, one question after the other, and for the floor now and then. */
-    private void screen(Visitor who, Taught taught, boolean kit, Figures figures) {
+    private void screen(Visitor who, StubClass taught, boolean kit, Figures figures) {
         BlockingQueue<String> told = new LinkedBlockingQueue<>();
         plays(() -> {
             try (Visitor listening = who.again()) {
@@ -211,18 +166,18 @@ class CrowdTest {
     }
 
     /** Somebody with a tablet measures one trainee's piece after the other. */
-    private void measure(Visitor who, List<String> trainees, double pause, Figures figures) throws Exception {
+    private void measure(Visitor who, List<StubClass.Sheet> sheets, double pause, Figures figures) throws Exception {
         sleep(between(0, pause));
-        for (int i = 0; !over; i = (i + 1) % trainees.size()) {
+        for (int i = 0; !over; i = (i + 1) % sheets.size()) {
             String attempt = UUID.randomUUID().toString();
             Visitor.Answer opened = figures.timed(
                     "a piece opened",
                     who,
                     "PUT",
                     "/api/attempts/" + attempt,
-                    "{\"traineeId\":\"" + trainees.get(i) + "\"}");
+                    "{\"traineeId\":\"" + sheets.get(i).traineeId() + "\"}");
             attempt = opened.json().getAsJsonObject().get("id").getAsString();
-            for (Map.Entry<String, String> reading : READINGS) {
+            for (Map.Entry<String, String> reading : StubClass.RIGHT) {
                 sleep(between(0.5 * pause, 1.5 * pause));
                 Visitor.Answer kept = figures.timed(
                         "a reading kept",
@@ -271,14 +226,14 @@ class CrowdTest {
     }
 
     private void warmUp(Launched school, Visitor oskar, double seconds) throws Exception {
-        Taught taught = begin(oskar, 0, 6);
+        StubClass taught = StubClass.begin(oskar, "Warming up", 6);
         Figures nobodys = new Figures();
         screen(oskar, taught, true, nobodys);
-        taught.codes().forEach(code -> plays(() -> phone(school.port(), code, nobodys)));
-        taught.trainees()
-                .forEach(trainee -> plays(() -> {
+        taught.sheets().forEach(sheet -> plays(() -> phone(school.port(), sheet.code(), nobodys)));
+        taught.sheets()
+                .forEach(sheet -> plays(() -> {
                     try (Visitor tablet = oskar.again()) {
-                        measure(tablet, List.of(trainee), 0.1, nobodys);
+                        measure(tablet, List.of(sheet), 0.1, nobodys);
                     }
                 }));
         sleep(seconds);
@@ -295,12 +250,12 @@ class CrowdTest {
                 Visitor oskar = Visitor.signedIn(school, "oskar")) {
             warmUp(school, oskar, 30);
             for (int number = 1; number <= CLASSES; number++) {
-                Taught taught = begin(oskar, number, TRAINEES);
+                StubClass taught = StubClass.begin(oskar, "Class " + number, TRAINEES);
                 screen(oskar, taught, false, figures);
                 for (int tablet = 0; tablet < TABLETS; tablet++) {
-                    List<String> own = new ArrayList<>();
+                    List<StubClass.Sheet> own = new ArrayList<>();
                     for (int i = tablet; i < TRAINEES; i += TABLETS) {
-                        own.add(taught.trainees().get(i));
+                        own.add(taught.sheets().get(i));
                     }
                     screen(oskar, taught, true, figures);
                     plays(() -> {
@@ -309,7 +264,7 @@ class CrowdTest {
                         }
                     });
                 }
-                taught.codes().forEach(code -> plays(() -> phone(school.port(), code, figures)));
+                taught.sheets().forEach(sheet -> plays(() -> phone(school.port(), sheet.code(), figures)));
             }
             Thread.sleep(MEASURED);
             over = true;
@@ -330,7 +285,7 @@ class CrowdTest {
                 Visitor oskar = Visitor.signedIn(school, "oskar");
                 Visitor runa = Visitor.signedIn(school, "runa")) {
             warmUp(school, oskar, 20);
-            Taught taught = begin(dessa, 1, 6);
+            StubClass taught = StubClass.begin(dessa, "Not put off", 6);
             for (int i = 0; i < HALF_BODIES; i++) {
                 plays(() -> halfBodies(school));
             }
@@ -347,7 +302,7 @@ class CrowdTest {
             for (int i = 0; i < SIGN_INS_A_SECOND; i++) {
                 plays(() -> signIns(school, strangers));
             }
-            plays(() -> measure(dessa, taught.trainees(), 0.2, figures));
+            plays(() -> measure(dessa, taught.sheets(), 0.2, figures));
             Thread.sleep(MEASURED);
             over = true;
             figures.report("readings under %d half-sent bodies, %d slow exports, %d sign-ins a second, %d min"

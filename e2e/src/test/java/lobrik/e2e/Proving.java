@@ -1,7 +1,5 @@
 package lobrik.e2e;
 
-import com.google.gson.JsonArray;
-import com.google.gson.JsonElement;
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import java.io.BufferedReader;
@@ -20,7 +18,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.random.RandomGenerator;
@@ -65,12 +62,12 @@ final class Proving implements AutoCloseable {
     private final Path disk;
     private final boolean mounted;
     private final Launched school;
-    private final String cohort = UUID.randomUUID().toString();
     private final List<Process> writers = new ArrayList<>();
     private final List<Thread> listeners = new ArrayList<>();
     private final Map<String, Written> arrived = new ConcurrentHashMap<>();
     private final Map<String, String> kept = new ConcurrentHashMap<>();
     private final List<Integer> refused = new ArrayList<>();
+    private String cohort = "";
     private final AtomicBoolean silent = new AtomicBoolean();
 
     private Proving(Path disk, boolean mounted, Launched school) {
@@ -102,31 +99,17 @@ final class Proving implements AutoCloseable {
 
     private void begin(int people, int pauseMs) throws IOException {
         try (Visitor oskar = Visitor.signedIn(school, "oskar")) {
-            JsonArray names = new JsonArray();
-            for (int i = 1; i <= people; i++) {
-                names.add("Writer " + i);
-            }
-            JsonObject started = new JsonObject();
-            started.addProperty("name", "Proved " + cohort);
-            started.add("trainees", names);
-            put(oskar, "/api/cohorts/" + cohort, started.toString());
-            JsonObject given = put(oskar, "/api/givings/" + UUID.randomUUID(), """
-                    {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4",
-                      "definition":{"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
-                       "bender":{"takeUpIn":6,"radiusIn":5.125},
-                       "bend":{"kind":"stub90","legIn":17.625,"otherLegIn":22,"placement":"arrow"}},
-                      "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
-                     "giveTo":{"cohortId":"%s"}}""".formatted(cohort));
-            for (JsonElement sheet : given.getAsJsonArray("sheets")) {
-                JsonObject one = sheet.getAsJsonObject();
+            StubClass proved = StubClass.begin(oskar, "Proved", people);
+            cohort = proved.cohort();
+            for (StubClass.Sheet sheet : proved.sheets()) {
                 Process writer = new ProcessBuilder(
                                 "node",
                                 WRITER.toString(),
                                 school.base(),
                                 "oskar",
                                 school.password(),
-                                one.get("traineeId").getAsString(),
-                                one.get("assignmentId").getAsString(),
+                                sheet.traineeId(),
+                                sheet.assignmentId(),
                                 String.valueOf(pauseMs))
                         .redirectError(ProcessBuilder.Redirect.INHERIT)
                         .start();
@@ -134,14 +117,6 @@ final class Proving implements AutoCloseable {
                 listeners.add(Thread.ofVirtual().start(() -> listen(writer)));
             }
         }
-    }
-
-    private static JsonObject put(Visitor who, String path, String body) throws IOException {
-        Visitor.Answer answer = who.send("PUT", path, "application/json", body.getBytes(StandardCharsets.UTF_8));
-        if (answer.status() != 200) {
-            throw new IOException(path + ": " + answer);
-        }
-        return answer.json().getAsJsonObject();
     }
 
     private void listen(Process writer) {

@@ -1,6 +1,6 @@
 package lobrik.server.attempt;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -25,7 +25,7 @@ import org.jspecify.annotations.Nullable;
 /** One piece that a trainee bent, with the tolerances it is judged by, frozen when its measuring began. */
 @Entity
 @DynamicUpdate
-public class Attempt {
+public class Attempt extends Numbered {
 
     @Id
     private UUID id;
@@ -49,10 +49,6 @@ public class Attempt {
     private @Nullable UUID startedBy;
     private Instant startedAt;
     private boolean complete;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Attempt() {}

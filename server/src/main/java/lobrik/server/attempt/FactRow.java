@@ -1,6 +1,6 @@
 package lobrik.server.attempt;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "bench_fact")
-public class FactRow implements Kept {
+public class FactRow extends Numbered implements Kept {
 
     @Id
     private UUID id;
@@ -35,10 +35,6 @@ public class FactRow implements Kept {
     private Instant receivedAt;
     private @Nullable UUID corrects;
     private @Nullable String reason;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected FactRow() {}
@@ -112,11 +108,6 @@ public class FactRow implements Kept {
 
     Instant receivedAt() {
         return receivedAt;
-    }
-
-    @Override
-    public @Nullable Long entryNo() {
-        return entryNo;
     }
 
     @Override

@@ -1,6 +1,6 @@
 package lobrik.server.attempt;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "reading")
-public class ReadingRow implements Kept {
+public class ReadingRow extends Numbered implements Kept {
 
     private static final String PICOMETRES = "pm";
     private static final String NANODEGREES = "ndeg";
@@ -62,10 +62,6 @@ public class ReadingRow implements Kept {
     private @Nullable String omitted;
     private @Nullable UUID corrects;
     private @Nullable String reason;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected ReadingRow() {}
@@ -180,11 +176,6 @@ public class ReadingRow implements Kept {
     /** When it came in, by the server's clock. */
     Instant receivedAt() {
         return receivedAt;
-    }
-
-    @Override
-    public @Nullable Long entryNo() {
-        return entryNo;
     }
 
     /** Why it was not measured. */

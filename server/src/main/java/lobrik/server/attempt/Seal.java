@@ -1,17 +1,16 @@
 package lobrik.server.attempt;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
-import org.jspecify.annotations.Nullable;
 
 /** The word that an attempt is verified and locked, or open again and why. */
 @Entity
 @Immutable
-class Seal {
+class Seal extends Numbered {
 
     @Id
     private UUID id;
@@ -21,10 +20,6 @@ class Seal {
     private UUID setBy;
     private Instant setAt;
     private String reason;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Seal() {}

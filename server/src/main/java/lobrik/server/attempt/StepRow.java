@@ -1,6 +1,6 @@
 package lobrik.server.attempt;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "bench_step")
-public class StepRow {
+public class StepRow extends Numbered {
 
     @Id
     private UUID id;
@@ -22,10 +22,6 @@ public class StepRow {
     private String step;
     private @Nullable UUID setBy;
     private Instant setAt;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected StepRow() {}
@@ -49,11 +45,6 @@ public class StepRow {
     @Nullable
     UUID setBy() {
         return setBy;
-    }
-
-    @Nullable
-    Long entryNo() {
-        return entryNo;
     }
 
     public Instant setAt() {

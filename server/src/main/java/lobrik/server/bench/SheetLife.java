@@ -1,5 +1,6 @@
 package lobrik.server.bench;
 
+import lobrik.server.platform.Days;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -43,7 +44,7 @@ final class SheetLife {
     void require(Sheet sheet, @Nullable Measured last) {
         int days = cohorts.centreOf(sheet.trainee().cohortId()).sheetDays();
         LocalDate end = session(sheet, last).plusDays(days);
-        if (LocalDate.now(clock).isAfter(end)) {
+        if (Days.today(clock).isAfter(end)) {
             throw TurnedDown.conflict(
                     "sheet-ended",
                     "The code of this sheet worked until " + DAY.format(end)
@@ -57,11 +58,7 @@ final class SheetLife {
                 Stream.concat(
                                 Stream.of(sheet.assignment().givenAt()),
                                 Optional.ofNullable(last).map(Measured::workedAt).stream())
-                        .map(this::day));
+                        .map(Days::of));
         return days.max(LocalDate::compareTo).orElseThrow();
-    }
-
-    private LocalDate day(Instant at) {
-        return LocalDate.ofInstant(at, clock.getZone());
     }
 }

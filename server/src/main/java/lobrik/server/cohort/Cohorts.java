@@ -1,5 +1,6 @@
 package lobrik.server.cohort;
 
+import lobrik.server.platform.Days;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -146,7 +147,7 @@ public class Cohorts {
     /** Whether the last day of a cohort is over, for whoever was let in by other means than an account. */
     @Transactional(readOnly = true)
     public boolean isOver(UUID cohortId) {
-        return entities.find(Cohort.class, cohortId).isOver(LocalDate.now(clock));
+        return entities.find(Cohort.class, cohortId).isOver(Days.today(clock));
     }
 
     private Centre centre(SignedIn who) {

@@ -111,7 +111,7 @@ class LibraryResource {
                                 completed(each.content())))
                         .toList(),
                 retirements.stream()
-                        .map(each -> new RetirementView(each.isAway(), names.get(each.by()), each.at()))
+                        .map(each -> new RetirementView(each.isAway(), nameOf(each.by(), names), each.at()))
                         .toList());
     }
 
@@ -173,6 +173,10 @@ class LibraryResource {
                 .map(shelved -> shelved.entry().createdBy())
                 .distinct()
                 .toList());
+    }
+
+    private static @Nullable String nameOf(@Nullable UUID account, Map<UUID, String> names) {
+        return account == null ? null : names.get(account);
     }
 
     private EntryView view(Library.Shelved shelved, SignedIn who) {

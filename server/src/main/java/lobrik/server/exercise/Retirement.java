@@ -1,6 +1,6 @@
 package lobrik.server.exercise;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "library_retirement")
-class Retirement {
+class Retirement extends Numbered {
 
     @Id
     private UUID id;
@@ -22,10 +22,6 @@ class Retirement {
     private boolean away;
     private @Nullable UUID by;
     private Instant at;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Retirement() {}

@@ -1,15 +1,14 @@
 package lobrik.server.giving;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 
 /** An exercise given to a trainee: the same as everybody's of its giving, or a variant. */
 @Entity
-public class Assignment {
+public class Assignment extends Numbered {
 
     @Id
     private UUID id;
@@ -20,10 +19,6 @@ public class Assignment {
     private UUID givenBy;
     private Instant givenAt;
     private String code;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Assignment() {}

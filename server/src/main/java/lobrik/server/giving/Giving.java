@@ -1,6 +1,6 @@
 package lobrik.server.giving;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 
 /** An exercise given out to one or several trainees at once. */
 @Entity
-public class Giving {
+public class Giving extends Numbered {
 
     @Id
     private UUID id;
@@ -22,10 +22,6 @@ public class Giving {
     private @Nullable LocalDate dueOn;
     private @Nullable Integer tries;
     private boolean varied;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected Giving() {}

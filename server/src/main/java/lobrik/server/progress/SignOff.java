@@ -1,6 +1,6 @@
 package lobrik.server.progress;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -9,11 +9,10 @@ import java.util.UUID;
 import lobrik.server.platform.Unit;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.jspecify.annotations.Nullable;
 
 /** A signature, with the rule and the evidence as they were. */
 @Entity
-public class SignOff {
+public class SignOff extends Numbered {
 
     /** A piece that it was given on; written out, so that it still says so when everything else has changed. */
     public record Evidence(
@@ -48,10 +47,6 @@ public class SignOff {
 
     private boolean met;
     private String remark;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected SignOff() {}

@@ -1,6 +1,6 @@
 package lobrik.server.progress;
 
-import jakarta.persistence.Column;
+import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -8,12 +8,11 @@ import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
-import org.jspecify.annotations.Nullable;
 
 /** A rule from when on it counts; never changed. */
 @Entity
 @Table(name = "sign_off_rule")
-class SignOffRuleRow {
+class SignOffRuleRow extends Numbered {
 
     /** The kind of the rule for all kinds of bend that have none of their own. */
     static final String ALL = "";
@@ -29,10 +28,6 @@ class SignOffRuleRow {
 
     private UUID keptBy;
     private Instant keptAt;
-
-    /** In which order it was written down, whatever the clocks said; the database counts, so it is unknown until it is read. */
-    @Column(insertable = false, updatable = false)
-    private @Nullable Long entryNo;
 
     @SuppressWarnings("NullAway.Init")
     protected SignOffRuleRow() {}
