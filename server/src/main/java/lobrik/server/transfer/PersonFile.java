@@ -53,8 +53,8 @@ class PersonFile {
             new Part("seals", "select * from seal where attempt_id in " + OWN_ATTEMPTS + " order by set_at"),
             new Part(
                     "photos",
-                    "select id, attempt_id, about, note, width, height, taken_by, taken_at, received_at, "
-                            + "encode(content, 'base64') as content from photo where attempt_id in " + OWN_ATTEMPTS
+                    "select id, attempt_id, about, note, width, height, taken_by, taken_at, said_at, device_ahead_ms, received_at,"
+                            + " encode(content, 'base64') as content from photo where attempt_id in " + OWN_ATTEMPTS
                             + " order by taken_at"),
             new Part("outcomes", "select * from outcome where trainee_id = :trainee order by measured_at"),
             new Part("signOffs", "select * from sign_off where trainee_id = :trainee order by signed_at"),

@@ -59,11 +59,20 @@ class ReadingsFile {
             new Column("typed", "text", "As it was typed."),
             new Column("corrects", "id", "The reading that it replaces."),
             new Column("reason", "text", "Why it was corrected."),
-            new Column("taken_at", "time", "ISO 8601 with offset, by the device's clock."),
+            new Column(
+                    "taken_at",
+                    "time",
+                    "ISO 8601 with offset: when it was taken, put right where the device's clock was wrong."),
             new Column("received_at", "time", "When it reached the server."),
             new Column("taken_by", "text", "Name of who took it."),
             new Column("taken_with", "keys | pad | wedge | gauge | asAsked", "How it was entered."),
-            new Column("instrument", "text", "Of a gauge: its name."));
+            new Column("instrument", "text", "Of a gauge: its name."),
+            new Column("device_said", "time", "What the device's clock said when it was taken. Empty where it is not known."),
+            new Column(
+                    "device_ahead_s",
+                    "number",
+                    "Seconds by which the device's clock was ahead of the server's, below 0 behind it. Empty where it is not"
+                            + " known."));
 
     private static final String QUERY = """
             select r.id, r.attempt_id, c.name, t.id, t.full_name, e.title, e.kind, e.conduit_label, e.bender_label, r.feature,
@@ -71,7 +80,8 @@ class ReadingsFile {
               o.tolerances[array_position(o.features, r.feature)],
               not exists (select 1 from reading x where x.corrects = r.id)
                 and not exists (select 1 from set_aside s where s.record_id = r.id),
-              r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name, r.taken_with, r.instrument
+              r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name, r.taken_with, r.instrument,
+              r.said_at, r.device_ahead_ms
             from cohort c
             join trainee t on t.cohort_id = c.id
             join attempt p on p.trainee_id = t.id
@@ -146,7 +156,9 @@ class ReadingsFile {
                             Cells.moment((Instant) row[20]),
                             row[21],
                             row[22],
-                            row[23]));
+                            row[23],
+                            Cells.moment((Instant) row[24]),
+                            row[25] == null ? null : (Long) row[25] / 1000));
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -3,6 +3,7 @@ package lobrik.server.platform;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -150,10 +151,9 @@ class ClocksTest {
         assertThat(kept.at("/features/1/reading/clockWrongBySeconds").asInt()).isBetween(-7200 + 40, -7200 + 70);
         assertThat(Instant.parse(kept.at("/features/1/reading/takenAt").asString()))
                 .isBetween(taken.plusSeconds(7200 - 70), taken.plusSeconds(7200 - 40));
-        assertThat(lead.get("/api/attempts/" + attempt)
-                        .at("/features/0/reading")
-                        .isNull())
-                .isTrue();
+        assertThat(new String(lead.file("/api/readings.csv?cohort=" + bench.cohort()), StandardCharsets.UTF_8))
+                .as("the file says by how many seconds, beside what the device said")
+                .containsPattern("\"-71\\d\\d\"");
     }
 
     // Codes that end
