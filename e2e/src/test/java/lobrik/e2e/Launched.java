@@ -15,9 +15,11 @@ import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Base64;
 import java.util.List;
 import java.util.Map;
 import java.util.Properties;
+import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -39,9 +41,11 @@ final class Launched implements AutoCloseable {
     private final Path data;
     private final int port;
     private final String password;
+    private final Map<String, String> environment;
 
-    private Launched(Process launcher, Path data, int port, String password) {
+    private Launched(Process launcher, Path data, int port, String password, Map<String, String> environment) {
         this.launcher = launcher;
+        this.environment = Map.copyOf(environment);
         this.data = data;
         this.port = port;
         this.password = password;
@@ -72,7 +76,7 @@ final class Launched implements AutoCloseable {
 
     /** The same by another command that does. */
     void again(String command) throws IOException {
-        launcher = start(command, Map.of(), data, port).launcher;
+        launcher = start(command, environment, data, port).launcher;
     }
 
     /** The process of its server. */
@@ -107,7 +111,7 @@ final class Launched implements AutoCloseable {
                 if (!password.find()) {
                     throw new IOException("no password was printed: " + said);
                 }
-                return new Launched(launcher, data, port, password.group(1));
+                return new Launched(launcher, data, port, password.group(1), environment);
             }
         }
         throw new IOException("the launcher did not get ready: " + said);
@@ -212,11 +216,26 @@ final class Launched implements AutoCloseable {
     /** Waits until it answers calls that need the database, and the launcher knows it. */
     void awaitReady() throws IOException, InterruptedException {
         long end = System.nanoTime() + PATIENCE.toNanos();
-        while (!isReady() || get("/api/benches/00000000") != 404 || !Files.exists(data.resolve("address"))) {
+        while (!isReady() || !asksItsDatabase() || !Files.exists(data.resolve("address"))) {
             if (System.nanoTime() > end) {
-                throw new IOException("not ready after " + PATIENCE.toSeconds() + " s");
+                throw new IOException("not ready after " + PATIENCE.toSeconds() + " s: "
+                        + run(environment, "status", "--data", data.toString()).text());
             }
             Thread.sleep(50);
+        }
+    }
+
+    /** Whether it finds out that there is no such session: for that it has to look. */
+    private boolean asksItsDatabase() throws InterruptedException {
+        String nobodys =
+                Base64.getEncoder().encodeToString(UUID.randomUUID().toString().getBytes(StandardCharsets.UTF_8));
+        try (HttpClient client = HttpClient.newHttpClient()) {
+            HttpRequest me = HttpRequest.newBuilder(URI.create(base() + "/api/me"))
+                    .header("Cookie", "lobrik-session=" + nobodys)
+                    .build();
+            return client.send(me, BodyHandlers.discarding()).statusCode() == 401;
+        } catch (IOException away) {
+            return false;
         }
     }
 

@@ -1,6 +1,5 @@
 package lobrik.server.attempt;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
@@ -14,6 +13,7 @@ import lobrik.measure.Quantity;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
+import lobrik.server.platform.Numbered;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.Yardstick;

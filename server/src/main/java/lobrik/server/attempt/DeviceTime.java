@@ -1,8 +1,8 @@
 package lobrik.server.attempt;
 
-import java.time.format.DateTimeParseException;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.format.DateTimeParseException;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -1,6 +1,5 @@
 package lobrik.server.attempt;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -12,6 +11,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.server.calc.DatumName;
+import lobrik.server.platform.Numbered;
 import lobrik.shape.FeatureId;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;

@@ -1,10 +1,10 @@
 package lobrik.server.attempt;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
 
 /** The word that an attempt is verified and locked, or open again and why. */

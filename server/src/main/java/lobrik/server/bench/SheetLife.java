@@ -1,8 +1,6 @@
 package lobrik.server.bench;
 
-import lobrik.server.platform.Days;
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
@@ -12,6 +10,7 @@ import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.giving.Assignments;
 import lobrik.server.giving.Givings.Sheet;
+import lobrik.server.platform.Days;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;

@@ -1,6 +1,5 @@
 package lobrik.server.cohort;
 
-import lobrik.server.platform.Days;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -10,6 +9,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Days;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;

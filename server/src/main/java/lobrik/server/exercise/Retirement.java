@@ -1,11 +1,11 @@
 package lobrik.server.exercise;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 

@@ -1,10 +1,10 @@
 package lobrik.server.giving;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.server.platform.Numbered;
 
 /** An exercise given to a trainee: the same as everybody's of its giving, or a variant. */
 @Entity

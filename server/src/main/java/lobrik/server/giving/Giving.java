@@ -1,11 +1,11 @@
 package lobrik.server.giving;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.UUID;
+import lobrik.server.platform.Numbered;
 import org.jspecify.annotations.Nullable;
 
 /** An exercise given out to one or several trainees at once. */

@@ -1,11 +1,11 @@
 package lobrik.server.progress;
 
-import lobrik.server.platform.Numbered;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lobrik.server.platform.Numbered;
 import lobrik.server.platform.Unit;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;

@@ -67,7 +67,10 @@ class ReadingsFile {
             new Column("taken_by", "text", "Name of who took it."),
             new Column("taken_with", "keys | pad | wedge | gauge | asAsked", "How it was entered."),
             new Column("instrument", "text", "Of a gauge: its name."),
-            new Column("device_said", "time", "What the device's clock said when it was taken. Empty where it is not known."),
+            new Column(
+                    "device_said",
+                    "time",
+                    "What the device's clock said when it was taken. Empty where it is not known."),
             new Column(
                     "device_ahead_s",
                     "number",

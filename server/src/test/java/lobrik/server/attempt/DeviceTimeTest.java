@@ -59,7 +59,8 @@ class DeviceTimeTest {
         assertThat(Said.of(taken, "yesterday")).isEqualTo(new Said(taken, null));
         assertThat(Said.of(taken, null)).isEqualTo(new Said(taken, null));
         assertThat(Said.of(null, "2026-11-29T09:59:58Z").sent()).isEqualTo("2026-11-29T09:59:58Z");
-        assertThat(DeviceTime.of(Said.of(taken, "+1000000000-12-31T00:00:00Z"), GIVEN, NOW).at())
+        assertThat(DeviceTime.of(Said.of(taken, "+1000000000-12-31T00:00:00Z"), GIVEN, NOW)
+                        .at())
                 .isEqualTo(taken);
     }
 
