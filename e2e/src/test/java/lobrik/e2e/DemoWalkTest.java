@@ -12,7 +12,7 @@ import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.ValueSource;
+import org.junit.jupiter.params.provider.MethodSource;
 
 /**
  * The whole demo school on foot, as each of its accounts: every exercise of the library, every page and every link on it, every
@@ -81,8 +81,13 @@ class DemoWalkTest {
         assertThat(page.getByTestId("strip").getByLabel("Ring 1 at").first()).isVisible();
     }
 
+    /** The lead sees what everybody sees; one instructor in each build is enough to see that less is enough. */
+    static List<String> accounts() {
+        return Boolean.getBoolean("lobrik.full") ? List.of("runa", "dessa", "oskar") : List.of("runa", "oskar");
+    }
+
     @ParameterizedTest
-    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    @MethodSource("accounts")
     void everyExerciseOfTheLibrary_opensWithItsDrawing(String account, School.Room room) {
         Page page = room.signedIn(account, errors);
         List<String> entries =
@@ -100,7 +105,7 @@ class DemoWalkTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    @MethodSource("accounts")
     void everyPage_andEveryLinkOnIt_opens(String account, School.Room room) {
         Page page = room.signedIn(account, errors);
         Set<String> known = new LinkedHashSet<>(List.of(
@@ -157,7 +162,7 @@ class DemoWalkTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"runa", "dessa", "oskar"})
+    @MethodSource("accounts")
     void everySheetAndEveryFile_opens(String account, School.Room room) {
         Page page = room.signedIn(account, errors);
         List<String> cohorts = demoCohorts(page);
