@@ -2,10 +2,12 @@ package lobrik.server.account;
 
 import jakarta.persistence.EntityManager;
 import java.util.Collection;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.measure.LengthUnit;
+import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -43,6 +45,22 @@ public class Accounts {
     @Transactional
     void prefer(SignedIn who, LengthUnit unit) {
         entities.find(Account.class, who.accountId()).prefer(unit);
+    }
+
+    /**
+     * Lets only those pass who may change something of the school's.
+     *
+     * @param what it is, to begin a sentence with
+     * @param cure what to do instead
+     * @throws TurnedDown if somebody else made it, with their name
+     */
+    @Transactional(readOnly = true)
+    public void requireMayChange(SignedIn who, UUID maker, String what, String cure) {
+        if (!who.mayChangeWhatWasMadeBy(maker)) {
+            throw TurnedDown.forbidden(what + " was made by "
+                    + namesOf(List.of(maker)).getOrDefault(maker, "a colleague")
+                    + "; only they and the centre lead change it or put it away. " + cure);
+        }
     }
 
     /** The full names of accounts, by id. */

@@ -18,4 +18,9 @@ public record SignedIn(UUID accountId, UUID centreId, String fullName, Role role
     public boolean isLead() {
         return role == Role.LEAD;
     }
+
+    /** Whether this is who made something of the school's, or leads it: nobody else changes that, the others copy it. */
+    public boolean mayChangeWhatWasMadeBy(UUID maker) {
+        return isLead() || accountId.equals(maker);
+    }
 }

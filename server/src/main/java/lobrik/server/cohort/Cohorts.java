@@ -90,10 +90,7 @@ public class Cohorts {
      */
     @Transactional
     public void show(SignedIn who, Centre.OnTheWall chosen) {
-        if (!who.isLead()) {
-            throw TurnedDown.forbidden("Only the centre lead chooses what the wall tells of people");
-        }
-        centre(who).show(chosen);
+        led(who, "chooses what the wall tells of people").show(chosen);
     }
 
     /** Whether points of this school leave out what a bender is known to add by itself. */
@@ -109,10 +106,7 @@ public class Cohorts {
      */
     @Transactional
     public void leaveBenderOutOfPoints(SignedIn who, boolean leftOut) {
-        if (!who.isLead()) {
-            throw TurnedDown.forbidden("Only the centre lead decides whether points leave out what a bender adds");
-        }
-        centre(who).leaveBenderOutOfPoints(leftOut);
+        led(who, "decides whether points leave out what a bender adds").leaveBenderOutOfPoints(leftOut);
     }
 
     /** For how many days after its session the code on a sheet of this school opens something. */
@@ -128,10 +122,7 @@ public class Cohorts {
      */
     @Transactional
     public void keepSheetsFor(SignedIn who, int days) {
-        if (!who.isLead()) {
-            throw TurnedDown.forbidden("Only the centre lead decides how long the code on a sheet works");
-        }
-        centre(who).keepSheetsFor(days);
+        led(who, "decides how long the code on a sheet works").keepSheetsFor(days);
     }
 
     /**
@@ -148,6 +139,14 @@ public class Cohorts {
     @Transactional(readOnly = true)
     public boolean isOver(UUID cohortId) {
         return entities.find(Cohort.class, cohortId).isOver(Days.today(clock));
+    }
+
+    /** The centre, for whoever leads it. */
+    private Centre led(SignedIn who, String whatTheLeadDoes) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead " + whatTheLeadDoes);
+        }
+        return centre(who);
     }
 
     private Centre centre(SignedIn who) {

@@ -125,12 +125,10 @@ public class Library {
         if (latest.content().equals(content)) {
             return latest;
         }
-        if (!already.isChangedBy(who)) {
-            if (copying) {
-                return save(who, UUID.randomUUID(), content, null, false);
-            }
-            throw othersOwn(already, "Save yours as a new exercise");
+        if (copying && !who.mayChangeWhatWasMadeBy(already.createdBy())) {
+            return save(who, UUID.randomUUID(), content, null, false);
         }
+        accounts.requireMayChange(who, already.createdBy(), "This exercise", "Save yours as a new exercise");
         if (basedOn != null && basedOn != latest.version()) {
             throw TurnedDown.conflict(
                     "newer-version",
@@ -138,12 +136,6 @@ public class Library {
                             + " of this exercise meanwhile; open it, or save yours as a new exercise");
         }
         return add(who, entryId, latest.version() + 1, content);
-    }
-
-    private TurnedDown othersOwn(LibraryEntry entry, String cure) {
-        String maker = accounts.namesOf(List.of(entry.createdBy())).getOrDefault(entry.createdBy(), "a colleague");
-        return TurnedDown.forbidden("This exercise was made by " + maker
-                + "; only they and the centre lead change it or put it away. " + cure);
     }
 
     private Exercise add(SignedIn who, UUID entryId, int version, Content content) {
@@ -167,9 +159,7 @@ public class Library {
     void retire(SignedIn who, UUID entryId, boolean away) {
         turns.take(entryId);
         LibraryEntry entry = entry(who, entryId);
-        if (!entry.isChangedBy(who)) {
-            throw othersOwn(entry, "Duplicate it to have one of your own");
-        }
+        accounts.requireMayChange(who, entry.createdBy(), "This exercise", "Duplicate it to have one of your own");
         if (entry.isRetired() != away) {
             Instant now = clock.instant();
             entry.retire(away ? now : null);
@@ -184,12 +174,6 @@ public class Library {
         return entities.createQuery("from Retirement where entryId = :entry order by entryNo desc", Retirement.class)
                 .setParameter("entry", entryId)
                 .getResultList();
-    }
-
-    /** The names of those who made something, by account. */
-    @Transactional(readOnly = true)
-    Map<UUID, String> names(Collection<UUID> ids) {
-        return accounts.namesOf(ids);
     }
 
     /**

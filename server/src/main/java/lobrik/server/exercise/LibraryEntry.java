@@ -4,7 +4,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
-import lobrik.server.account.SignedIn;
 import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
@@ -37,11 +36,6 @@ public class LibraryEntry {
 
     UUID createdBy() {
         return createdBy;
-    }
-
-    /** Whoever made it, and the lead, may change it; the others copy it. */
-    boolean isChangedBy(SignedIn who) {
-        return who.isLead() || createdBy.equals(who.accountId());
     }
 
     UUID centreId() {

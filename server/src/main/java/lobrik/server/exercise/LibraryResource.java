@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import org.jspecify.annotations.Nullable;
@@ -73,11 +74,13 @@ class LibraryResource {
     record Imported(int exercises, List<String> titles) {}
 
     private final Library library;
+    private final Accounts accounts;
     private final ExerciseFile files;
     private final Calculations calculations;
 
-    LibraryResource(Library library, ExerciseFile files, Calculations calculations) {
+    LibraryResource(Library library, Accounts accounts, ExerciseFile files, Calculations calculations) {
         this.library = library;
+        this.accounts = accounts;
         this.files = files;
         this.calculations = calculations;
     }
@@ -95,7 +98,7 @@ class LibraryResource {
     EntryDetail entry(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         List<Exercise> versions = library.versions(who, id);
         List<Retirement> retirements = library.retirements(who, id);
-        Map<UUID, String> names = library.names(Stream.concat(
+        Map<UUID, String> names = accounts.namesOf(Stream.concat(
                         versions.stream().map(Exercise::createdBy),
                         retirements.stream().map(Retirement::by).filter(Objects::nonNull))
                 .distinct()
@@ -169,7 +172,7 @@ class LibraryResource {
     }
 
     private Map<UUID, String> names(List<Library.Shelved> shelf) {
-        return library.names(shelf.stream()
+        return accounts.namesOf(shelf.stream()
                 .map(shelved -> shelved.entry().createdBy())
                 .distinct()
                 .toList());
@@ -200,6 +203,6 @@ class LibraryResource {
                 shelved.given(),
                 latest.createdAt(),
                 names.getOrDefault(shelved.entry().createdBy(), ""),
-                shelved.entry().isChangedBy(who));
+                who.mayChangeWhatWasMadeBy(shelved.entry().createdBy()));
     }
 }

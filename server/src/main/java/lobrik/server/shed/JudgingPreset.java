@@ -4,7 +4,6 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
-import lobrik.server.account.SignedIn;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 
@@ -45,11 +44,6 @@ class JudgingPreset {
 
     ToleranceFigures figures() {
         return figures;
-    }
-
-    /** Whoever made it, and the lead, may change it; the others make one like it. */
-    boolean isChangedBy(SignedIn who) {
-        return who.isLead() || madeBy.equals(who.accountId());
     }
 
     UUID madeBy() {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.InputError;
@@ -98,9 +99,11 @@ class JudgingPresetResource {
     }
 
     private final JudgingPresets presets;
+    private final Accounts accounts;
 
-    JudgingPresetResource(JudgingPresets presets) {
+    JudgingPresetResource(JudgingPresets presets, Accounts accounts) {
         this.presets = presets;
+        this.accounts = accounts;
     }
 
     @Operation(summary = "The sets of tolerances: the usual ones and the centre's own")
@@ -108,7 +111,7 @@ class JudgingPresetResource {
     Presets presets(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<JudgingPreset> own = presets.own(who);
         Map<UUID, String> names =
-                presets.names(own.stream().map(JudgingPreset::madeBy).toList());
+                accounts.namesOf(own.stream().map(JudgingPreset::madeBy).toList());
         return new Presets(
                 JudgingPresets.usual().stream().map(ToleranceFigures::complete).toList(),
                 own.stream()
@@ -116,7 +119,7 @@ class JudgingPresetResource {
                                 preset.id(),
                                 preset.figures().complete(),
                                 names.getOrDefault(preset.madeBy(), ""),
-                                preset.isChangedBy(who)))
+                                who.mayChangeWhatWasMadeBy(preset.madeBy())))
                         .toList(),
                 Stream.of(InspectionPoint.values())
                         .map(point -> new FaultName(point.id(), point.fault()))
@@ -140,7 +143,7 @@ class JudgingPresetResource {
     List<PresetVersion> versions(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         List<JudgingPresetVersion> versions = presets.versions(who, id);
-        Map<UUID, String> names = presets.names(
+        Map<UUID, String> names = accounts.namesOf(
                 versions.stream().map(JudgingPresetVersion::keptBy).distinct().toList());
         return versions.stream()
                 .map(each -> new PresetVersion(

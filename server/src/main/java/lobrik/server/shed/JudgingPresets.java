@@ -3,9 +3,7 @@ package lobrik.server.shed;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
@@ -107,12 +105,6 @@ public class JudgingPresets {
                 .getResultList();
     }
 
-    /** The names of those who made or kept something, by account. */
-    @Transactional(readOnly = true)
-    Map<UUID, String> names(Collection<UUID> ids) {
-        return accounts.namesOf(ids);
-    }
-
     private void requireName(SignedIn who, UUID id, String name) {
         if (name.isEmpty() || name.length() > LONGEST_NAME) {
             throw TurnedDown.badInput("/preset", "out-of-range", "give it a name of 1 to " + LONGEST_NAME + " letters");
@@ -139,11 +131,8 @@ public class JudgingPresets {
 
     private JudgingPreset requireMayChange(SignedIn who, @Nullable JudgingPreset known) {
         JudgingPreset preset = require(who, known);
-        if (!preset.isChangedBy(who)) {
-            String maker = accounts.namesOf(List.of(preset.madeBy())).getOrDefault(preset.madeBy(), "a colleague");
-            throw TurnedDown.forbidden("“" + preset.figures().preset() + "” was made by " + maker
-                    + "; only they and the centre lead change it. Make one like it instead");
-        }
+        accounts.requireMayChange(
+                who, preset.madeBy(), "“" + preset.figures().preset() + "”", "Make one like it instead");
         return preset;
     }
 
