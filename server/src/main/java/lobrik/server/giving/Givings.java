@@ -150,23 +150,39 @@ public class Givings {
             return;
         }
         // So that nobody opens a piece of it meanwhile.
-        given.sheets().stream().map(sheet -> sheet.trainee().id()).sorted().forEach(turns::take);
-        List<String> measured = entities.createQuery("""
-                        select distinct t.fullName from ReadingRow r, Attempt a, Assignment s, Trainee t
+        List<Trainee> all = entities.createQuery(
+                        "select t from Assignment s, Trainee t where t.id = s.traineeId and s.givingId = :giving",
+                        Trainee.class)
+                .setParameter("giving", id)
+                .getResultList();
+        all.stream().map(Trainee::id).sorted().forEach(turns::take);
+        List<Trainee> measured = entities.createQuery("""
+                        select distinct t from ReadingRow r, Attempt a, Assignment s, Trainee t
                         where a.id = r.attemptId and s.id = a.assignmentId and t.id = s.traineeId and s.givingId = :giving
-                        order by t.fullName""", String.class)
+                        order by t.fullName""", Trainee.class)
                 .setParameter("giving", id)
                 .getResultList();
         if (!measured.isEmpty()) {
             throw TurnedDown.conflict(
                     "measured-already",
-                    "It cannot be taken back: " + String.join(", ", measured)
-                            + (measured.size() == 1 ? " has" : " have") + " readings of it already");
+                    "It cannot be taken back: " + whoOf(measured, given) + " readings of it already");
         }
         entities.persist(new TakenBack(id, who.accountId(), clock.instant()));
-        given.sheets()
-                .forEach(sheet ->
-                        live.changed(sheet.trainee().cohortId(), sheet.trainee().id(), null));
+        all.forEach(trainee -> live.changed(trainee.cohortId(), trainee.id(), null));
+    }
+
+    /** By name whom the one who asks may see, and nobody else: it may have been given to other cohorts as well. */
+    private static String whoOf(List<Trainee> measured, Given given) {
+        Set<UUID> visible =
+                given.sheets().stream().map(sheet -> sheet.trainee().id()).collect(Collectors.toSet());
+        List<String> names = measured.stream()
+                .filter(trainee -> visible.contains(trainee.id()))
+                .map(Trainee::fullName)
+                .toList();
+        if (names.isEmpty()) {
+            return "somebody of another cohort has";
+        }
+        return String.join(", ", names) + (names.size() == 1 ? " has" : " have");
     }
 
     /** Who gets it, in the order of their benches; each once. */

@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import lobrik.server.Bench;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
@@ -146,6 +147,37 @@ class GivingTest {
         Answer tooLate = runa.delete("/api/givings/" + right);
         assertThat(tooLate.at("/errors/0/code").asString()).isEqualTo("measured-already");
         assertThat(tooLate.at("/errors/0/message").asString()).contains("Ada has readings");
+    }
+
+    @Test
+    void whoTakesBackWhatOtherCohortsHaveToo_hearsNoNameOfTheirs(RunningServer.Address server) {
+        Client dessa = Client.signedIn(server, "dessa");
+        Bench others = Bench.of(dessa, Bench.STUB, 1);
+        JsonNode bench = others.floor().at("/benches/0");
+        String theirs = bench.at("/traineeId").asString();
+        String giving = id();
+        Answer given = Client.signedIn(server, "oskar")
+                .put(
+                        "/api/givings/" + giving,
+                        plain("stub90", "{\"traineeIds\":[\"" + trainees.getFirst() + "\",\"" + theirs + "\"]}"));
+        String assignment = given.at("/sheets")
+                .valueStream()
+                .filter(sheet -> sheet.at("/traineeId").asString().equals(theirs))
+                .findFirst()
+                .orElseThrow()
+                .at("/assignmentId")
+                .asString();
+        String attempt = dessa.put(
+                        "/api/attempts/" + id(),
+                        "{\"traineeId\":\"" + theirs + "\",\"assignmentId\":\"" + assignment + "\"}")
+                .at("/id")
+                .asString();
+        dessa.put("/api/attempts/" + attempt + "/readings/" + id(), "{\"feature\":\"leg\",\"text\":\"17\"}");
+        Answer refused = runa.delete("/api/givings/" + giving);
+        assertThat(refused.at("/errors/0/code").asString()).isEqualTo("measured-already");
+        assertThat(refused.at("/detail").asString())
+                .contains("somebody of another cohort has readings")
+                .doesNotContain(bench.at("/fullName").asString());
     }
 
     private static String plain(String kind, String giveTo) {
