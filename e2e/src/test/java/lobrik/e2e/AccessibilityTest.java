@@ -168,7 +168,9 @@ class AccessibilityTest {
         page.evaluate(CHANGE_THEME, THEMES[0]);
         page.setViewportSize(PHONE_WIDTH, HEIGHT);
         page.evaluate(SETTLED);
-        assertThat(School.barriers(page, within)).as(view + ", on a phone").isEmpty();
+        assertThat(School.barriersOfShape(page, within))
+                .as(view + ", on a phone")
+                .isEmpty();
         assertFits(page, view + ", on a phone");
         page.setViewportSize(TABLET_WIDTH, HEIGHT);
         page.evaluate(SETTLED);

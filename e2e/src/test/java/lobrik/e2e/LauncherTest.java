@@ -61,23 +61,6 @@ class LauncherTest {
     }
 
     @Test
-    void reading_thatWasAcknowledged_survivesTheServerBeingKilled(School.Room room) throws Exception {
-        Launched school = room.lobrik();
-        Page page = room.signedInAt("/measure", "runa", new ArrayList<>());
-        page.locator("main li button").last().click();
-        page.locator("[data-place=mark1] input:focus").waitFor();
-        String target = page.locator("tr[data-feature=mark1] td").first().innerText();
-        page.waitForResponse(
-                answer -> answer.url().contains("/readings") && answer.ok(),
-                () -> Bench.button(page, "Spot on").click());
-        school.killServer();
-        school.awaitReady();
-        // Nor is anybody signed out: the session is in the database too.
-        page.reload();
-        assertThat(page.locator("tr[data-feature=mark1] td").nth(1)).hasText(target);
-    }
-
-    @Test
     void takenPort_isSaid() throws IOException {
         try (ServerSocket taken = new ServerSocket(0)) {
             assertRefused(

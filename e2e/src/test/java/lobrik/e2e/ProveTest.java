@@ -1,7 +1,5 @@
 package lobrik.e2e;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.io.IOException;
 import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
@@ -17,48 +15,49 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /**
- * People measure while parts of the school are killed: nothing that was acknowledged is lost, doubled or altered. A few kills in
- * each build; {@code ./lobrik prove} does it whole and writes what it measured.
+ * People measure while parts of the school are killed, many times: nothing that was acknowledged is lost, doubled or altered.
+ * Only {@code ./lobrik prove} does it, and writes what it measured; in each build {@link SupervisionTest} kills each part once
+ * while people measure.
  */
+@EnabledIfSystemProperty(named = "lobrik.prove", matches = "[1-9]\\d*")
 class ProveTest {
 
     private static final int KILLS = Integer.getInteger("lobrik.prove", 0);
-    private static final boolean WHOLE = KILLS > 0;
+    private static final int PEOPLE = 6;
+    private static final int PAUSE_MS = 40;
+    private static final int MOST_READINGS_BETWEEN = 30;
 
     @Test
-    // Whole, it takes hours.
     @Timeout(value = 12, unit = TimeUnit.HOURS)
     void nothingIsLost_whateverIsKilled() throws Exception {
         long seed = Long.getLong("lobrik.seed", System.nanoTime());
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
         System.out.println("Proving with -Dlobrik.seed=" + seed);
         Map<Proving.Kind, List<Duration>> times = new EnumMap<>(Proving.Kind.class);
-        try (Proving proving = Proving.open(WHOLE ? 6 : 2, WHOLE ? 40 : 15)) {
+        try (SmallDisk disk = SmallDisk.make();
+                Launched school = Launched.withEnvironment(disk.school(), Map.of("LOBRIK_MOST_ENDS", "100000"));
+                Proving proving = Proving.in(school, disk, PEOPLE, PAUSE_MS)) {
             proving.awaitMore(5);
-            for (Proving.Kind kind : kinds(proving)) {
-                for (int i = 0; i < (WHOLE ? KILLS : 1); i++) {
+            for (Proving.Kind kind : kinds(disk)) {
+                for (int i = 0; i < KILLS; i++) {
                     times.computeIfAbsent(kind, _ -> new ArrayList<>()).add(proving.suffer(kind, random));
-                    proving.awaitMore(1 + random.nextInt(WHOLE ? 30 : 5));
+                    proving.awaitMore(1 + random.nextInt(MOST_READINGS_BETWEEN));
                 }
                 System.out.println(line(kind, times.get(kind)) + " " + proving.arrived() + " readings so far");
             }
             Proving.Found found = proving.finish();
             System.out.println(found);
             report(times, found);
-            assertThat(found.acknowledged()).isPositive();
-            assertThat(found).isEqualTo(new Proving.Found(found.acknowledged(), found.acknowledged(), 0, 0, 0, 0, 0));
+            found.assertWhole();
         }
     }
 
-    /** In each build only what costs no start of a server; the others are in {@link SupervisionTest}. */
-    private static List<Proving.Kind> kinds(Proving proving) {
-        if (!WHOLE) {
-            return List.of(Proving.Kind.DATABASE, Proving.Kind.BACKEND, Proving.Kind.SERVER);
-        }
+    private static List<Proving.Kind> kinds(SmallDisk disk) {
         List<Proving.Kind> kinds = new ArrayList<>(List.of(Proving.Kind.values()));
-        if (!proving.hasSmallDisk()) {
+        if (!disk.mounted()) {
             kinds.remove(Proving.Kind.DISK_FULL);
         }
         return kinds;
@@ -80,9 +79,6 @@ class ProveTest {
     }
 
     private static void report(Map<Proving.Kind, List<Duration>> times, Proving.Found found) throws IOException {
-        if (!WHOLE) {
-            return;
-        }
         Path report = Path.of("target/prove.md");
         try (PrintStream out = new PrintStream(Files.newOutputStream(report), true, StandardCharsets.UTF_8)) {
             out.println("| killed | times | works again after: median | 95 % | longest |");

@@ -1,5 +1,7 @@
 package lobrik.e2e;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import com.google.gson.JsonObject;
 import com.google.gson.JsonParser;
 import java.io.BufferedReader;
@@ -23,8 +25,8 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.random.RandomGenerator;
 
 /**
- * A school in which several people measure without end while parts of it are killed. What they were told has arrived must be
- * on record afterwards: once, and as it was written down.
+ * Several people measure without end in a school of which parts are killed. What they were told has arrived must be on record
+ * afterwards: once, and as it was written down.
  */
 final class Proving implements AutoCloseable {
 
@@ -53,14 +55,18 @@ final class Proving implements AutoCloseable {
     private record Written(String feature, String text) {}
 
     /** What was found on record, and what not. */
-    record Found(int acknowledged, int onRecord, int lost, int doubled, int altered, int withoutOutcome, int refused) {}
+    record Found(int acknowledged, int onRecord, int lost, int doubled, int altered, int withoutOutcome, int refused) {
+
+        void assertWhole() {
+            assertThat(acknowledged).isPositive();
+            assertThat(this).isEqualTo(new Found(acknowledged, acknowledged, 0, 0, 0, 0, 0));
+        }
+    }
 
     private static final Path WRITER = Path.of("../web/target/prove/writer.js");
-    private static final int SMALL_DISK_MB = 900;
     private static final Duration DISK_STAYS_FULL = Duration.ofSeconds(2);
 
-    private final Path disk;
-    private final boolean mounted;
+    private final SmallDisk disk;
     private final Launched school;
     private final List<Process> writers = new ArrayList<>();
     private final List<Thread> listeners = new ArrayList<>();
@@ -70,31 +76,16 @@ final class Proving implements AutoCloseable {
     private String cohort = "";
     private final AtomicBoolean silent = new AtomicBoolean();
 
-    private Proving(Path disk, boolean mounted, Launched school) {
+    private Proving(SmallDisk disk, Launched school) {
         this.disk = disk;
-        this.mounted = mounted;
         this.school = school;
     }
 
-    /** Opens a school with so many who measure, a reading every so many ms each. */
-    static Proving open(int people, int pauseMs) throws IOException {
-        Path disk = Files.createTempDirectory("lobrik-prove-");
-        boolean mounted =
-                run("mount", "-t", "tmpfs", "-o", "size=" + SMALL_DISK_MB + "m,mode=755", "tmpfs", disk.toString())
-                        == 0;
-        if (!mounted) {
-            run("chmod", "755", disk.toString());
-        }
-        run("cp", "-a", PreparedSchool.copy().toString(), disk.resolve("data").toString());
-        Launched school = Launched.withEnvironment(disk.resolve("data"), Map.of("LOBRIK_MOST_ENDS", "100000"));
-        Proving proving = new Proving(disk, mounted, school);
+    /** Has so many measure in this school, which lies on this disk; a reading every so many ms each. */
+    static Proving in(Launched school, SmallDisk disk, int people, int pauseMs) throws IOException {
+        Proving proving = new Proving(disk, school);
         proving.begin(people, pauseMs);
         return proving;
-    }
-
-    /** Whether a full disk can be made here. */
-    boolean hasSmallDisk() {
-        return mounted;
     }
 
     private void begin(int people, int pauseMs) throws IOException {
@@ -182,10 +173,9 @@ final class Proving implements AutoCloseable {
                 server.destroyForcibly();
             }
             case DISK_FULL -> {
-                Path ballast = disk.resolve("ballast");
-                run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
+                disk.fill();
                 Thread.sleep(DISK_STAYS_FULL);
-                Files.delete(ballast);
+                disk.clear();
                 // From when there is room again.
                 start = System.nanoTime();
             }
@@ -290,18 +280,9 @@ final class Proving implements AutoCloseable {
         }
     }
 
+    /** Sends everybody home; the school goes on. */
     @Override
-    public void close() throws IOException {
+    public void close() {
         writers.forEach(Process::destroyForcibly);
-        school.close();
-        if (mounted) {
-            run("umount", "-l", disk.toString());
-        }
-    }
-
-    static int run(String... command) throws IOException {
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        process.getInputStream().readAllBytes();
-        return process.onExit().join().exitValue();
     }
 }

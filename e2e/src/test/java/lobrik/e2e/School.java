@@ -40,6 +40,10 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     private static final String AXE = script();
 
+    private static final List<String> WCAG = List.of("wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+
+    private static final List<String> COLOURS = List.of("color-contrast", "link-in-text-block");
+
     /** How long what must come may take, in ms: a machine that others use can stand still for seconds. */
     private static final int PATIENCE_MS = 45_000;
 
@@ -287,25 +291,31 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     /** The same of a part of a page. */
     static List<String> barriers(Page page, String within) {
-        return axe(page, within, "wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa");
+        return axe(page, within, WCAG, List.of());
+    }
+
+    /** The same but for colours: all that another width of the same page can change. */
+    static List<String> barriersOfShape(Page page, String within) {
+        return axe(page, within, WCAG, COLOURS);
     }
 
     /** What is too faint on a part of a page: all that a change of colours can change. */
     static List<String> faintness(Page page, String within) {
-        return axe(page, within, "color-contrast", "link-in-text-block");
+        return axe(page, within, COLOURS, List.of());
     }
 
     /** Axe stays in a page that is looked at twice, and hands out only what is wrong: the rest of its report is long. */
     @SuppressWarnings("unchecked") // Strings of the page.
-    private static List<String> axe(Page page, String within, String... only) {
+    private static List<String> axe(Page page, String within, List<String> only, List<String> without) {
         if (!(Boolean) page.evaluate("() => 'axe' in window")) {
             page.evaluate(AXE);
         }
         return (List<String>) page.evaluate("""
-                async ([within, only]) => {
-                  const found = await axe.run(within, { runOnly: only, resultTypes: ['violations'] });
+                async ([within, only, without]) => {
+                  const rules = Object.fromEntries(without.map(rule => [rule, { enabled: false }]));
+                  const found = await axe.run(within, { runOnly: only, rules, resultTypes: ['violations'] });
                   return found.violations.flatMap(rule => rule.nodes.map(node => rule.id + ': ' + node.html));
-                }""", List.of(within, only));
+                }""", List.of(within, only, without));
     }
 
     private static String script() {

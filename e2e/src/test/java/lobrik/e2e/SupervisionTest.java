@@ -18,29 +18,48 @@ import org.junit.jupiter.api.Assumptions;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
-/** What ends by itself is started again, and from every half-dead state one command leads back. */
+/**
+ * What ends by itself is started again, and from every half-dead state one command leads back. People measure all the while, and
+ * in the end nothing that they were told has arrived is lost, doubled or altered.
+ */
 class SupervisionTest {
 
+    private static final int PEOPLE = 2;
+    private static final int PAUSE_MS = 100;
+
+    private static SmallDisk disk;
     private static Launched school;
+    private static Proving people;
 
     @BeforeAll
     static void open() throws IOException {
-        Path data = PreparedSchool.copy();
+        disk = SmallDisk.make();
+        Path data = disk.school();
         // A first start was killed between the two moves that put its database in place.
         Files.move(data.resolve("settings.properties"), data.resolve("settings.properties.new"));
-        school = Launched.in(data);
+        school = Launched.withEnvironment(data, Map.of("LOBRIK_MOST_ENDS", "1000"));
+        people = Proving.in(school, disk, PEOPLE, PAUSE_MS);
     }
 
     @AfterAll
-    static void close() throws IOException {
-        school.close();
+    static void nothingIsLost() throws Exception {
+        try {
+            Proving.Found found = people.finish();
+            System.out.println(found);
+            found.assertWhole();
+        } finally {
+            people.close();
+            school.close();
+            disk.close();
+        }
     }
 
-    /** Whatever a test did, the next finds everything as it should be. */
+    /** Whatever a test did, the next finds everything as it should be, and people measure on. */
     @AfterEach
     void worksAgain() throws Exception {
         school.awaitReady();
         assertThat(school.launcher().isAlive()).isTrue();
+        people.awaitMore(1);
     }
 
     private static Launched.Said status() throws IOException {
@@ -102,8 +121,8 @@ class SupervisionTest {
     }
 
     private static void signalDatabase(String signal) throws IOException {
-        Proving.run("pkill", "-" + signal, "-f", school.data() + "/postgres");
-        Proving.run(
+        SmallDisk.run("pkill", "-" + signal, "-f", school.data() + "/postgres");
+        SmallDisk.run(
                 "pkill", "-" + signal, "-P", String.valueOf(school.database().pid()));
     }
 
@@ -258,27 +277,13 @@ class SupervisionTest {
 
     @Test
     void fullDisk_isWaitedOut() throws Exception {
-        Path place = Files.createTempDirectory("lobrik-small-disk-");
-        Assumptions.assumeTrue(
-                Proving.run("mount", "-t", "tmpfs", "-o", "size=700m,mode=755", "tmpfs", place.toString()) == 0,
-                "a small disk can only be made where disks may be mounted");
-        try {
-            Path data = place.resolve("data");
-            assertThat(Proving.run("cp", "-a", PreparedSchool.copy().toString(), data.toString()))
-                    .isZero();
-            try (Launched other = Launched.in(data)) {
-                Path ballast = place.resolve("ballast");
-                Proving.run("dd", "if=/dev/zero", "of=" + ballast, "bs=1M");
-                Launched.kill(other.database());
-                while (!command("status", other).text().contains("disk of " + data + " is full")) {
-                    Thread.sleep(200);
-                }
-                assertThat(command("status", other).code()).isEqualTo(4);
-                Files.delete(ballast);
-                other.awaitReady();
-            }
-        } finally {
-            Proving.run("umount", "-l", place.toString());
+        Assumptions.assumeTrue(disk.mounted(), "a small disk can only be made where disks may be mounted");
+        disk.fill();
+        Launched.kill(school.database());
+        while (!status().text().contains("disk of " + school.data() + " is full")) {
+            Thread.sleep(200);
         }
+        assertThat(status().code()).isEqualTo(4);
+        disk.clear();
     }
 }
