@@ -15,10 +15,12 @@ export function GroupDialog({
   onClose: () => void;
 }) {
   const client = useQueryClient();
-  const [cohortId, setCohortId] = useState(cohorts[0]?.id ?? '');
+  const [chosen, setChosen] = useState('');
   const [name, setName] = useState('');
   const [members, setMembers] = useState<ReadonlySet<string>>(new Set());
-  const cohort = cohorts.find(({ id }) => id === cohortId);
+  // Until one is chosen it is the first, also when the cohorts come only after the dialog.
+  const cohort = cohorts.find(({ id }) => id === chosen) ?? cohorts[0];
+  const cohortId = cohort?.id ?? '';
   const make = useMutation<Schemas['GroupView'], Problem>({
     mutationFn: () =>
       body(
@@ -47,7 +49,7 @@ export function GroupDialog({
             <select
               value={cohortId}
               onChange={(event) => {
-                setCohortId(event.target.value);
+                setChosen(event.target.value);
                 setMembers(new Set());
               }}
               className={FIELD}

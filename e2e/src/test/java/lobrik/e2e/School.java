@@ -5,6 +5,7 @@ import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.PlaywrightException;
@@ -15,7 +16,6 @@ import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
-import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -64,6 +64,8 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
      * A running Lobrik and a headless Chromium.
      *
      * @param usual the device that most tests use, one after the other
+     * @param resident a page of the usual device that nobody looks at: it keeps the browser's process, and what that compiled of
+     *     the application, from one test to the next
      * @param tickets by name, the cookies of those who signed in once
      */
     record Room(
@@ -71,13 +73,14 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
             Playwright playwright,
             Browser browser,
             BrowserContext usual,
+            Page resident,
             Map<String, List<Cookie>> tickets) {
 
         /** A screen of this size, with nobody signed in. Errors in the page end up in the list. */
         Page screen(int width, int height, String theme, List<String> errors) {
             // A second screen at the same time is another device.
             BrowserContext context =
-                    usual.pages().isEmpty() ? usual : browser.newContext(options(ServiceWorkerPolicy.BLOCK));
+                    usual.pages().size() == 1 ? usual : browser.newContext(options(ServiceWorkerPolicy.BLOCK));
             return screen(context, width, height, theme, errors);
         }
 
@@ -186,10 +189,9 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         if (context.getExecutionException().isPresent()) {
             tell(context, now);
         }
+        forget(now);
         for (BrowserContext device : List.copyOf(now.browser().contexts())) {
-            if (device.equals(now.usual())) {
-                forget(device);
-            } else {
+            if (!device.equals(now.usual())) {
                 device.close();
             }
         }
@@ -200,6 +202,9 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         int screens = 0;
         for (BrowserContext device : now.browser().contexts()) {
             for (Page page : device.pages()) {
+                if (page.equals(now.resident())) {
+                    continue;
+                }
                 String name = context.getRequiredTestClass().getSimpleName() + "." + context.getDisplayName() + "-"
                         + ++screens;
                 Path picture = Path.of("target", "failed", name.replaceAll("[^A-Za-z0-9.-]+", "_") + ".png");
@@ -214,20 +219,21 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
         }
     }
 
-    private static void forget(BrowserContext device) {
-        List<Page> pages = List.copyOf(device.pages());
-        if (pages.isEmpty()) {
-            return;
+    private static void forget(Room now) {
+        BrowserContext device = now.usual();
+        for (Page page : List.copyOf(device.pages())) {
+            if (!page.equals(now.resident())) {
+                page.close();
+            }
         }
         device.setOffline(false);
-        Page last = pages.getLast();
-        JsonObject everything = new JsonObject();
-        everything.addProperty("origin", URI.create(last.url()).resolve("/").toString());
-        everything.addProperty("storageTypes", "local_storage,indexeddb,cache_storage,service_workers");
-        last.navigate("about:blank");
-        device.newCDPSession(last).send("Storage.clearDataForOrigin", everything);
         device.clearCookies();
-        pages.forEach(Page::close);
+        JsonObject everything = new JsonObject();
+        everything.addProperty("origin", now.lobrik().base());
+        everything.addProperty("storageTypes", "local_storage,indexeddb,cache_storage,service_workers");
+        CDPSession session = device.newCDPSession(now.resident());
+        session.send("Storage.clearDataForOrigin", everything);
+        session.detach();
     }
 
     @Override
@@ -271,6 +277,8 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                             .setExecutablePath(CHROMIUM)
                             .setArgs(List.of(
                                     "--no-sandbox",
+                                    // Pages of one device share a process, as far as the browser lets them.
+                                    "--renderer-process-limit=1",
                                     "--disable-gpu",
                                     "--disable-quic",
                                     "--no-first-run",
@@ -278,7 +286,9 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                                     "--disable-component-update",
                                     "--disable-sync")));
             BrowserContext usual = browser.newContext(Room.options(ServiceWorkerPolicy.BLOCK));
-            return new Room(lobrik, playwright, browser, usual, new HashMap<>());
+            Page resident = usual.newPage();
+            resident.navigate(lobrik.base() + "/api/status");
+            return new Room(lobrik, playwright, browser, usual, resident, new HashMap<>());
         } catch (IOException e) {
             throw new IllegalStateException("The school did not open", e);
         }

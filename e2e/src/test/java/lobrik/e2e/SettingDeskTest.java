@@ -325,6 +325,7 @@ class SettingDeskTest {
         Page page = desk(room, errors);
         button(page, "Give out").click();
         button(page, "Make a group").click();
+        page.getByRole(AriaRole.CHECKBOX).first().waitFor();
         // Other tests may have taken in cohorts of their own; with one alone nothing is to choose.
         Locator cohort = page.getByLabel("Cohort of the group");
         page.getByLabel("Name of the group").fill("Saddles again");
