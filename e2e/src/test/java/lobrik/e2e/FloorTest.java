@@ -256,6 +256,8 @@ class FloorTest {
     void floorAndMeasure_fitPhoneAndTablet(School.Room room) {
         Page page = room.signedIn("dessa", errors);
         Bench.giveSaddle(page, "Saddle at all widths", "short", "Vesna Korrin");
+        School.toTheFloor(page);
+        assertThat(Bench.row(page, "Vesna Korrin")).containsText("Not started");
         for (int width : new int[] {1280, 820, 390}) {
             page.setViewportSize(width, 844);
             School.toTheFloor(page);
@@ -272,6 +274,9 @@ class FloorTest {
                 assertThat(key.boundingBox().height).isGreaterThanOrEqualTo(43.5);
                 assertThat(key.boundingBox().width).isGreaterThanOrEqualTo(43.5);
             }
+            Bench.button(page, "4").click();
+            assertThat(page.locator("[data-place=height] input")).hasValue("4");
+            Bench.button(page, "Back one").click();
             assertFits(page, width);
             Locator more = page.getByLabel("More: find, units");
             if (more.isVisible()) {
@@ -289,6 +294,7 @@ class FloorTest {
         Bench.button(page, "4").click();
         Bench.button(page, "Enter reading").click();
         page.locator("aside").getByText("Flat · ").waitFor();
+        assertFits(page, 390);
         page.getByLabel("What is measured").selectOption("overall");
         page.locator("aside").getByText("Overall · ").waitFor();
         assertThat(errors).isEmpty();

@@ -34,7 +34,7 @@ final class PreparedSchool {
             }
         });
         Path copy = Launched.newFolder();
-        run("cp", "-a", school.resolve("data").toString(), copy.toString());
+        Commands.mustRun("cp", "-a", school.resolve("data").toString(), copy.toString());
         return copy;
     }
 
@@ -61,7 +61,7 @@ final class PreparedSchool {
     }
 
     private static void unpack(Path to) throws IOException {
-        run(
+        Commands.mustRun(
                 Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-Djarmode=tools",
                 "-jar",
@@ -96,21 +96,8 @@ final class PreparedSchool {
                             && folder.getFileName().toString().startsWith(PREFIX))
                     .toList();
             for (Path folder : old) {
-                run("rm", "-rf", folder.toString());
+                Commands.mustRun("rm", "-rf", folder.toString());
             }
-        }
-    }
-
-    private static void run(String... command) throws IOException {
-        int code = new ProcessBuilder(command)
-                .redirectErrorStream(true)
-                .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-                .start()
-                .onExit()
-                .join()
-                .exitValue();
-        if (code != 0) {
-            throw new IOException(String.join(" ", command) + " ended with " + code);
         }
     }
 }

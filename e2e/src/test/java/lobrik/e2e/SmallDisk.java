@@ -15,9 +15,10 @@ record SmallDisk(Path place, boolean mounted) implements AutoCloseable {
     static SmallDisk make() throws IOException {
         Path place = Files.createTempDirectory("lobrik-small-disk-");
         boolean mounted =
-                run("mount", "-t", "tmpfs", "-o", "size=" + SIZE_MB + "m,mode=755", "tmpfs", place.toString()) == 0;
+                Commands.run("mount", "-t", "tmpfs", "-o", "size=" + SIZE_MB + "m,mode=755", "tmpfs", place.toString())
+                        == 0;
         if (!mounted) {
-            run("chmod", "755", place.toString());
+            Commands.run("chmod", "755", place.toString());
         }
         return new SmallDisk(place, mounted);
     }
@@ -25,15 +26,13 @@ record SmallDisk(Path place, boolean mounted) implements AutoCloseable {
     /** A demo school on it, as it is after its first start. */
     Path school() throws IOException {
         Path data = place.resolve("data");
-        if (run("cp", "-a", PreparedSchool.copy().toString(), data.toString()) != 0) {
-            throw new IOException("the school does not fit on " + place);
-        }
+        Commands.mustRun("cp", "-a", PreparedSchool.copy().toString(), data.toString());
         return data;
     }
 
     /** Takes all the room that is left. */
     void fill() throws IOException {
-        run("dd", "if=/dev/zero", "of=" + ballast(), "bs=1M");
+        Commands.run("dd", "if=/dev/zero", "of=" + ballast(), "bs=1M");
     }
 
     /** Gives the room back. */
@@ -48,13 +47,7 @@ record SmallDisk(Path place, boolean mounted) implements AutoCloseable {
     @Override
     public void close() throws IOException {
         if (mounted) {
-            run("umount", "-l", place.toString());
+            Commands.run("umount", "-l", place.toString());
         }
-    }
-
-    static int run(String... command) throws IOException {
-        Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        process.getInputStream().readAllBytes();
-        return process.onExit().join().exitValue();
     }
 }

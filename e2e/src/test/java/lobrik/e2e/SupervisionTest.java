@@ -121,8 +121,8 @@ class SupervisionTest {
     }
 
     private static void signalDatabase(String signal) throws IOException {
-        SmallDisk.run("pkill", "-" + signal, "-f", school.data() + "/postgres");
-        SmallDisk.run(
+        Commands.run("pkill", "-" + signal, "-f", school.data() + "/postgres");
+        Commands.run(
                 "pkill", "-" + signal, "-P", String.valueOf(school.database().pid()));
     }
 
