@@ -274,9 +274,6 @@ class FloorTest {
                 assertThat(key.boundingBox().height).isGreaterThanOrEqualTo(43.5);
                 assertThat(key.boundingBox().width).isGreaterThanOrEqualTo(43.5);
             }
-            Bench.button(page, "4").click();
-            assertThat(page.locator("[data-place=height] input")).hasValue("4");
-            Bench.button(page, "Back one").click();
             assertFits(page, width);
             Locator more = page.getByLabel("More: find, units");
             if (more.isVisible()) {
