@@ -16,4 +16,14 @@ public sealed interface Bend permits Stub90, BackToBack90, Offset, BoxOffset, Ro
             case Saddle4 _ -> BendKind.SADDLE_4;
         };
     }
+
+    /** How many times the conduit goes into the shoe. */
+    default int bends() {
+        return switch (this) {
+            case Stub90 _, Kick _ -> 1;
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _ -> 2;
+            case Saddle3 _ -> 3;
+            case Saddle4 _ -> 4;
+        };
+    }
 }

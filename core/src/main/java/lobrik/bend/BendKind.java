@@ -5,23 +5,21 @@ import java.util.stream.Stream;
 
 /** The kinds of bend, from the one that is learnt first. Ids are stable. */
 public enum BendKind {
-    STUB_90("stub90", 1, "stub ninety", "stub nineties"),
-    BACK_TO_BACK_90("backToBack90", 2, "back-to-back ninety", "back-to-back nineties"),
-    BOX_OFFSET("boxOffset", 2, "box offset", "box offsets"),
-    OFFSET("offset", 2, "offset", "offsets"),
-    ROLLING_OFFSET("rollingOffset", 2, "rolling offset", "rolling offsets"),
-    KICK("kick", 1, "kick", "kicks"),
-    SADDLE_3("saddle3", 3, "three-point saddle", "three-point saddles"),
-    SADDLE_4("saddle4", 4, "four-point saddle", "four-point saddles");
+    STUB_90("stub90", "stub ninety", "stub nineties"),
+    BACK_TO_BACK_90("backToBack90", "back-to-back ninety", "back-to-back nineties"),
+    BOX_OFFSET("boxOffset", "box offset", "box offsets"),
+    OFFSET("offset", "offset", "offsets"),
+    ROLLING_OFFSET("rollingOffset", "rolling offset", "rolling offsets"),
+    KICK("kick", "kick", "kicks"),
+    SADDLE_3("saddle3", "three-point saddle", "three-point saddles"),
+    SADDLE_4("saddle4", "four-point saddle", "four-point saddles");
 
     private final String id;
-    private final int bends;
     private final String words;
     private final String plural;
 
-    BendKind(String id, int bends, String words, String plural) {
+    BendKind(String id, String words, String plural) {
         this.id = id;
-        this.bends = bends;
         this.words = words;
         this.plural = plural;
     }
@@ -31,9 +29,9 @@ public enum BendKind {
         return id;
     }
 
-    /** How many times the conduit goes into the shoe. */
-    public int bends() {
-        return bends;
+    /** Whether there is never more than one bend, so that nobody numbers it. */
+    public boolean isSingleBend() {
+        return this == STUB_90 || this == KICK;
     }
 
     /** In a sentence: {@code four-point saddle}. */

@@ -10,6 +10,7 @@ import lobrik.bend.RollingOffset;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 import lobrik.shop.AngleLines;
 import lobrik.shop.HookSide;
@@ -220,7 +221,7 @@ final class BendHypotheses {
 
     private void doubt(FeatureId feature) {
         // A single reading of a single bend is the piece itself.
-        if (layout.job().bend().kind() == BendKind.STUB_90 && feature.kind() == FeatureId.Kind.ANGLE) {
+        if (layout.job().bend().kind() == BendKind.STUB_90 && feature.measured() == QuantityKind.ANGLE) {
             return;
         }
         all.add(Hypothesis.fitted(
@@ -228,7 +229,7 @@ final class BendHypotheses {
                 0,
                 feature.id(),
                 1,
-                feature.kind() == FeatureId.Kind.LENGTH ? READ_LENGTH : READ_ANGLE,
+                feature.measured() == QuantityKind.LENGTH ? READ_LENGTH : READ_ANGLE,
                 (making, amount) -> making.misread(feature, amount)));
     }
 

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
@@ -112,7 +113,7 @@ public record Budget(FeatureId feature, Quantity deviation, List<Part> parts) {
 
         private Optional<Map<FeatureId, Quantity>> simulated() {
             return making.features(layout.job().bend(), layout.job().tooling()).map(features -> {
-                Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+                Map<FeatureId, Quantity> values = new TreeMap<>();
                 for (Feature feature : features) {
                     Quantity besides = seen.bender().besidesAngles().get(feature.id());
                     values.put(

@@ -52,7 +52,7 @@ public record Case(
             faults.add(FaultCode.MISSING, "readings", "there is nothing to go by: give at least one reading");
         }
         faults.refuseIfAny();
-        readings = Map.copyOf(readings);
+        readings = FeatureId.inOrder(readings);
         own = Map.copyOf(own);
         fromBack = Set.copyOf(fromBack);
     }
@@ -71,7 +71,7 @@ public record Case(
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */
     double sigma(FeatureId feature) {
-        return switch (feature.kind()) {
+        return switch (feature.measured()) {
             case LENGTH -> sigmaLength.inches();
             case ANGLE -> sigmaAngle.degrees();
         };

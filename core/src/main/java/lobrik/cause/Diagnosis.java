@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import lobrik.cause.Fitting.Fitted;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 
 /**
@@ -192,7 +194,7 @@ public record Diagnosis(
             double log = 0;
             for (int i = 0; i < scene.size(); i++) {
                 Scene.Slot slot = scene.slots().get(i);
-                double spread = slot.feature().kind() == FeatureId.Kind.LENGTH ? UNKNOWN_LENGTH : UNKNOWN_ANGLE;
+                double spread = slot.feature().measured() == QuantityKind.LENGTH ? UNKNOWN_LENGTH : UNKNOWN_ANGLE;
                 double variance = slot.sigma() * slot.sigma();
                 double off = slot.read() - asPlanned.predicted(i);
                 log -= 0.5 * Math.log((variance + spread * spread) / variance)
@@ -224,7 +226,7 @@ public record Diagnosis(
             for (int i = 0; i < fitted.hypotheses().size(); i++) {
                 causes.add(cause(fitted.hypotheses().get(i), fitted.amount(i), probability));
             }
-            Map<FeatureId, Double> predicted = new EnumMap<>(FeatureId.class);
+            Map<FeatureId, Double> predicted = new TreeMap<>();
             for (int i = 0; i < scene.size(); i++) {
                 predicted.putIfAbsent(scene.slots().get(i).feature(), fitted.predicted(i));
             }

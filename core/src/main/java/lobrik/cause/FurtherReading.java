@@ -1,9 +1,9 @@
 package lobrik.cause;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.measure.Quantity;
 import lobrik.shape.FeatureId;
 
@@ -32,7 +32,7 @@ public record FurtherReading(FeatureId feature, List<Expected> expected, double 
                         each.probability() >= WORTH_ASKING && !each.unread().isEmpty())
                 .limit(MOST_ASKED)
                 .toList();
-        Map<FeatureId, Double> gains = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Double> gains = new TreeMap<>();
         for (int i = 0; i < likely.size(); i++) {
             for (int j = 0; j < i; j++) {
                 Explanation one = likely.get(i);
@@ -66,7 +66,7 @@ public record FurtherReading(FeatureId feature, List<Expected> expected, double 
         return likely.stream()
                 .filter(each -> each.unread().containsKey(feature))
                 .map(each -> new Expected(
-                        each.leading(), feature.quantity(each.unread().getOrDefault(feature, 0.0))))
+                        each.leading(), feature.measured().of(each.unread().getOrDefault(feature, 0.0))))
                 .toList();
     }
 }

@@ -1,16 +1,17 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
 import lobrik.shape.FeatureId;
+import lobrik.shape.FeatureKind;
 import lobrik.verdict.BenderShare;
 
 /**
@@ -79,10 +80,7 @@ final class Scene {
     /** Whether a reading depends on a length of conduit that the exercise leaves open: it is then fitted, too. */
     boolean needsLength() {
         return layout.cutLength().isEmpty()
-                && slots.stream().anyMatch(slot -> switch (slot.feature()) {
-                    case OTHER_LEG, SECOND_LEG, OVERALL, TAIL_LIFT -> true;
-                    default -> false;
-                });
+                && slots.stream().anyMatch(slot -> slot.feature().kind().reachesFarEnd());
     }
 
     static double openEnd() {
@@ -107,7 +105,7 @@ final class Scene {
                     predicted[i] = making.own[slot.mark()];
                     continue;
                 }
-                while (features.get(next).id() != slot.feature()) {
+                while (!features.get(next).id().equals(slot.feature())) {
                     next++;
                 }
                 predicted[i] = value(making, features.get(next)) + making.misreadBy(slot.feature());
@@ -122,18 +120,14 @@ final class Scene {
     }
 
     private static double asMade(Making making, Feature feature) {
-        return switch (feature.id()) {
-            case MARK_1 -> making.rings[0];
-            case MARK_2 -> making.rings[1];
-            case MARK_3 -> making.rings[2];
-            case MARK_4 -> making.rings[3];
-            default -> feature.value().number();
-        };
+        return feature.id().kind() == FeatureKind.MARK
+                ? making.rings[feature.id().number() - 1]
+                : feature.value().number();
     }
 
     /** What would be read of features that were not read yet. */
     Map<FeatureId, Double> unread(Making making) {
-        Map<FeatureId, Double> values = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Double> values = new TreeMap<>();
         features(making)
                 .ifPresent(features -> features.forEach(feature -> values.put(feature.id(), value(making, feature))));
         slots.stream().filter(slot -> slot.mark() < 0).forEach(slot -> values.remove(slot.feature()));

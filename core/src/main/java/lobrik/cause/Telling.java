@@ -219,7 +219,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         FeatureId feature = best.get();
         return upper(feature.words()) + " reads " + say(reading(feature)) + " where " + say(planned(feature))
                 + " was to be expected; the simulation of this gives "
-                + say(feature.quantity(explanation.predicted().getOrDefault(feature, 0.0))) + ", and " + fits + " it.";
+                + say(feature.measured().of(explanation.predicted().getOrDefault(feature, 0.0))) + ", and " + fits
+                + " it.";
     }
 
     /** The evidence of a cause: that of the likeliest explanation that it is a part of. */
@@ -238,7 +239,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     private Optional<FeatureId> explained(Explanation explanation) {
         return explanation.predicted().keySet().stream()
                 // What the exercise leaves open has no plan to be off from.
-                .filter(feature -> layout().features().stream().anyMatch(each -> each.id() == feature))
+                .filter(feature ->
+                        layout().features().stream().anyMatch(each -> each.id().equals(feature)))
                 .filter(feature -> Math.abs(off(feature, planned(feature).number())) > NOISE)
                 .max(Comparator.comparingInt((FeatureId feature) -> isTelling(explanation, feature) ? 1 : 0)
                         .thenComparingDouble(feature -> gain(explanation, feature)));
@@ -267,10 +269,10 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     /** With what the bender is known to add. */
     private Quantity planned(FeatureId feature) {
         return layout().features().stream()
-                .filter(each -> each.id() == feature)
+                .filter(each -> each.id().equals(feature))
                 .findFirst()
                 .map(plan -> diagnosis.seen().bender().onto(plan.predicted(), feature))
-                .orElseGet(() -> feature.quantity(0));
+                .orElseGet(() -> feature.measured().of(0));
     }
 
     private static String upper(String words) {

@@ -39,7 +39,7 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
         return feature(input.id())
                 .flatMap(id -> layout.features().stream()
                         .map(PlannedFeature::onPredicted)
-                        .filter(feature -> feature.id() == id)
+                        .filter(feature -> feature.id().equals(id))
                         .findFirst()
                         .map(feature -> on(input, feature)));
     }

@@ -39,7 +39,7 @@ final class ObstacleAsked {
 
     private static Length landing(Layout layout) {
         for (PlannedFeature feature : layout.features()) {
-            if (feature.id() == FeatureId.LANDING && feature.asked() instanceof Length length) {
+            if (FeatureId.LANDING.equals(feature.id()) && feature.asked() instanceof Length length) {
                 return length;
             }
         }

@@ -1,9 +1,9 @@
 package lobrik.layout;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -21,7 +21,7 @@ record Plan(List<Mark> marks, Length shrink, Optional<Length> cutLength, Map<Fea
 
     /** With the targets that follow from the marks: their positions and angles. */
     Plan {
-        targets = new EnumMap<>(targets);
+        targets = new TreeMap<>(targets);
         for (Mark mark : marks) {
             targets.put(FeatureId.mark(mark.number()), mark.position());
             targets.put(FeatureId.angle(mark.number()), mark.angle());
@@ -30,7 +30,7 @@ record Plan(List<Mark> marks, Length shrink, Optional<Length> cutLength, Map<Fea
 
     /** Nothing asked yet. */
     static Map<FeatureId, Quantity> open() {
-        return new EnumMap<>(FeatureId.class);
+        return new TreeMap<>();
     }
 
     /** Targets of a piece whose legs should run true: no dog leg, and the overall length if it is given. */

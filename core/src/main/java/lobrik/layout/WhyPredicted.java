@@ -1,9 +1,9 @@
 package lobrik.layout;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -37,7 +37,7 @@ final class WhyPredicted {
 
     private static Map<FeatureId, Quantity> unrounded(Layout layout, Plan plan) {
         List<BendMade> bends = plan.marks().stream().map(Mark::asMarked).toList();
-        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> values = new TreeMap<>();
         try {
             Length length = plan.cutLength().orElse(layout.predicted().length());
             Piece piece = Piece.simulate(layout.job().tooling(), length, bends);

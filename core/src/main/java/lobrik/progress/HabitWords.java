@@ -50,13 +50,13 @@ public record HabitWords(LengthUnit unit) {
         boolean more = off.count() > 0;
         String size = size(off);
         String many = bias.kind().plural();
-        return switch (feature) {
-            case ANGLE_1, ANGLE_2, ANGLE_3, ANGLE_4 ->
-                (bias.kind().bends() == 1 ? "The bend" : "Bend " + feature.id().substring("angle".length())) + " of "
-                        + many + " comes out " + size + (more ? " heavy." : " light.");
-            case MARK_1, MARK_2, MARK_3, MARK_4 ->
-                (bias.kind().bends() == 1 ? "The mark" : "Mark " + feature.id().substring("mark".length())) + " of "
-                        + many + " is ringed " + size + (more ? " too far out." : " short.");
+        return switch (feature.kind()) {
+            case ANGLE ->
+                (bias.kind().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many + " comes out "
+                        + size + (more ? " heavy." : " light.");
+            case MARK ->
+                (bias.kind().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many + " is ringed "
+                        + size + (more ? " too far out." : " short.");
             case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
             case TAIL_LIFT -> "The far end of " + many + (more ? " kicks up " + size + "." : " dips " + size + ".");
             case LANDING, CENTRE ->

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
@@ -78,7 +79,10 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
 
     /** Angles, rings and planes are what hands do; the rest follows from them. */
     private static int rank(Habit.Bias bias) {
-        return bias.feature().kind() == FeatureId.Kind.ANGLE || !bias.feature().isOfFinishedPiece() ? 0 : 1;
+        return bias.feature().measured() == QuantityKind.ANGLE
+                        || !bias.feature().isOfFinishedPiece()
+                ? 0
+                : 1;
     }
 
     private List<Series> series(List<Outcome> pieces) {
@@ -113,7 +117,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
     private static void biasOf(Series series, double confidence, List<Habit.Bias> found) {
         Estimate estimate = Estimate.of(series.offs(), confidence).orElseThrow();
         long tolerance = series.tolerance().count();
-        boolean clear = series.feature() == FeatureId.DOG_LEG
+        boolean clear = FeatureId.DOG_LEG.equals(series.feature())
                 ? isMoreThan(tolerance / 2, estimate, confidence)
                 : estimate.biasInterval().filter(Interval::holdsZero).isEmpty()
                         && 4 * Math.abs(estimate.bias().count()) >= tolerance;

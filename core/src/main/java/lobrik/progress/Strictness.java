@@ -24,7 +24,7 @@ public record Strictness(Length length, Angle angle, Angle dogLeg) {
             switch (tolerances.of(kind, feature).widest()) {
                 case Length limit -> length = limit.isMoreThan(length) ? limit : length;
                 case Angle limit -> {
-                    if (feature == FeatureId.DOG_LEG) {
+                    if (FeatureId.DOG_LEG.equals(feature)) {
                         dogLeg = limit;
                     } else {
                         angle = limit.isMoreThan(angle) ? limit : angle;

@@ -2,6 +2,7 @@ package lobrik.reading;
 
 import java.util.List;
 import lobrik.bend.BendKind;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 
 /** Which features of a piece are read. What is not on the list counts neither for the piece nor against it. */
@@ -33,7 +34,7 @@ public enum ReadingList {
 
     private boolean reads(BendKind kind, FeatureId feature) {
         boolean saddle = kind == BendKind.SADDLE_3 || kind == BendKind.SADDLE_4;
-        boolean angleOfABend = feature.kind() == FeatureId.Kind.ANGLE && feature != FeatureId.DOG_LEG;
+        boolean angleOfABend = feature.measured() == QuantityKind.ANGLE && !FeatureId.DOG_LEG.equals(feature);
         return this == ALL || (feature.isOfFinishedPiece() && !(saddle && angleOfABend));
     }
 }

@@ -22,10 +22,10 @@ public final class ReadingText {
      * @throws lobrik.fault.Refused for a gap that is wider than its span
      */
     public static Quantity read(FeatureId feature, String text, LengthUnit bare) {
-        return switch (feature.kind()) {
+        return switch (feature.measured()) {
             case LENGTH -> feature.isSigned() ? Length.parseSigned(text, bare) : Length.parse(text, bare);
             case ANGLE -> {
-                int over = feature == FeatureId.DOG_LEG ? text.indexOf(OVER) : -1;
+                int over = FeatureId.DOG_LEG.equals(feature) ? text.indexOf(OVER) : -1;
                 yield over < 0
                         ? Angle.parse(text)
                         : gapOverSpan(text, over, bare).angle();

@@ -9,6 +9,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.measure.RefusedText;
 import lobrik.shape.FeatureId;
 
@@ -89,7 +90,7 @@ public record TypingSlip(Quantity off, Optional<String> meant) {
                 texts.add(head + tail.charAt(1) + tail.charAt(0) + tail.substring(2));
             }
         }
-        if (feature.kind() == FeatureId.Kind.LENGTH && typed.chars().noneMatch(Character::isLetter)) {
+        if (feature.measured() == QuantityKind.LENGTH && typed.chars().noneMatch(Character::isLetter)) {
             texts.add(typed + (bare == LengthUnit.INCH ? " mm" : " in"));
         }
         texts.addAll(oneDigitOff(typed));

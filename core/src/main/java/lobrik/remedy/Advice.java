@@ -67,7 +67,7 @@ public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicte
             int rebent) {
 
         public Piecework {
-            readings = Map.copyOf(readings);
+            readings = FeatureId.inOrder(readings);
             faulty = Set.copyOf(faulty);
         }
     }

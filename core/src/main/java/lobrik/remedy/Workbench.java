@@ -2,10 +2,10 @@ package lobrik.remedy;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
 import lobrik.fit.LeastSquares;
@@ -237,7 +237,7 @@ final class Workbench {
     /** What would be read after the work: what was read, changed by what the simulation changes. */
     private Optional<Map<FeatureId, Quantity>> after(Choice choice, double[] amounts) {
         return reworked(choice, amounts).flatMap(this::values).map(values -> {
-            Map<FeatureId, Quantity> after = new EnumMap<>(FeatureId.class);
+            Map<FeatureId, Quantity> after = new TreeMap<>();
             for (PlannedFeature feature : judged) {
                 FeatureId id = feature.id();
                 Quantity then = values.get(id);
@@ -278,7 +278,7 @@ final class Workbench {
 
     private Optional<Map<FeatureId, Quantity>> values(Piece piece) {
         try {
-            Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+            Map<FeatureId, Quantity> values = new TreeMap<>();
             for (Feature feature : Features.of(work.layout().job().bend(), piece)) {
                 values.put(feature.id(), feature.value());
             }

@@ -60,9 +60,9 @@ public final class Features {
      * @throws lobrik.fault.Refused as {@link #of(Bend, Piece)}
      */
     public static List<Feature> of(Bend bend, Piece piece, List<Length> rings) {
-        if (piece.arcs().size() != bend.kind().bends()) {
-            throw new IllegalArgumentException(bend.kind().id() + " has "
-                    + bend.kind().bends() + " bends, not " + piece.arcs().size());
+        if (piece.arcs().size() != bend.bends()) {
+            throw new IllegalArgumentException(bend.kind().id() + " has " + bend.bends() + " bends, not "
+                    + piece.arcs().size());
         }
         Features features = new Features(piece, rings);
         switch (bend) {

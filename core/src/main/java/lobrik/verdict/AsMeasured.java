@@ -45,7 +45,7 @@ public final class AsMeasured {
 
     private AsMeasured(Layout layout, Map<FeatureId, Quantity> readings) {
         this.layout = layout;
-        this.readings = Map.copyOf(readings);
+        this.readings = FeatureId.inOrder(readings);
         this.bends = layout.marks().size();
         this.rolls = layout.job().bend() instanceof RollingOffset;
     }

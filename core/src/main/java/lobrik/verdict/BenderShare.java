@@ -1,10 +1,10 @@
 package lobrik.verdict;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lobrik.fault.Refused;
 import lobrik.layout.Layout;
@@ -49,8 +49,8 @@ public record BenderShare(
     private static final double NOTHING = 1e-4;
 
     public BenderShare {
-        adds = Map.copyOf(adds);
-        besidesAngles = Map.copyOf(besidesAngles);
+        adds = FeatureId.inOrder(adds);
+        besidesAngles = FeatureId.inOrder(besidesAngles);
     }
 
     /**
@@ -121,7 +121,7 @@ public record BenderShare(
         private final KnownBender bender;
         private final Layout layout;
         private final Set<Integer> fromBack;
-        private final Map<FeatureId, Double> planned = new EnumMap<>(FeatureId.class);
+        private final Map<FeatureId, Double> planned = new TreeMap<>();
         private final Angle angles;
 
         Simulation(KnownBender bender, Layout layout, Set<Integer> fromBack) {
@@ -141,8 +141,8 @@ public record BenderShare(
                 Map<FeatureId, Double> made = withTheShoeWhereItBends(byAngles);
                 addWhatIsLeft(DeviationKind.RISES, made);
                 addWhatIsLeft(DeviationKind.PLACES, made);
-                Map<FeatureId, Quantity> adds = new EnumMap<>(FeatureId.class);
-                Map<FeatureId, Quantity> besides = new EnumMap<>(FeatureId.class);
+                Map<FeatureId, Quantity> adds = new TreeMap<>();
+                Map<FeatureId, Quantity> besides = new TreeMap<>();
                 made.forEach((feature, value) -> {
                     put(adds, feature, value - planned.getOrDefault(feature, value));
                     put(besides, feature, value - byAngles.getOrDefault(feature, value));
@@ -155,7 +155,7 @@ public record BenderShare(
 
         private static void put(Map<FeatureId, Quantity> quantities, FeatureId feature, double number) {
             if (Math.abs(number) > NOTHING) {
-                quantities.put(feature, feature.quantity(number));
+                quantities.put(feature, feature.measured().of(number));
             }
         }
 
@@ -175,7 +175,7 @@ public record BenderShare(
                     return simulated(Length.ofInches(left / follows));
                 }
             }
-            return new EnumMap<>(byAngles);
+            return new TreeMap<>(byAngles);
         }
 
         /** What the records say of a kind that the features as they are do not have yet. */
@@ -220,7 +220,7 @@ public record BenderShare(
                         mark.angle().plus(angles),
                         mark.roll()));
             }
-            Map<FeatureId, Double> values = new EnumMap<>(FeatureId.class);
+            Map<FeatureId, Double> values = new TreeMap<>();
             Piece piece = Piece.simulate(tooling, layout.predicted().length(), bends);
             for (Feature feature : Features.of(layout.job().bend(), piece, rings)) {
                 if (feature.id().isOfFinishedPiece() && planned.containsKey(feature.id())) {

@@ -37,12 +37,12 @@ public enum DeviationKind {
     /** The kind that a feature's deviation belongs to; marks, and what follows from several others, belong to none. */
     public static Optional<DeviationKind> of(FeatureId feature) {
         return Optional.ofNullable(
-                switch (feature) {
-                    case ANGLE_1, ANGLE_2, ANGLE_3, ANGLE_4 -> ANGLES;
+                switch (feature.kind()) {
+                    case ANGLE -> ANGLES;
                     case LEG, BETWEEN, SECOND_LEG -> LEGS;
                     case RISE, ROLL, HEIGHT -> RISES;
                     case LANDING, CENTRE -> PLACES;
-                    case MARK_1, MARK_2, MARK_3, MARK_4, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
+                    case MARK, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
                 });
     }
 }

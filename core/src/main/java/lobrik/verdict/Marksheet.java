@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 
 /**
@@ -109,6 +110,6 @@ public record Marksheet(Score score, List<Lost> lost, List<PartScore> parts) {
         if (!feature.isOfFinishedPiece()) {
             return Part.LAYOUT;
         }
-        return feature.kind() == FeatureId.Kind.ANGLE ? Part.BENDING : Part.RESULT;
+        return feature.measured() == QuantityKind.ANGLE ? Part.BENDING : Part.RESULT;
     }
 }

@@ -1,8 +1,8 @@
 package lobrik.verdict;
 
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.shape.FeatureId;
@@ -63,7 +63,7 @@ public record Score(double points, boolean passed, List<Judged> items) {
             faults.add(
                     FaultCode.MISSING, "items", "there is nothing to score: give at least one reading with a weight");
         }
-        Set<FeatureId> seen = EnumSet.noneOf(FeatureId.class);
+        Set<FeatureId> seen = new TreeSet<>();
         for (int i = 0; i < readings.size(); i++) {
             if (!seen.add(readings.get(i).feature())) {
                 String id = readings.get(i).feature().id();

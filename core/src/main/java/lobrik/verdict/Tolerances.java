@@ -1,13 +1,12 @@
 package lobrik.verdict;
 
-import java.util.Map;
-import java.util.Objects;
 import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 
 /**
@@ -30,7 +29,7 @@ public record Tolerances(
         Workmanship workmanship,
         Judging judging,
         Rebending rebending,
-        Map<FeatureId, Tolerance> limits) {
+        PerFeature<Tolerance> limits) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -48,18 +47,21 @@ public record Tolerances(
             faults.add(
                     FaultCode.OUT_OF_RANGE, "passMark", "the pass mark is " + passMark + "; it must be from 0 to 100");
         }
-        limits.forEach((feature, own) -> {
-            requireLimit(faults, feature, "over", own.over());
-            requireLimit(faults, feature, "under", own.under());
-        });
+        limits.ofKind().forEach((kind, own) -> requireLimits(faults, kind.id(), kind.measured(), own));
+        limits.ofOne().forEach((feature, own) -> requireLimits(faults, feature.id(), feature.measured(), own));
         faults.refuseIfAny();
-        limits = Map.copyOf(limits);
     }
 
-    private static void requireLimit(Faults faults, FeatureId feature, String side, Quantity limit) {
-        String input = "limits/" + feature.id() + "/" + side;
-        String name = "what a reading of " + feature.id() + " may be " + side;
-        switch (feature.kind()) {
+    private static void requireLimits(Faults faults, String feature, QuantityKind measured, Tolerance own) {
+        requireLimit(faults, feature, measured, "over", own.over());
+        requireLimit(faults, feature, measured, "under", own.under());
+    }
+
+    private static void requireLimit(
+            Faults faults, String feature, QuantityKind measured, String side, Quantity limit) {
+        String input = "limits/" + feature + "/" + side;
+        String name = "what a reading of " + feature + " may be " + side;
+        switch (measured) {
             case LENGTH -> {
                 if (limit instanceof Length length) {
                     faults.requirePositive(input, name, length, LARGEST_LENGTH);
@@ -86,7 +88,7 @@ public record Tolerances(
             Workmanship workmanship,
             Judging judging,
             Rebending rebending) {
-        this(length, angle, dogLeg, passMark, workmanship, judging, rebending, Map.of());
+        this(length, angle, dogLeg, passMark, workmanship, judging, rebending, PerFeature.none());
     }
 
     /** With the usual rules for workmanship on site. */
@@ -96,13 +98,13 @@ public record Tolerances(
 
     /** The tolerance of one feature of a kind of bend; the small rise of a box offset has half of it (handbook 7). */
     public Tolerance of(BendKind bend, FeatureId feature) {
-        return Objects.requireNonNullElseGet(limits.get(feature), () -> Tolerance.even(usual(bend, feature)));
+        return limits.of(feature).orElseGet(() -> Tolerance.even(usual(bend, feature)));
     }
 
     private Quantity usual(BendKind bend, FeatureId feature) {
-        return switch (feature.kind()) {
-            case LENGTH -> bend == BendKind.BOX_OFFSET && feature == FeatureId.RISE ? length.times(0.5) : length;
-            case ANGLE -> feature == FeatureId.DOG_LEG ? dogLeg : angle;
+        return switch (feature.measured()) {
+            case LENGTH -> bend == BendKind.BOX_OFFSET && FeatureId.RISE.equals(feature) ? length.times(0.5) : length;
+            case ANGLE -> FeatureId.DOG_LEG.equals(feature) ? dogLeg : angle;
         };
     }
 }

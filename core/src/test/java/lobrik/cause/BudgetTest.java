@@ -29,7 +29,7 @@ class BudgetTest {
 
     private static Quantity change(List<Budget> budgets, FeatureId feature, Budget.Stage stage) {
         return budgets.stream()
-                .filter(budget -> budget.feature() == feature)
+                .filter(budget -> budget.feature().equals(feature))
                 .flatMap(budget -> budget.parts().stream())
                 .filter(part -> part.stage() == stage)
                 .findFirst()
@@ -110,9 +110,9 @@ class BudgetTest {
                 Set.of(),
                 BenderShare.of(bender, Pieces.offset()));
         List<Budget> budgets = Budget.of(seen);
-        assertThat(change(budgets, FeatureId.ANGLE_1, Budget.Stage.BENDER)).isEqualTo(Angle.ofDegrees(2));
-        assertThat(change(budgets, FeatureId.ANGLE_1, Budget.Stage.ANGLES)).isEqualTo(Angle.ZERO);
-        assertThat(change(budgets, FeatureId.ANGLE_2, Budget.Stage.ANGLES)).isEqualTo(Angle.ofDegrees(3));
+        assertThat(change(budgets, FeatureId.angle(1), Budget.Stage.BENDER)).isEqualTo(Angle.ofDegrees(2));
+        assertThat(change(budgets, FeatureId.angle(1), Budget.Stage.ANGLES)).isEqualTo(Angle.ZERO);
+        assertThat(change(budgets, FeatureId.angle(2), Budget.Stage.ANGLES)).isEqualTo(Angle.ofDegrees(3));
         assertThat(change(budgets, FeatureId.RISE, Budget.Stage.BENDER).number())
                 .isGreaterThan(0.3);
         for (Budget budget : budgets) {
@@ -134,7 +134,7 @@ class BudgetTest {
         assertThat(change(budgets, FeatureId.LANDING, Budget.Stage.REST).number())
                 .isBetween(0.8, 1.1);
         assertThat(budgets.stream()
-                        .filter(budget -> budget.feature() == FeatureId.ANGLE_2)
+                        .filter(budget -> FeatureId.angle(2).equals(budget.feature()))
                         .findFirst()
                         .orElseThrow()
                         .deviation())

@@ -4,11 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.EnumMap;
 import java.util.Map;
 import java.util.OptionalInt;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
@@ -116,7 +116,7 @@ class DiagnosisTest {
         assertThat(told.diagnosis().clear()).isEmpty();
         FurtherReading further = told.diagnosis().further().orElseThrow();
         assertThat(told.further().orElseThrow()).startsWith("Measure ").contains("speaks for");
-        Map<FeatureId, Quantity> more = Pieces.only(all, FeatureId.RISE, FeatureId.ANGLE_2, further.feature());
+        Map<FeatureId, Quantity> more = Pieces.only(all, FeatureId.RISE, FeatureId.angle(2), further.feature());
         assertThat(first(told(Pieces.offset(), more)).id()).isEqualTo(CauseId.ANGLE_OFF);
     }
 
@@ -165,11 +165,11 @@ class DiagnosisTest {
     @Test
     void nonsense_hasNoClearCause() {
         Map<FeatureId, Quantity> readings = Pieces.readings(Pieces.offset(), NOT, NOT, NOT);
-        readings.put(FeatureId.MARK_1, Length.ofInches(21.3));
-        readings.put(FeatureId.MARK_2, Length.ofInches(40.6));
+        readings.put(FeatureId.mark(1), Length.ofInches(21.3));
+        readings.put(FeatureId.mark(2), Length.ofInches(40.6));
         readings.put(FeatureId.RISE, Length.ofInches(4.1));
         readings.put(FeatureId.LANDING, Length.ofInches(37.9));
-        readings.put(FeatureId.ANGLE_1, Angle.ofDegrees(34));
+        readings.put(FeatureId.angle(1), Angle.ofDegrees(34));
         readings.put(FeatureId.OVERALL, Length.ofInches(76.5));
         assertThat(first(told(Pieces.offset(), readings)).id()).isEqualTo(CauseId.UNCLEAR);
     }
@@ -221,7 +221,7 @@ class DiagnosisTest {
     void markFromTheBackOfABendThatSlipped_followedIt() {
         Layout u = u();
         Length quarter = Length.ofFraction(0, 1, 4);
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         u.features().forEach(feature -> readings.put(feature.id(), feature.asked()));
         readings.put(FeatureId.LEG, Length.ofInches(12).plus(quarter));
         readings.put(FeatureId.SECOND_LEG, Length.ofInches(14).minus(quarter));
@@ -245,9 +245,9 @@ class DiagnosisTest {
     void figureThatIsWrongByNoNamedSlip_isSaidToBe_andSoIsThatItWasCarriedOn() {
         Layout u = u();
         Length inch = Length.ofInches(1);
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         u.features().forEach(feature -> readings.put(feature.id(), feature.predicted()));
-        readings.put(FeatureId.MARK_1, u.marks().getFirst().position().plus(inch));
+        readings.put(FeatureId.mark(1), u.marks().getFirst().position().plus(inch));
         readings.put(FeatureId.LEG, Length.ofInches(13));
         readings.put(FeatureId.SECOND_LEG, Length.ofInches(13));
         Map<Integer, Length> own = Map.of(
@@ -348,7 +348,7 @@ class DiagnosisTest {
         Map<FeatureId, Quantity> readings =
                 Pieces.readings(stub, new double[] {leg}, new double[] {degrees}, new double[] {0});
         // The ring stands where it should.
-        readings.put(FeatureId.MARK_1, stub.marks().getFirst().position());
+        readings.put(FeatureId.mark(1), stub.marks().getFirst().position());
         return new Telling(
                 Diagnosis.of(new Case(
                         stub,

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.bend.Bend;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
@@ -84,7 +85,7 @@ public final class Pieces {
                     mark.roll().plus(Angle.ofDegrees(twistedDegrees[i]))));
         }
         Piece piece = Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         for (Feature feature : Features.of(layout.job().bend(), piece)) {
             readings.put(feature.id(), read(feature.value()));
         }

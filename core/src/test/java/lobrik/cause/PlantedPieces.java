@@ -1,11 +1,11 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
 import lobrik.layout.Layout;
@@ -79,7 +79,7 @@ final class PlantedPieces {
         Map<FeatureId, Quantity> right = measured(layout, hands.asPlanned());
         Map<FeatureId, Quantity> made = measured(layout, hands);
         boolean visible = made.entrySet().stream().anyMatch(each -> differs(each.getValue(), right.get(each.getKey())));
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         made.forEach((feature, value) -> readings.put(feature, read(feature, value)));
         return new Planted(layout, cause, hands.bend(), readings, visible);
     }
@@ -90,7 +90,7 @@ final class PlantedPieces {
         if (!piece.bends().equals(bends)) {
             throw new IllegalArgumentException("the bends changed places");
         }
-        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> values = new TreeMap<>();
         for (Feature feature : Features.of(layout.job().bend(), piece, hands.rings())) {
             values.put(feature.id(), feature.value());
         }

@@ -224,10 +224,12 @@ class LayoutPropertiesTest {
         long marks = layout.features().stream()
                 .filter(feature -> !feature.id().isOfFinishedPiece())
                 .count();
-        assertThat(marks).isEqualTo(kind.bends());
+        assertThat(marks).isEqualTo(layout.job().bend().bends());
         assertThat(layout.features()).extracting(PlannedFeature::id).doesNotHaveDuplicates();
         assertThat(layout.features())
                 .extracting(PlannedFeature::id)
-                .contains(FeatureId.mark(kind.bends()), FeatureId.angle(kind.bends()));
+                .contains(
+                        FeatureId.mark(layout.job().bend().bends()),
+                        FeatureId.angle(layout.job().bend().bends()));
     }
 }

@@ -110,8 +110,8 @@ class NinetyLayoutTest {
         assertThat(layout.cutLength()).isEmpty();
         assertThat(layout.features())
                 .extracting(PlannedFeature::id)
-                .containsExactly(FeatureId.MARK_1, FeatureId.LEG, FeatureId.ANGLE_1);
-        assertThat(feature(layout, FeatureId.ANGLE_1).predicted()).isEqualTo(Angle.RIGHT);
+                .containsExactly(FeatureId.mark(1), FeatureId.LEG, FeatureId.angle(1));
+        assertThat(feature(layout, FeatureId.angle(1)).predicted()).isEqualTo(Angle.RIGHT);
     }
 
     @Test

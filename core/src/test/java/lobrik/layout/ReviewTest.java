@@ -272,7 +272,7 @@ class ReviewTest {
                 (Comparison.Both) Review.of(job, Optional.empty()).otherMethod().orElseThrow();
         assertThat(other.method()).isEqualTo(Method.EXACT);
         Comparison.Difference rise = other.differences().stream()
-                .filter(difference -> difference.id() == FeatureId.RISE)
+                .filter(difference -> FeatureId.RISE.equals(difference.id()))
                 .findFirst()
                 .orElseThrow();
         double chart = rise(Layout.of(job));
@@ -283,7 +283,7 @@ class ReviewTest {
 
     private static double rise(Layout layout) {
         return layout.features().stream()
-                .filter(feature -> feature.id() == FeatureId.RISE)
+                .filter(feature -> FeatureId.RISE.equals(feature.id()))
                 .map(feature -> ((Length) feature.predicted()).inches())
                 .findFirst()
                 .orElseThrow();

@@ -155,7 +155,7 @@ class SchoolChoicesTest {
 
     private static double predicted(Layout layout, FeatureId id) {
         Quantity value = layout.features().stream()
-                .filter(feature -> feature.id() == id)
+                .filter(feature -> feature.id().equals(id))
                 .findFirst()
                 .orElseThrow()
                 .predicted();

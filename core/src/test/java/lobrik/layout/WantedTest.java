@@ -40,7 +40,7 @@ class WantedTest {
 
     private static Length feature(Layout layout, Piece piece, PlannedFeature planned) {
         return Features.of(layout.job().bend(), piece).stream()
-                .filter(feature -> feature.id() == planned.id())
+                .filter(feature -> feature.id().equals(planned.id()))
                 .map(Feature::value)
                 .map(Length.class::cast)
                 .findFirst()

@@ -27,7 +27,7 @@ class HabitsTest {
     void heavySecondBend_isFoundAndSaid() {
         List<Habit> habits = PLAIN.of(MadeUpPieces.offsets(new SplittableRandom(1), 16, 2.4, 0));
         assertThat(habits).singleElement().isInstanceOfSatisfying(Habit.Bias.class, bias -> {
-            assertThat(bias.feature()).isEqualTo(FeatureId.ANGLE_2);
+            assertThat(bias.feature()).isEqualTo(FeatureId.angle(2));
             assertThat(bias.persists()).isTrue();
             assertThat(WORDS.sentence(bias)).matches("Bend 2 of offsets comes out 2(\\.\\d)?° heavy\\.");
             assertThat(WORDS.evidence(bias)).contains("of the last 16 offsets", "(99.9 % sure)");
@@ -82,7 +82,9 @@ class HabitsTest {
         KnownBender adds = new KnownBender(
                 "B", Map.of(DeviationKind.ANGLES, new KnownBender.Effect(Angle.ofDegrees(2.4), Angle.ofDegrees(0.2))));
         List<Habit> habits = new Habits(Map.of(), Map.of("B0", adds, "B1", adds, "B2", adds)).of(pieces);
-        assertThat(habits).noneMatch(habit -> habit instanceof Habit.Bias bias && bias.feature() == FeatureId.ANGLE_2);
+        assertThat(habits)
+                .noneMatch(habit ->
+                        habit instanceof Habit.Bias bias && FeatureId.angle(2).equals(bias.feature()));
     }
 
     @Test
@@ -112,7 +114,7 @@ class HabitsTest {
         assertThat(PLAIN.of(pieces))
                 .filteredOn(Habit.Bias.class::isInstance)
                 .extracting(Habit.Bias.class::cast)
-                .filteredOn(bias -> bias.feature() == FeatureId.ANGLE_2)
+                .filteredOn(bias -> FeatureId.angle(2).equals(bias.feature()))
                 .singleElement()
                 .satisfies(bias -> {
                     assertThat(bias.persists()).isFalse();
@@ -122,9 +124,9 @@ class HabitsTest {
 
     @Test
     void words_fitEveryFeatureAndSide() {
-        assertThat(said(BendKind.STUB_90, MadeUpPieces.angle(FeatureId.ANGLE_1, 2.5)))
+        assertThat(said(BendKind.STUB_90, MadeUpPieces.angle(FeatureId.angle(1), 2.5)))
                 .isEqualTo("The bend of stub nineties comes out 2.5° heavy.");
-        assertThat(said(BendKind.SADDLE_3, MadeUpPieces.length(FeatureId.MARK_2, -0.125)))
+        assertThat(said(BendKind.SADDLE_3, MadeUpPieces.length(FeatureId.mark(2), -0.125)))
                 .isEqualTo("Mark 2 of three-point saddles is ringed 1/8 in short.");
         assertThat(said(BendKind.SADDLE_3, MadeUpPieces.length(FeatureId.CENTRE, 0.1875)))
                 .isEqualTo("The centre of three-point saddles comes 3/16 in too far out.");

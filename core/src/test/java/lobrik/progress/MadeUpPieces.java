@@ -59,10 +59,10 @@ final class MadeUpPieces {
                     0,
                     slip ? Optional.of(new Slip(CauseId.SHRINK_OMITTED, OptionalInt.empty())) : Optional.empty(),
                     List.of(
-                            angle(FeatureId.ANGLE_1, gaussian(random)),
-                            angle(FeatureId.ANGLE_2, biasDeg + gaussian(random)),
-                            length(FeatureId.MARK_1, 0.05 * gaussian(random)),
-                            length(FeatureId.MARK_2, 0.05 * gaussian(random)),
+                            angle(FeatureId.angle(1), gaussian(random)),
+                            angle(FeatureId.angle(2), biasDeg + gaussian(random)),
+                            length(FeatureId.mark(1), 0.05 * gaussian(random)),
+                            length(FeatureId.mark(2), 0.05 * gaussian(random)),
                             length(FeatureId.RISE, 0.08 * gaussian(random)),
                             length(FeatureId.LANDING, (slip ? -1.2 : 0) + 0.08 * gaussian(random)),
                             angle(FeatureId.DOG_LEG, Math.abs(0.6 * gaussian(random))))));

@@ -71,7 +71,12 @@ class NextExerciseTest {
     private static Habit secondBend(double degrees) {
         List<Angle> offs = List.of(Angle.ofDegrees(degrees), Angle.ofDegrees(degrees));
         return new Habit.Bias(
-                BendKind.OFFSET, FeatureId.ANGLE_2, Estimate.of(offs, 0.99).orElseThrow(), Angle.ofDegrees(2), 2, true);
+                BendKind.OFFSET,
+                FeatureId.angle(2),
+                Estimate.of(offs, 0.99).orElseThrow(),
+                Angle.ofDegrees(2),
+                2,
+                true);
     }
 
     @Test

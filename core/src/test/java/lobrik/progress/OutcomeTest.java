@@ -15,7 +15,7 @@ class OutcomeTest {
     void deviationOnTheLimit_isWithin_andTheNextCountIsNot() {
         assertThat(MadeUpPieces.length(FeatureId.RISE, -0.125).isWithin()).isTrue();
         Angle limit = Angle.ofDegrees(2);
-        assertThat(new Outcome.Missed(FeatureId.ANGLE_1, new Angle(limit.count() + 1), Angle.ZERO, limit).isWithin())
+        assertThat(new Outcome.Missed(FeatureId.angle(1), new Angle(limit.count() + 1), Angle.ZERO, limit).isWithin())
                 .isFalse();
     }
 
@@ -32,9 +32,9 @@ class OutcomeTest {
                 0,
                 Optional.empty(),
                 List.of(
-                        MadeUpPieces.angle(FeatureId.ANGLE_1, 1),
+                        MadeUpPieces.angle(FeatureId.angle(1), 1),
                         MadeUpPieces.length(FeatureId.RISE, -0.25),
-                        MadeUpPieces.angle(FeatureId.ANGLE_2, -3)));
-        assertThat(piece.furthestOff(2)).containsExactly(FeatureId.RISE, FeatureId.ANGLE_2);
+                        MadeUpPieces.angle(FeatureId.angle(2), -3)));
+        assertThat(piece.furthestOff(2)).containsExactly(FeatureId.RISE, FeatureId.angle(2));
     }
 }

@@ -69,10 +69,10 @@ class SimulatedClassTest {
                 0,
                 slip ? Optional.of(new Slip(CauseId.SHRINK_OMITTED, OptionalInt.empty())) : Optional.empty(),
                 List.of(
-                        MadeUpPieces.angle(FeatureId.ANGLE_1, tool + spread * random.nextGaussian()),
-                        MadeUpPieces.angle(FeatureId.ANGLE_2, tool + heavy + spread * random.nextGaussian()),
-                        MadeUpPieces.length(FeatureId.MARK_1, mark + 0.04 * random.nextGaussian()),
-                        MadeUpPieces.length(FeatureId.MARK_2, 0.04 * random.nextGaussian()),
+                        MadeUpPieces.angle(FeatureId.angle(1), tool + spread * random.nextGaussian()),
+                        MadeUpPieces.angle(FeatureId.angle(2), tool + heavy + spread * random.nextGaussian()),
+                        MadeUpPieces.length(FeatureId.mark(1), mark + 0.04 * random.nextGaussian()),
+                        MadeUpPieces.length(FeatureId.mark(2), 0.04 * random.nextGaussian()),
                         MadeUpPieces.length(FeatureId.RISE, 0.08 * random.nextGaussian()),
                         MadeUpPieces.angle(FeatureId.DOG_LEG, Math.abs(0.6 * random.nextGaussian()))));
     }
@@ -118,8 +118,8 @@ class SimulatedClassTest {
             BenderComparison comparison = compared(pieces);
             benders += comparison.known().keySet().equals(Set.of(BAD)) ? 1 : 0;
             Map<Integer, Set<Object>> found = habits(pieces, comparison);
-            heavy += found.getOrDefault(HEAVY, Set.of()).contains(FeatureId.ANGLE_2) ? 1 : 0;
-            shorts += found.getOrDefault(SHORT, Set.of()).contains(FeatureId.MARK_1) ? 1 : 0;
+            heavy += found.getOrDefault(HEAVY, Set.of()).contains(FeatureId.angle(2)) ? 1 : 0;
+            shorts += found.getOrDefault(SHORT, Set.of()).contains(FeatureId.mark(1)) ? 1 : 0;
             forgetful += found.getOrDefault(FORGETFUL, Set.of()).contains(CauseId.SHRINK_OMITTED) ? 1 : 0;
             for (int person = 0; person < PEOPLE; person++) {
                 boolean innocent = person != HEAVY && person != SHORT && person != FORGETFUL;

@@ -41,7 +41,7 @@ class ReadingTextTest {
                 .hasMessageContaining("1/2 in");
         assertThatThrownBy(() -> ReadingText.read(FeatureId.DOG_LEG, "1 over 0", INCH))
                 .isInstanceOf(Refused.class);
-        assertThatThrownBy(() -> ReadingText.read(FeatureId.ANGLE_1, "1/2 over 24", INCH))
+        assertThatThrownBy(() -> ReadingText.read(FeatureId.angle(1), "1/2 over 24", INCH))
                 .isInstanceOf(RefusedText.class);
     }
 
@@ -71,7 +71,7 @@ class ReadingTextTest {
         assertThat(Nudge.text(
                         FeatureId.LEG, Length.ofMillimetres(365.4), TapeDivision.SIXTEENTH, 1, LengthUnit.MILLIMETRE))
                 .isEqualTo("366 mm");
-        assertThat(Nudge.text(FeatureId.ANGLE_1, Angle.ofDegrees(29.8), TapeDivision.SIXTEENTH, -1, INCH))
+        assertThat(Nudge.text(FeatureId.angle(1), Angle.ofDegrees(29.8), TapeDivision.SIXTEENTH, -1, INCH))
                 .isEqualTo("29.5");
         assertThat(Nudge.text(FeatureId.TAIL_LIFT, Length.ZERO, TapeDivision.EIGHTH, -1, INCH))
                 .isEqualTo("−1/8");
@@ -101,7 +101,7 @@ class ReadingTextTest {
 
     @Test
     void angleWithALostPoint_isAskedAbout() {
-        assertThat(TypingSlip.in(FeatureId.ANGLE_1, "225", INCH, Angle.ofDegrees(22.5), Angle.ofDegrees(2))
+        assertThat(TypingSlip.in(FeatureId.angle(1), "225", INCH, Angle.ofDegrees(22.5), Angle.ofDegrees(2))
                         .orElseThrow()
                         .meant())
                 .contains("22.5");
@@ -124,17 +124,17 @@ class ReadingTextTest {
     @Test
     void shortListOfASaddle_hasItsFinishedSizesOnly() {
         List<FeatureId> all = List.of(
-                FeatureId.MARK_1,
-                FeatureId.MARK_2,
-                FeatureId.MARK_3,
-                FeatureId.MARK_4,
+                FeatureId.mark(1),
+                FeatureId.mark(2),
+                FeatureId.mark(3),
+                FeatureId.mark(4),
                 FeatureId.HEIGHT,
                 FeatureId.FLAT,
                 FeatureId.LANDING,
-                FeatureId.ANGLE_1,
-                FeatureId.ANGLE_2,
-                FeatureId.ANGLE_3,
-                FeatureId.ANGLE_4,
+                FeatureId.angle(1),
+                FeatureId.angle(2),
+                FeatureId.angle(3),
+                FeatureId.angle(4),
                 FeatureId.TAIL_LIFT,
                 FeatureId.DOG_LEG,
                 FeatureId.OVERALL);
@@ -146,8 +146,9 @@ class ReadingTextTest {
                         FeatureId.TAIL_LIFT,
                         FeatureId.DOG_LEG,
                         FeatureId.OVERALL);
-        assertThat(ReadingList.SHORT.of(BendKind.OFFSET, List.of(FeatureId.MARK_1, FeatureId.RISE, FeatureId.ANGLE_1)))
-                .containsExactly(FeatureId.RISE, FeatureId.ANGLE_1);
+        assertThat(ReadingList.SHORT.of(
+                        BendKind.OFFSET, List.of(FeatureId.mark(1), FeatureId.RISE, FeatureId.angle(1))))
+                .containsExactly(FeatureId.RISE, FeatureId.angle(1));
         assertThat(ReadingList.ALL.of(BendKind.SADDLE_4, all)).isEqualTo(all);
     }
 }

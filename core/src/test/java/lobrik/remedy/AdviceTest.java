@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.bend.Saddle4;
 import lobrik.cause.CauseId;
@@ -151,7 +151,7 @@ class AdviceTest {
     }
 
     private static Map<FeatureId, Quantity> measured(Layout layout, Piece piece) {
-        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> values = new TreeMap<>();
         for (Feature feature : Features.of(layout.job().bend(), piece)) {
             values.put(feature.id(), feature.value());
         }

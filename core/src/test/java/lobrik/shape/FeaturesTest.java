@@ -129,7 +129,7 @@ class FeaturesTest {
 
     private static double read(Bend bend, Piece piece, FeatureId id) {
         return Features.of(bend, piece).stream()
-                .filter(feature -> feature.id() == id)
+                .filter(feature -> feature.id().equals(id))
                 .map(feature -> switch (feature.value()) {
                     case Length length -> length.inches();
                     case Angle angle -> angle.degrees();

@@ -34,7 +34,7 @@ class NinetyFeaturesTest {
 
     private static double value(List<Feature> features, FeatureId id) {
         return features.stream()
-                .filter(feature -> feature.id() == id)
+                .filter(feature -> feature.id().equals(id))
                 .map(feature -> switch (feature.value()) {
                     case Length length -> length.inches();
                     case Angle angle -> angle.degrees();
@@ -47,9 +47,9 @@ class NinetyFeaturesTest {
     void ninety_hasItsLegAtMarkPlusTakeUp() {
         BendMade made = madeAt(11.625, 90);
         List<Feature> features = Features.of(STUB, Piece.simulate(TOOLING, Length.ofInches(36.5), List.of(made)));
-        assertThat(value(features, FeatureId.MARK_1)).isEqualTo(11.625);
+        assertThat(value(features, FeatureId.mark(1))).isEqualTo(11.625);
         assertThat(value(features, FeatureId.LEG)).isCloseTo(17.625, within(1e-9));
-        assertThat(value(features, FeatureId.ANGLE_1)).isEqualTo(90);
+        assertThat(value(features, FeatureId.angle(1))).isEqualTo(90);
         // gain 3.12167 (worked by hand): both legs together are length plus gain
         assertThat(value(features, FeatureId.OTHER_LEG)).isCloseTo(36.5 + 3.12167 - 17.625, within(1e-5));
     }

@@ -45,7 +45,7 @@ class CalibrationTest {
 
     private static Length length(List<Feature> features, FeatureId id) {
         return features.stream()
-                .filter(feature -> feature.id() == id)
+                .filter(feature -> feature.id().equals(id))
                 .map(feature -> (Length) feature.value())
                 .findFirst()
                 .orElseThrow();

@@ -22,7 +22,7 @@ class AsMarkedTest {
     private static long value(Layout layout, Piece piece, FeatureId wanted) {
         List<Feature> features = Features.of(layout.job().bend(), piece);
         return features.stream()
-                .filter(feature -> feature.id() == wanted)
+                .filter(feature -> feature.id().equals(wanted))
                 .map(feature -> feature.value().count())
                 .findFirst()
                 .orElseThrow();
@@ -34,22 +34,22 @@ class AsMarkedTest {
         Piece marked = AsMarked.of(
                         offset,
                         Map.of(
-                                FeatureId.MARK_1, Length.ofInches(24),
-                                FeatureId.MARK_2, Length.ofInches(36),
-                                FeatureId.ANGLE_2, Angle.ofDegrees(40)),
+                                FeatureId.mark(1), Length.ofInches(24),
+                                FeatureId.mark(2), Length.ofInches(36),
+                                FeatureId.angle(2), Angle.ofDegrees(40)),
                         Set.of())
                 .orElseThrow();
         long short_ = Length.ofInches(1.5).count();
         assertThat(value(offset, marked, FeatureId.LANDING))
                 .isCloseTo(value(offset, offset.predicted(), FeatureId.LANDING) - short_, within(10L));
-        assertThat(value(offset, marked, FeatureId.ANGLE_2))
+        assertThat(value(offset, marked, FeatureId.angle(2)))
                 .isEqualTo(Angle.ofDegrees(30).count());
     }
 
     @Test
     void markThatWasNotRead_standsAsPlanned() {
         Layout offset = Pieces.offset();
-        Piece marked = AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(25)), Set.of())
+        Piece marked = AsMarked.of(offset, Map.of(FeatureId.mark(1), Length.ofInches(25)), Set.of())
                 .orElseThrow();
         assertThat(marked.bends().getLast().position())
                 .isEqualTo(offset.marks().getLast().position());
@@ -60,7 +60,7 @@ class AsMarkedTest {
         Layout offset = Pieces.offset();
         assertThat(AsMarked.of(offset, Map.of(FeatureId.RISE, Length.ofInches(6)), Set.of()))
                 .isEqualTo(Optional.empty());
-        assertThat(AsMarked.of(offset, Map.of(FeatureId.MARK_1, Length.ofInches(37)), Set.of()))
+        assertThat(AsMarked.of(offset, Map.of(FeatureId.mark(1), Length.ofInches(37)), Set.of()))
                 .isEqualTo(Optional.empty());
     }
 }

@@ -3,10 +3,10 @@ package lobrik.verdict;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
@@ -38,7 +38,7 @@ class AsMeasuredTest {
                         mark.roll()))
                 .toList();
         Piece piece = Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         for (Feature feature : Features.of(layout.job().bend(), piece)) {
             if (layout.features().stream().map(PlannedFeature::id).anyMatch(feature.id()::equals)) {
                 readings.put(feature.id(), feature.value());
@@ -71,11 +71,11 @@ class AsMeasuredTest {
     @Test
     void pieceGrows_fromItsFirstReading() {
         Layout layout = Layout.of(new Jobs(73).next(BendKind.OFFSET, Method.EXACT, TapeDivision.SIXTEENTH));
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
-        readings.put(FeatureId.MARK_1, layout.marks().getFirst().position());
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
+        readings.put(FeatureId.mark(1), layout.marks().getFirst().position());
         assertThat(AsMeasured.of(layout, readings)).isEmpty();
         Angle read = Angle.ofDegrees(27);
-        readings.put(FeatureId.ANGLE_2, read);
+        readings.put(FeatureId.angle(2), read);
         Piece begun = AsMeasured.of(layout, readings).orElseThrow();
         assertThat(begun.bends().get(1).angle().degrees()).isCloseTo(27, within(0.01));
         assertThat(begun.bends().get(0).angle())
@@ -86,7 +86,7 @@ class AsMeasuredTest {
     void readingsThatNoConduitShows_giveNoPiece() {
         Layout layout = Layout.of(new Jobs(75).next(BendKind.STUB_90, Method.EXACT, TapeDivision.SIXTEENTH));
         Map<FeatureId, Quantity> readings = readings(layout, new Random(76));
-        readings.put(FeatureId.ANGLE_1, Angle.ofDegrees(20));
+        readings.put(FeatureId.angle(1), Angle.ofDegrees(20));
         assertThat(AsMeasured.of(layout, readings)).isEmpty();
     }
 }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Placement;
 import lobrik.bend.Stub90;
@@ -61,10 +62,11 @@ class BenderShareTest {
                     mark.roll()));
         }
         Piece piece = Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);
-        Map<FeatureId, Double> off = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Double> off = new TreeMap<>();
         Features.of(layout.job().bend(), piece, rings)
                 .forEach(feature -> layout.features().stream()
-                        .filter(plan -> plan.id() == feature.id() && plan.id().isOfFinishedPiece())
+                        .filter(plan ->
+                                plan.id().equals(feature.id()) && plan.id().isOfFinishedPiece())
                         .forEach(plan -> off.put(
                                 plan.id(),
                                 feature.value().minus(plan.predicted()).number())));
@@ -75,7 +77,7 @@ class BenderShareTest {
         BenderShare share = BenderShare.of(
                 known(Map.of(
                         DeviationKind.LEGS, Length.ofInches(off.get(FeatureId.LEG)),
-                        DeviationKind.ANGLES, Angle.ofDegrees(off.get(FeatureId.ANGLE_1)))),
+                        DeviationKind.ANGLES, Angle.ofDegrees(off.get(FeatureId.angle(1))))),
                 layout,
                 fromBack);
         off.forEach((feature, inches) ->
@@ -90,7 +92,7 @@ class BenderShareTest {
         BenderShare share = BenderShare.of(known(Map.of(DeviationKind.LEGS, QUARTER)), stub);
         assertThat(share.of(FeatureId.LEG)).isCloseTo(0.25, within(1e-6));
         assertThat(share.of(FeatureId.OTHER_LEG)).isCloseTo(-0.25, within(1e-6));
-        assertThat(share.of(FeatureId.MARK_1)).isZero();
+        assertThat(share.of(FeatureId.mark(1))).isZero();
     }
 
     @Test
@@ -116,7 +118,7 @@ class BenderShareTest {
             BenderShare share = BenderShare.of(bender, Pieces.offset());
             off.forEach((feature, inches) ->
                     assertThat(share.of(feature)).as(feature.id()).isCloseTo(inches, within(1e-4)));
-            assertThat(share.besidesAngles().keySet()).doesNotContain(FeatureId.ANGLE_1, FeatureId.RISE);
+            assertThat(share.besidesAngles().keySet()).doesNotContain(FeatureId.angle(1), FeatureId.RISE);
         }
     }
 
@@ -126,7 +128,7 @@ class BenderShareTest {
                 BenderShare.of(known(Map.of(DeviationKind.RISES, Length.ofFraction(0, 1, 8))), Pieces.offset());
         assertThat(share.of(FeatureId.RISE)).isCloseTo(0.125, within(1e-6));
         assertThat(share.error(FeatureId.RISE)).isCloseTo(0.125 / 8, within(1e-6));
-        assertThat(share.of(FeatureId.ANGLE_1)).isZero();
+        assertThat(share.of(FeatureId.angle(1))).isZero();
         assertThat(share.onto(Length.ofInches(6), FeatureId.RISE)).isEqualTo(Length.ofFraction(6, 1, 8));
         assertThat(share.onto(Length.ofInches(36), FeatureId.LANDING)).isEqualTo(Length.ofInches(36));
     }

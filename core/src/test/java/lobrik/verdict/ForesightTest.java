@@ -72,7 +72,7 @@ class ForesightTest {
 
     private static Grade grade(Foresight seen, FeatureId feature) {
         return seen.shares().stream()
-                .filter(share -> share.feature() == feature)
+                .filter(share -> share.feature().equals(feature))
                 .findFirst()
                 .orElseThrow()
                 .grade();

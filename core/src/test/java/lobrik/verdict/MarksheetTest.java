@@ -18,6 +18,7 @@ import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
@@ -36,7 +37,7 @@ class MarksheetTest {
     }
 
     private static Reading reading(FeatureId feature, Quantity off, Tolerances tolerances) {
-        Quantity target = feature.kind() == FeatureId.Kind.LENGTH ? Length.ofInches(20) : Angle.ofDegrees(30);
+        Quantity target = feature.measured() == QuantityKind.LENGTH ? Length.ofInches(20) : Angle.ofDegrees(30);
         return Reading.of(
                 BendKind.SADDLE_4, feature, target, target.withCount(target.count() + off.count()), tolerances);
     }
@@ -56,7 +57,8 @@ class MarksheetTest {
     void lostPoints_areAllThatIsMissing_byAnyScheme() {
         Random random = new Random(5);
         for (Scheme scheme : Scheme.values()) {
-            Tolerances tolerances = site(new Judging(scheme, Map.of(FeatureId.HEIGHT, 3.0), Map.of()));
+            Tolerances tolerances =
+                    site(new Judging(scheme, PerFeature.of(Map.of(FeatureId.HEIGHT, 3.0)), PerFeature.none()));
             for (int i = 0; i < 200; i++) {
                 Set<InspectionPoint> faulty =
                         i % 2 == 0 ? Set.of() : EnumSet.of(InspectionPoint.RIPPLE, InspectionPoint.MARKS_LEFT);
@@ -107,8 +109,10 @@ class MarksheetTest {
     @Test
     void weightsCount_andWhatFailsAPieceCanBeChosen() {
         Length off = Length.ofInches(0.5);
-        Tolerances heavy =
-                site(new Judging(Scheme.PASS_FAIL, Map.of(FeatureId.HEIGHT, 3.0), Map.of(FeatureId.HEIGHT, false)));
+        Tolerances heavy = site(new Judging(
+                Scheme.PASS_FAIL,
+                PerFeature.of(Map.of(FeatureId.HEIGHT, 3.0)),
+                PerFeature.of(Map.of(FeatureId.HEIGHT, false))));
         List<Reading> readings =
                 List.of(reading(FeatureId.HEIGHT, off, heavy), reading(FeatureId.FLAT, Length.ZERO, heavy));
         Marksheet sheet = Marksheet.of(readings, List.of(), heavy, Optional.empty());
@@ -134,8 +138,8 @@ class MarksheetTest {
     void partsOfTheWork_areScoredApart() {
         Tolerances tolerances = site(Judging.USUAL);
         List<Reading> readings = List.of(
-                reading(FeatureId.MARK_1, Length.ofInches(1), tolerances),
-                reading(FeatureId.ANGLE_1, Angle.ZERO, tolerances),
+                reading(FeatureId.mark(1), Length.ofInches(1), tolerances),
+                reading(FeatureId.angle(1), Angle.ZERO, tolerances),
                 reading(FeatureId.HEIGHT, Length.ofFraction(0, 1, 8), tolerances));
         Marksheet sheet = Marksheet.of(readings, List.of(), tolerances, Optional.of(Set.of(InspectionPoint.KINK)));
         assertThat(sheet.parts())
@@ -149,7 +153,8 @@ class MarksheetTest {
     @Test
     void weightOutOfRange_isRefusedByName() {
         Refused refused = catchThrowableOfType(
-                Refused.class, () -> new Judging(Scheme.GRADED, Map.of(FeatureId.RISE, 0.0), Map.of()));
+                Refused.class,
+                () -> new Judging(Scheme.GRADED, PerFeature.of(Map.of(FeatureId.RISE, 0.0)), PerFeature.none()));
         assertThat(refused.faults())
                 .singleElement()
                 .satisfies(fault -> assertThat(fault.input()).isEqualTo("weights/rise"));

@@ -150,7 +150,7 @@ class RightPieceTest {
     void kickByTheChart_isJudgedByWhatItsMarksGive_andWhatTheChartMissesIsTold() {
         Set set = new Set(kickByTheChart(), TolerancePreset.SITE.tolerances());
         PlannedFeature rise = set.layout().features().stream()
-                .filter(feature -> feature.id() == FeatureId.RISE)
+                .filter(feature -> FeatureId.RISE.equals(feature.id()))
                 .findFirst()
                 .orElseThrow();
         assertThat(((Length) rise.predicted()).inches()).isCloseTo(8.200, within(0.001));
@@ -158,7 +158,7 @@ class RightPieceTest {
         assertThat(set.read(PlannedFeature::right).points()).isEqualTo(100);
 
         MethodShare share = MethodShare.of(set.layout(), set.tolerances()).stream()
-                .filter(each -> each.feature() == FeatureId.RISE)
+                .filter(each -> FeatureId.RISE.equals(each.feature()))
                 .findFirst()
                 .orElseThrow();
         assertThat(share.miss()).isEqualTo(Length.ofFraction(0, -13, 16));

@@ -30,7 +30,7 @@ class ScoreTest {
 
     private static Reading angle(double degrees, double weight, boolean critical) {
         return new Reading(
-                FeatureId.ANGLE_1,
+                FeatureId.angle(1),
                 Angle.RIGHT,
                 Angle.ofDegrees(degrees),
                 Tolerance.even(Angle.ofDegrees(2)),
@@ -105,7 +105,7 @@ class ScoreTest {
     void presets_areThoseOfTheHandbook() {
         Tolerances site = TolerancePreset.SITE.tolerances();
         assertThat(site.of(BendKind.STUB_90, FeatureId.LEG)).isEqualTo(Tolerance.even(EIGHTH));
-        assertThat(site.of(BendKind.STUB_90, FeatureId.ANGLE_1)).isEqualTo(Tolerance.even(Angle.ofDegrees(2)));
+        assertThat(site.of(BendKind.STUB_90, FeatureId.angle(1))).isEqualTo(Tolerance.even(Angle.ofDegrees(2)));
         assertThat(site.of(BendKind.BOX_OFFSET, FeatureId.RISE)).isEqualTo(Tolerance.even(Length.ofFraction(0, 1, 16)));
         assertThat(TolerancePreset.LEARNING.tolerances().of(BendKind.SADDLE_4, FeatureId.DOG_LEG))
                 .isEqualTo(Tolerance.even(Angle.ofDegrees(3)));

@@ -38,7 +38,7 @@ class ToleranceTest {
                 site.workmanship(),
                 site.judging(),
                 site.rebending(),
-                limits);
+                PerFeature.of(limits));
     }
 
     private static Reading leg(Tolerances tolerances, double offInches) {
@@ -88,7 +88,7 @@ class ToleranceTest {
                 Refused.class, () -> with(Map.of(FeatureId.LEG, new Tolerance(EIGHTH, Length.ofInches(13)))));
         assertThat(tooLarge.faults()).extracting(Fault::input).containsExactly("limits/leg/under");
         Refused wrongSort =
-                catchThrowableOfType(Refused.class, () -> with(Map.of(FeatureId.ANGLE_1, Tolerance.even(EIGHTH))));
+                catchThrowableOfType(Refused.class, () -> with(Map.of(FeatureId.angle(1), Tolerance.even(EIGHTH))));
         assertThat(wrongSort.faults())
                 .extracting(Fault::input)
                 .containsExactlyInAnyOrder("limits/angle1/over", "limits/angle1/under");
@@ -101,10 +101,10 @@ class ToleranceTest {
     @Test
     void strictness_isThatOfTheWidestLimitThatAReadingWasHeldTo() {
         Strictness site = Strictness.of(TolerancePreset.SITE.tolerances());
-        assertThat(Strictness.of(SHORT_LEGS, BendKind.STUB_90, List.of(FeatureId.LEG, FeatureId.ANGLE_1))
+        assertThat(Strictness.of(SHORT_LEGS, BendKind.STUB_90, List.of(FeatureId.LEG, FeatureId.angle(1)))
                         .isAtLeastAsStrictAs(site))
                 .isFalse();
-        assertThat(Strictness.of(SHORT_LEGS, BendKind.OFFSET, List.of(FeatureId.RISE, FeatureId.ANGLE_1)))
+        assertThat(Strictness.of(SHORT_LEGS, BendKind.OFFSET, List.of(FeatureId.RISE, FeatureId.angle(1))))
                 .isEqualTo(new Strictness(EIGHTH, Angle.ofDegrees(2), Angle.ofDegrees(2)));
     }
 }

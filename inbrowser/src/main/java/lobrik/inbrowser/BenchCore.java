@@ -46,9 +46,10 @@ public final class BenchCore {
     @JSExport
     public static JSObject judge(String feature, double value, double target, double over, double under) {
         FeatureId id = id(feature);
-        Tolerance tolerance = new Tolerance(quantity(id, over), quantity(id, under));
-        Judged judged =
-                new Reading(id, quantity(id, target), quantity(id, value), tolerance, 1, false).judged(Scheme.GRADED);
+        Tolerance tolerance =
+                new Tolerance(id.measured().of(over), id.measured().of(under));
+        Judged judged = new Reading(id, id.measured().of(target), id.measured().of(value), tolerance, 1, false)
+                .judged(Scheme.GRADED);
         return judgement(
                 inUnits(judged.deviation()),
                 judged.credit(),
@@ -73,7 +74,12 @@ public final class BenchCore {
     public static JSObject slip(String feature, String text, String bare, double target, double tolerance) {
         FeatureId id = id(feature);
         try {
-            return TypingSlip.in(id, text, unit(bare), quantity(id, target), quantity(id, tolerance))
+            return TypingSlip.in(
+                            id,
+                            text,
+                            unit(bare),
+                            id.measured().of(target),
+                            id.measured().of(tolerance))
                     .map(slip -> slipped(inUnits(slip.off()), slip.meant().orElse("")))
                     .orElseGet(BenchCore::nothing);
         } catch (RefusedText | Refused noReading) {
@@ -89,7 +95,7 @@ public final class BenchCore {
         try {
             from = ReadingText.read(id, text, unit(bare));
         } catch (RefusedText | Refused noReading) {
-            from = quantity(id, target);
+            from = id.measured().of(target);
         }
         return Nudge.text(id, from, new TapeDivision(Length.ofInches(divisionIn)), steps, unit(bare));
     }
@@ -100,13 +106,6 @@ public final class BenchCore {
 
     private static LengthUnit unit(String bare) {
         return bare.equals("mm") ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
-    }
-
-    private static Quantity quantity(FeatureId feature, double value) {
-        return switch (feature.kind()) {
-            case LENGTH -> Length.ofInches(value);
-            case ANGLE -> Angle.ofDegrees(value);
-        };
     }
 
     private static double inUnits(Quantity quantity) {

@@ -198,7 +198,7 @@ public record AttemptView(
 
     private static FeatureView feature(Verdict.MeasuredFeature feature, Ledger ledger, Names names) {
         List<ReadingView> history = ledger.readings().stream()
-                .filter(row -> row.feature() == feature.id())
+                .filter(row -> row.feature().equals(feature.id()))
                 .map(row -> reading(row, ledger, names))
                 .toList();
         Set<UUID> standing =

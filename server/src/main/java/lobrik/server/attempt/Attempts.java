@@ -73,7 +73,7 @@ public class Attempts {
         public Optional<Mark> markFromBack(FeatureId feature) {
             Set<Integer> fromBack = fromBack();
             return verdict.question().layout().marks().stream()
-                    .filter(mark -> FeatureId.mark(mark.number()) == feature && fromBack.contains(mark.number()))
+                    .filter(mark -> FeatureId.mark(mark.number()).equals(feature) && fromBack.contains(mark.number()))
                     .findFirst();
         }
 
@@ -91,7 +91,7 @@ public class Attempts {
             Length near =
                     (Length) attempt.tolerances().toCore().of(kind, feature).widest();
             return layout.marks().stream()
-                    .filter(mark -> FeatureId.mark(mark.number()) == feature
+                    .filter(mark -> FeatureId.mark(mark.number()).equals(feature)
                             && mark.back().isPresent())
                     .findFirst()
                     .map(mark -> TakenMark.of(mark, figure, said, mark.position(), near));

@@ -81,7 +81,7 @@ public class Keeping {
         requireOpen(before);
         requireMeasurable(before.verdict(), row.feature());
         requireKnown(
-                row.corrects(), before.ledger().readings().stream().filter(known -> known.feature() == row.feature()));
+                row.corrects(), before.ledger().readings().stream().filter(known -> known.feature().equals(row.feature())));
         entities.persist(row);
         return after(who, before);
     }
@@ -164,7 +164,7 @@ public class Keeping {
             if (row.id().equals(recordId)
                     && Standing.of(
                                     ledger.readings().stream()
-                                            .filter(other -> other.feature() == row.feature())
+                                            .filter(other -> other.feature().equals(row.feature()))
                                             .toList(),
                                     ledger.asideIds())
                             .stream()
@@ -313,7 +313,7 @@ public class Keeping {
     }
 
     private static void requireMeasurable(Verdict verdict, FeatureId feature) {
-        if (verdict.features().stream().noneMatch(measured -> measured.id() == feature)) {
+        if (verdict.features().stream().noneMatch(measured -> measured.id().equals(feature))) {
             throw TurnedDown.badInput(
                     "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece");
         }

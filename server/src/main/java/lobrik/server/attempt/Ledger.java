@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -47,7 +49,7 @@ record Ledger(
     /** The readings of a feature that count: none, one, or those that somebody has to decide between. */
     List<ReadingRow> standing(FeatureId feature) {
         List<ReadingRow> standing = Standing.of(
-                readings.stream().filter(row -> row.feature() == feature).toList(), asideIds());
+                readings.stream().filter(row -> row.feature().equals(feature)).toList(), asideIds());
         List<ReadingRow> read =
                 standing.stream().filter(row -> row.value() != null).toList();
         // Whoever measured it knows more than whoever did not.
@@ -122,9 +124,9 @@ record Ledger(
 
     /** What counts, as the core judges it. */
     Said said() {
-        Map<FeatureId, Quantity> values = new EnumMap<>(FeatureId.class);
-        Set<FeatureId> omitted = EnumSet.noneOf(FeatureId.class);
-        Set<FeatureId> disputed = EnumSet.noneOf(FeatureId.class);
+        Map<FeatureId, Quantity> values = new TreeMap<>();
+        Set<FeatureId> omitted = new TreeSet<>();
+        Set<FeatureId> disputed = new TreeSet<>();
         for (FeatureId feature : readings.stream().map(ReadingRow::feature).collect(Collectors.toSet())) {
             List<ReadingRow> standing = standing(feature);
             if (standing.size() > 1) {
@@ -164,7 +166,7 @@ record Ledger(
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */
     private Map<FeatureId, DatumName> takenFrom() {
-        Map<FeatureId, DatumName> from = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, DatumName> from = new TreeMap<>();
         newest("figures")
                 .map(FactRow::said)
                 .filter(Fact.Figures.class::isInstance)

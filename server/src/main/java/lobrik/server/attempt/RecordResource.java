@@ -178,7 +178,7 @@ class RecordResource {
 
     private Quantity target(SignedIn who, UUID attemptId, FeatureId feature) {
         return attempts.get(who, attemptId).verdict().features().stream()
-                .filter(measured -> measured.id() == feature)
+                .filter(measured -> measured.id().equals(feature))
                 .map(MeasuredFeature::target)
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.badInput(

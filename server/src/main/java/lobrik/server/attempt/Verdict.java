@@ -1,12 +1,12 @@
 package lobrik.server.attempt;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import lobrik.bend.BendKind;
@@ -133,7 +133,7 @@ public record Verdict(
                 : Optional.empty();
         return new Verdict(
                 question,
-                Map.copyOf(said.values()),
+                FeatureId.inOrder(said.values()),
                 List.copyOf(features),
                 found,
                 said.faulty().stream()
@@ -188,7 +188,7 @@ public record Verdict(
         Map<Integer, Length> right = new HashMap<>();
         for (Mark mark : layout.marks()) {
             layout.features().stream()
-                    .filter(feature -> feature.id() == FeatureId.mark(mark.number()))
+                    .filter(feature -> FeatureId.mark(mark.number()).equals(feature.id()))
                     .forEach(feature ->
                             right.put(mark.number(), (Length) rules.target().apply(feature)));
         }
@@ -204,7 +204,7 @@ public record Verdict(
                 rings.put(mark.number(), ring);
             }
         }
-        Map<FeatureId, CarriedOn.Target> held = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, CarriedOn.Target> held = new TreeMap<>();
         marks.rings(rings, said.ownFigures()).forEach((number, target) -> held.put(FeatureId.mark(number), target));
         return held;
     }

@@ -24,6 +24,7 @@ import lobrik.measure.TapeDivision;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
 import lobrik.shape.FeatureId;
+import lobrik.shape.FeatureKind;
 import lobrik.shape.Features;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
@@ -177,20 +178,20 @@ public final class Calculations {
         Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
         if (request.bends() != null) {
             int given = request.bends().size();
-            bend.ifPresent(asked -> requireNumberOfBends(translation, asked.kind(), given));
+            bend.ifPresent(asked -> requireNumberOfBends(translation, asked, given));
         }
         List<BendMade> made = translation.finish(bends);
         Piece piece = Piece.simulate(translation.finish(tooling), translation.finish(length), made);
         return SimulateAnswer.of(piece, Features.of(translation.finish(bend), piece));
     }
 
-    private static void requireNumberOfBends(Translation translation, BendKind kind, int given) {
-        if (given != kind.bends()) {
+    private static void requireNumberOfBends(Translation translation, Bend bend, int given) {
+        if (given != bend.bends()) {
             translation.fault(
                     FaultCode.WRONG_NUMBER_OF_BENDS,
                     "bends",
-                    "a piece of the kind " + kind.id() + " has " + kind.bends()
-                            + (kind.bends() == 1 ? " bend" : " bends") + ", not " + given);
+                    "a piece of the kind " + bend.kind().id() + " has " + bend.bends()
+                            + (bend.bends() == 1 ? " bend" : " bends") + ", not " + given);
         }
     }
 
@@ -266,8 +267,9 @@ public final class Calculations {
     static Optional<FeatureId> feature(Translation translation, String input, String id) {
         Optional<FeatureId> known = FeatureId.withId(id);
         if (known.isEmpty()) {
-            String ids = String.join(
-                    ", ", Stream.of(FeatureId.values()).map(FeatureId::id).toList());
+            String ids = Stream.of(FeatureKind.values())
+                    .map(kind -> kind.isNumbered() ? kind.id() + "1, " + kind.id() + "2 …" : kind.id())
+                    .collect(Collectors.joining(", "));
             translation.fault(FaultCode.UNKNOWN_VALUE, input, "“" + brief(id) + "” is not a feature; there are " + ids);
         }
         return known;

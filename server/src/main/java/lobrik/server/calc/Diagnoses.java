@@ -1,11 +1,11 @@
 package lobrik.server.calc;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.cause.Case;
 import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
@@ -61,7 +61,7 @@ final class Diagnoses {
         List<FeatureId> known = Features.of(layout.job().bend(), layout.predicted()).stream()
                 .map(Feature::id)
                 .toList();
-        Map<FeatureId, Quantity> readings = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
         for (int i = 0; i < given.size(); i++) {
             String at = "readings/" + i;
             translation.required(at, given.get(i)).ifPresent(reading -> {

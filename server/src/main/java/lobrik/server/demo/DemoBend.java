@@ -47,7 +47,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         Piece piece = Piece.simulate(asItReallyIs, layout.cutLength().orElseThrow(), bends);
         Map<FeatureId, Quantity> readings = new LinkedHashMap<>();
         for (Feature feature : Features.of(layout.job().bend(), piece)) {
-            if (layout.features().stream().anyMatch(planned -> planned.id() == feature.id())) {
+            if (layout.features().stream().anyMatch(planned -> planned.id().equals(feature.id()))) {
                 readings.put(feature.id(), read(feature));
             }
         }

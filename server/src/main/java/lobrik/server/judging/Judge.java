@@ -1,10 +1,10 @@
 package lobrik.server.judging;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import lobrik.cause.Budget;
 import lobrik.cause.Case;
 import lobrik.cause.Cause;
@@ -147,7 +147,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     /** What the bender adds to what was read of this piece, and whether the piece is within its tolerances without that. */
     private @Nullable BenderNote benderNote() {
         BenderShare share = share();
-        Map<FeatureId, Boolean> within = new EnumMap<>(FeatureId.class);
+        Map<FeatureId, Boolean> within = new TreeMap<>();
         List<BenderAdds> adds = new ArrayList<>();
         boolean leftOut =
                 measured.attempt().onBender().filter(OnBender::leftOut).isPresent();

@@ -15,6 +15,6 @@ public final class Numbers {
 
     /** A number in the interface's unit as the quantity that a feature is measured in. */
     public static Quantity of(FeatureId feature, double number) {
-        return feature.quantity(number);
+        return feature.measured().of(number);
     }
 }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.measure.QuantityKind;
 import lobrik.shape.FeatureId;
 
 /** What a number of the interface is in. */
@@ -15,7 +16,7 @@ public enum Unit {
 
     /** The unit of a feature's numbers. */
     public static Unit of(FeatureId feature) {
-        return feature.kind() == FeatureId.Kind.LENGTH ? INCH : DEGREE;
+        return feature.measured() == QuantityKind.LENGTH ? INCH : DEGREE;
     }
 
     /** The unit of a quantity's number. */

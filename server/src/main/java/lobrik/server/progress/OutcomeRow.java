@@ -149,7 +149,7 @@ class OutcomeRow {
     /** What the piece is off that is made just as planned. */
     private static long planned(List<PlannedFeature> features, MeasuredFeature judged) {
         return features.stream()
-                .filter(plan -> plan.id() == judged.id())
+                .filter(plan -> plan.id().equals(judged.id()))
                 .findFirst()
                 .map(plan -> plan.predicted().minus(judged.target()).count())
                 .orElse(0L);
@@ -166,9 +166,9 @@ class OutcomeRow {
             FeatureId feature = FeatureId.withId(features[i]).orElseThrow();
             missed.add(new Outcome.Missed(
                     feature,
-                    quantity(feature, deviations[i]),
-                    quantity(feature, planned[i]),
-                    quantity(feature, tolerances[i])));
+                    feature.measured().ofCount(deviations[i]),
+                    feature.measured().ofCount(planned[i]),
+                    feature.measured().ofCount(tolerances[i])));
         }
         return new Outcome(
                 attemptId.toString(),
@@ -182,13 +182,6 @@ class OutcomeRow {
                 rebent,
                 slip(),
                 missed);
-    }
-
-    private static Quantity quantity(FeatureId feature, long count) {
-        return switch (feature.kind()) {
-            case LENGTH -> new Length(count);
-            case ANGLE -> new Angle(count);
-        };
     }
 
     Optional<Slip> slip() {
@@ -256,9 +249,9 @@ class OutcomeRow {
                 .filter(i -> features[i].equals(feature.id()))
                 .mapToObj(i -> new Outcome.Missed(
                         feature,
-                        quantity(feature, deviations[i]),
-                        quantity(feature, planned[i]),
-                        quantity(feature, tolerances[i])))
+                        feature.measured().ofCount(deviations[i]),
+                        feature.measured().ofCount(planned[i]),
+                        feature.measured().ofCount(tolerances[i])))
                 .findFirst();
     }
 

@@ -3,7 +3,7 @@ package lobrik.server.shed;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
+import lobrik.measure.QuantityKind;
 import lobrik.verdict.Tolerance;
 
 /** How much more and how much less a reading of one feature may be: inches for a length, degrees for an angle. */
@@ -25,14 +25,7 @@ public record LimitFigures(double over, double under) {
      *
      * @throws IllegalArgumentException if a figure is no length or angle at all
      */
-    Tolerance toCore(FeatureId feature) {
-        return new Tolerance(size(feature, over), size(feature, under));
-    }
-
-    private static Quantity size(FeatureId feature, double figure) {
-        return switch (feature.kind()) {
-            case LENGTH -> Length.ofInches(figure);
-            case ANGLE -> Angle.ofDegrees(figure);
-        };
+    Tolerance toCore(QuantityKind measured) {
+        return new Tolerance(measured.of(over), measured.of(under));
     }
 }

@@ -2,17 +2,21 @@ package lobrik.server.shed;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shape.FeatureId;
+import lobrik.shape.FeatureKind;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judging;
+import lobrik.verdict.PerFeature;
 import lobrik.verdict.Rebending;
 import lobrik.verdict.Scheme;
 import lobrik.verdict.Tolerance;
@@ -27,10 +31,10 @@ import org.jspecify.annotations.Nullable;
  * @param workmanship what a fault of each point costs, by the point's id; what was stored before there were such rules has
  *     none, and is judged by the usual ones
  * @param scheme how credit falls; graded where it is not said
- * @param weights of features that do not count as 1, by the feature's id
- * @param critical for features of which it is not the usual, by id: whether the piece fails with them
+ * @param weights of features that do not count as 1, by the id of the feature ({@code mark2}) or of all of its kind ({@code mark})
+ * @param critical for features of which it is not the usual, by the same ids: whether the piece fails with them
  * @param rebending how much a piece may be bent again; the usual where it is not said
- * @param limits of features that have their own, to both sides, by id
+ * @param limits of features that have their own, to both sides, by the same ids
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record ToleranceFigures(
@@ -66,11 +70,11 @@ public record ToleranceFigures(
     /** The same with everything written out that is left to what is usual. */
     ToleranceFigures complete() {
         Judging judging = judging();
-        Map<String, Boolean> fails = new TreeMap<>();
-        Map<String, Double> counts = new TreeMap<>();
-        for (FeatureId feature : FeatureId.values()) {
-            fails.put(feature.id(), judging.isCritical(feature));
-            counts.put(feature.id(), judging.weight(feature));
+        Map<String, Boolean> fails = new TreeMap<>(together(critical));
+        Map<String, Double> counts = new TreeMap<>(together(weights));
+        for (FeatureKind kind : FeatureKind.values()) {
+            fails.putIfAbsent(kind.id(), judging.isCritical(kind));
+            counts.putIfAbsent(kind.id(), judging.weight(kind));
         }
         return new ToleranceFigures(
                 preset,
@@ -83,7 +87,26 @@ public record ToleranceFigures(
                 counts,
                 fails,
                 rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending,
-                limits == null ? Map.of() : limits);
+                together(limits));
+    }
+
+    /**
+     * What is said of each mark alike is said of marks: earlier builds knew four of them, and four angles, and stored what was said of
+     * all as said of each.
+     */
+    private static <T> Map<String, T> together(@Nullable Map<String, T> byId) {
+        Map<String, T> together = new TreeMap<>(byId == null ? Map.of() : byId);
+        for (FeatureKind kind : FeatureKind.values()) {
+            List<String> four = IntStream.rangeClosed(1, 4)
+                    .mapToObj(number -> kind.id() + number)
+                    .toList();
+            T first = together.get(four.getFirst());
+            if (first != null && four.stream().allMatch(id -> first.equals(together.get(id)))) {
+                together.keySet().removeAll(four);
+                together.putIfAbsent(kind.id(), first);
+            }
+        }
+        return together;
     }
 
     /** The same figures under another name. */
@@ -136,23 +159,29 @@ public record ToleranceFigures(
                 byFeature("/tolerances/critical", critical));
     }
 
-    private Map<FeatureId, Tolerance> ownLimits() {
-        Map<FeatureId, Tolerance> own = new EnumMap<>(FeatureId.class);
-        byFeature("/tolerances/limits", limits)
-                .forEach((feature, figures) -> own.put(feature, figures.toCore(feature)));
-        return own;
+    private PerFeature<Tolerance> ownLimits() {
+        PerFeature<LimitFigures> figures = byFeature("/tolerances/limits", limits);
+        Map<FeatureKind, Tolerance> ofKind = new EnumMap<>(FeatureKind.class);
+        figures.ofKind().forEach((kind, limit) -> ofKind.put(kind, limit.toCore(kind.measured())));
+        Map<FeatureId, Tolerance> ofOne = new TreeMap<>();
+        figures.ofOne().forEach((feature, limit) -> ofOne.put(feature, limit.toCore(feature.measured())));
+        return new PerFeature<>(ofKind, ofOne);
     }
 
-    private static <T> Map<FeatureId, T> byFeature(String pointer, @Nullable Map<String, T> byId) {
-        Map<FeatureId, T> byFeature = new EnumMap<>(FeatureId.class);
+    private static <T> PerFeature<T> byFeature(String pointer, @Nullable Map<String, T> byId) {
+        Map<FeatureKind, T> ofKind = new EnumMap<>(FeatureKind.class);
+        Map<FeatureId, T> ofOne = new TreeMap<>();
         if (byId != null) {
-            byId.forEach((id, value) -> byFeature.put(
-                    FeatureId.withId(id)
-                            .orElseThrow(() ->
-                                    TurnedDown.badInput(pointer, "unknown-value", "“" + id + "” is not a feature")),
-                    value));
+            byId.forEach((id, value) -> FeatureKind.withId(id)
+                    .ifPresentOrElse(
+                            kind -> ofKind.put(kind, value),
+                            () -> ofOne.put(
+                                    FeatureId.withId(id)
+                                            .orElseThrow(() -> TurnedDown.badInput(
+                                                    pointer, "unknown-value", "“" + id + "” is not a feature")),
+                                    value)));
         }
-        return byFeature;
+        return new PerFeature<>(ofKind, ofOne);
     }
 
     /**

@@ -1,9 +1,7 @@
 package lobrik.server.sheet;
 
-import java.util.Locale;
 import lobrik.bend.BendKind;
 import lobrik.bend.InputId;
-import lobrik.shape.FeatureId;
 import lobrik.shop.HookSide;
 
 /** What things are called on a sheet. */
@@ -36,15 +34,6 @@ public final class BenchWords {
             case EDGE_CLEARANCE -> "Edge clearance";
             case OVERALL -> "Overall";
         };
-    }
-
-    /** {@code mark2} as {@code Mark 2}; {@code dogLeg} as {@code Dog leg}. */
-    static String of(FeatureId feature) {
-        if (feature == FeatureId.TAIL_LIFT) {
-            return "Far-end kick";
-        }
-        String spaced = feature.id().replaceAll("([A-Z0-9])", " $1").toLowerCase(Locale.ROOT);
-        return Character.toUpperCase(spaced.charAt(0)) + spaced.substring(1);
     }
 
     static String of(HookSide side) {

@@ -253,7 +253,7 @@ final class RecordPages {
     }
 
     private static String deviation(SignOff.EvidenceFeature feature) {
-        String name = FeatureId.withId(feature.feature()).map(BenchWords::of).orElse(feature.feature());
+        String name = FeatureId.withId(feature.feature()).map(FeatureId::title).orElse(feature.feature());
         return name + ":"
                 + (feature.unit() == Unit.DEGREE
                         ? " " + Angle.ofDegrees(feature.deviation()).signedText() + " of ±"

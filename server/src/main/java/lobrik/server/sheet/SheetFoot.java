@@ -35,7 +35,7 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
             PlannedFeature feature = features.get(i);
             float x = left + Math.floorDiv(i, rows) * column;
             float base = tableTop - (i % rows + 1) * READING_ROW + 4;
-            canvas.text(Typeface.TEXT, 9.5f, x, base, BenchWords.of(feature.id()));
+            canvas.text(Typeface.TEXT, 9.5f, x, base, feature.id().title());
             boolean shown = answers || feature.id().isOfFinishedPiece();
             canvas.text(
                     Typeface.FIGURES,

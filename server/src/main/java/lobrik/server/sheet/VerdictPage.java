@@ -177,7 +177,7 @@ final class VerdictPage {
                 .map(datum -> ", from back " + datum.bend())
                 .orElse("");
         Quantity target = judged.measured().targetAsTaken(feature);
-        cell(Typeface.TEXT, 12, 0, BenchWords.of(feature.id()) + back);
+        cell(Typeface.TEXT, 12, 0, feature.id().title() + back);
         cell(Typeface.FIGURES, 12, 1, say(target));
         Optional<Judged> reading = feature.judged();
         if (reading.isEmpty()) {
@@ -284,8 +284,7 @@ final class VerdictPage {
                 .filter(part -> Math.abs(part.change()) > WORTH_SAYING)
                 .map(part -> stage(part.stage()) + " " + signed(Numbers.of(feature, part.change())))
                 .collect(Collectors.joining(", "));
-        return BenchWords.of(feature) + " is off by " + signed(Numbers.of(feature, budget.deviation())) + ": " + stages
-                + ".";
+        return feature.title() + " is off by " + signed(Numbers.of(feature, budget.deviation())) + ": " + stages + ".";
     }
 
     private static String stage(Judgement.StageName stage) {

@@ -1,0 +1,28 @@
+package lobrik.measure;
+
+/** What something is measured as: by a tape or by a level. */
+public enum QuantityKind {
+    LENGTH,
+    ANGLE;
+
+    /** So many inches or degrees. */
+    public Quantity of(double number) {
+        return switch (this) {
+            case LENGTH -> Length.ofInches(number);
+            case ANGLE -> Angle.ofDegrees(number);
+        };
+    }
+
+    /** So many picometres or nanodegrees. */
+    public Quantity ofCount(long count) {
+        return switch (this) {
+            case LENGTH -> new Length(count);
+            case ANGLE -> new Angle(count);
+        };
+    }
+
+    /** None of it. */
+    public Quantity zero() {
+        return ofCount(0);
+    }
+}

@@ -1,0 +1,138 @@
+package lobrik.shape;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import lobrik.measure.QuantityKind;
+
+/**
+ * What sort of thing is measured on a piece (handbook 6), in the order of a sheet. Ids are stable. A piece has one mark and one angle
+ * for each of its bends; of everything else it has one.
+ */
+public enum FeatureKind {
+    /** Where a pencil ring stands on the straight conduit, from its datum end. */
+    MARK("mark", "Mark", "mark", QuantityKind.LENGTH, "Datum end to the ring"),
+    /** Datum end face to the back of the first ninety. */
+    LEG("leg", "Leg", "the leg", QuantityKind.LENGTH, "Datum end face to the back of the bend"),
+    /** Back of a stub to the far end face. */
+    OTHER_LEG("otherLeg", "Other leg", "the other leg", QuantityKind.LENGTH, "Back of the bend to the far end face"),
+    /** Back to back of a U. */
+    BETWEEN(
+            "between",
+            "Back to back",
+            "the distance back to back",
+            QuantityKind.LENGTH,
+            "Back of the first bend to the back of the second"),
+    /** Back of the second ninety to the far end face. */
+    SECOND_LEG(
+            "secondLeg",
+            "Second leg",
+            "the second leg",
+            QuantityKind.LENGTH,
+            "Back of the second bend to the far end face"),
+    /** How far an offset or a kick moves the conduit, square to the datum leg. */
+    RISE("rise", "Rise", "the rise", QuantityKind.LENGTH, "Underside to underside, square to the datum leg"),
+    /** The part of a rolling offset to the side. */
+    ROLL("roll", "Roll", "the roll", QuantityKind.LENGTH, "To the side, square to the datum leg"),
+    /** How far a saddle lifts the conduit, square to the datum leg. */
+    HEIGHT(
+            "height",
+            "Height",
+            "the height",
+            QuantityKind.LENGTH,
+            "Underside to underside at the top, square to the datum leg"),
+    /** Datum end face, along the datum leg, to the highest point of a three-point saddle. */
+    CENTRE("centre", "Centre", "the centre", QuantityKind.LENGTH, "Datum end along the leg to below the highest point"),
+    /** Distance between the inner rings of a four-point saddle. */
+    FLAT("flat", "Flat", "the flat", QuantityKind.LENGTH, "Inner ring to inner ring"),
+    /** Datum end face, along the datum leg, to the ring that has to land in its place. */
+    LANDING(
+            "landing",
+            "Landing",
+            "the landing",
+            QuantityKind.LENGTH,
+            "Datum end along the leg to the ring that has to land"),
+    /** Angle of a bend, at rest. */
+    ANGLE("angle", "Angle", "angle", QuantityKind.ANGLE, "At rest, by the level on the leg"),
+    /** How far the far end stands off the line of the datum leg, in the plane of the first bend; negative is below. */
+    TAIL_LIFT(
+            "tailLift",
+            "Far-end kick",
+            "the kick at the far end",
+            QuantityKind.LENGTH,
+            "How far the far end kicks up off the line of the datum leg; − where it dips"),
+    /** Largest angle between the planes of two bends. */
+    DOG_LEG("dogLeg", "Dog leg", "the dog leg", QuantityKind.ANGLE, "Angle between the planes of the bends"),
+    /** Datum end face to far end face along the datum leg. */
+    OVERALL(
+            "overall",
+            "Overall",
+            "the overall length",
+            QuantityKind.LENGTH,
+            "End face to end face along the datum leg");
+
+    private final String id;
+    private final String title;
+    private final String words;
+    private final QuantityKind measured;
+    private final String hint;
+
+    FeatureKind(String id, String title, String words, QuantityKind measured, String hint) {
+        this.id = id;
+        this.title = title;
+        this.words = words;
+        this.measured = measured;
+        this.hint = hint;
+    }
+
+    /** As programs see it: {@code dogLeg}. */
+    public String id() {
+        return id;
+    }
+
+    /** On a form or a drawing, without a number: {@code Dog leg}. */
+    public String title() {
+        return title;
+    }
+
+    /** In a sentence, without a number: {@code the landing}, {@code angle}. */
+    public String words() {
+        return words;
+    }
+
+    /** Where to hold the tape or the level. */
+    public String hint() {
+        return hint;
+    }
+
+    public QuantityKind measured() {
+        return measured;
+    }
+
+    /** Whether a piece has one for each of its bends. */
+    public boolean isNumbered() {
+        return this == MARK || this == ANGLE;
+    }
+
+    /** Whether it is taken to the far end face, so that it depends on the length of the conduit. */
+    public boolean reachesFarEnd() {
+        return this == OTHER_LEG || this == SECOND_LEG || this == TAIL_LIFT || this == OVERALL;
+    }
+
+    /** Whether it can be less than nothing. */
+    public boolean isSigned() {
+        return this == TAIL_LIFT;
+    }
+
+    /**
+     * Whether it belongs to the finished piece. A mark does not: it shows how a dimension came about, so by itself it fails
+     * no piece.
+     */
+    public boolean isOfFinishedPiece() {
+        return this != MARK;
+    }
+
+    /** The kind with this id, if there is one. */
+    public static Optional<FeatureKind> withId(String id) {
+        return Stream.of(values()).filter(kind -> kind.id.equals(id)).findFirst();
+    }
+}
