@@ -1,7 +1,10 @@
 package lobrik.bend;
 
 import java.util.Optional;
+import lobrik.bend.Field.First;
+import lobrik.bend.Field.WhenOpen;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -23,13 +26,32 @@ public record BoxOffset(Length rise, Angle angle, Length firstMark, Optional<Len
     /** Generic least grip of a box offset, where the bender's profile names none (handbook 4.4). */
     public static final Length USUAL_FIRST_MARK = Length.ofFraction(2, 1, 2);
 
+    private static final Field RISE = Fields.rise("1/2", "12").orElse(new WhenOpen.Usual(USUAL_RISE));
+    private static final Field ANGLE = Fields.angle("10").orElse(new WhenOpen.Usual(USUAL_ANGLE));
+    private static final Field FIRST_MARK = Field.of(
+                    InputId.FIRST_MARK, "First mark", Role.PLACE, Range.POSITIVE, new First("2 1/2", "65"))
+            .on(FeatureId.LANDING)
+            .to(End.START)
+            .orElse(new WhenOpen.LeastGrip(USUAL_FIRST_MARK));
+
+    static final Form FORM = Form.of(BoxOffset.class)
+            .ask(RISE, BoxOffset::rise)
+            .ask(ANGLE, BoxOffset::angle)
+            .ask(FIRST_MARK, BoxOffset::firstMark)
+            .askOpen(Fields.OVERALL, BoxOffset::overall)
+            .makes(said -> new BoxOffset(
+                    said.length(InputId.RISE),
+                    said.angle(InputId.ANGLE),
+                    said.length(InputId.FIRST_MARK),
+                    said.open(InputId.OVERALL)));
+
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public BoxOffset {
         Faults faults = new Faults();
-        faults.requirePositive("riseIn", "the rise", rise, Length.LONGEST_ENTRY);
-        Limits.requireAngle(faults, "angleDeg", "the angle", angle);
-        faults.requirePositive("firstMarkIn", "the first mark", firstMark, Length.LONGEST_ENTRY);
-        Limits.requireOverall(faults, overall);
+        RISE.require(faults, rise);
+        ANGLE.require(faults, angle);
+        FIRST_MARK.require(faults, firstMark);
+        Fields.OVERALL.require(faults, overall);
         faults.refuseIfAny();
     }
 

@@ -2,6 +2,7 @@ package lobrik.bend;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import lobrik.measure.QuantityKind;
 
 /** The sizes that bends take. Ids are stable; several kinds share them. */
 public enum InputId {
@@ -36,9 +37,9 @@ public enum InputId {
         return id;
     }
 
-    /** Whether its size is an angle; all others are lengths. */
-    public boolean isAngle() {
-        return this == ANGLE || this == OUTER_ANGLE;
+    /** What its size is measured as. */
+    public QuantityKind measured() {
+        return this == ANGLE || this == OUTER_ANGLE ? QuantityKind.ANGLE : QuantityKind.LENGTH;
     }
 
     /** In a sentence: {@code the rise}. */

@@ -1,6 +1,8 @@
 package lobrik.bend;
 
+import lobrik.bend.Field.First;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -14,14 +16,31 @@ import lobrik.measure.Length;
  */
 public record Kick(Length rise, Angle angle, Length distance, OffsetLayout layout) implements Bend {
 
-    private static final Angle STEEPEST = Angle.ofDegrees(89);
+    private static final Field RISE = Fields.rise("9", "225");
+    private static final Field ANGLE = Fields.angleUpTo(Angle.ofDegrees(89));
+    private static final Field DISTANCE = Field.of(
+                    InputId.DISTANCE, "Distance", Role.PLACE, Range.POSITIVE, new First("44", "1100"))
+            .on(FeatureId.LANDING)
+            .to(End.START);
+    private static final Choice LAYOUT = Fields.layout("To the far end", "To the mark");
+
+    static final Form FORM = Form.of(Kick.class)
+            .ask(RISE, Kick::rise)
+            .ask(ANGLE, Kick::angle)
+            .ask(DISTANCE, Kick::distance)
+            .leave(LAYOUT, Kick::layout)
+            .makes(said -> new Kick(
+                    said.length(InputId.RISE),
+                    said.angle(InputId.ANGLE),
+                    said.length(InputId.DISTANCE),
+                    said.option(LAYOUT, OffsetLayout.class)));
 
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public Kick {
         Faults faults = new Faults();
-        faults.requirePositive("riseIn", "the rise", rise, Length.LONGEST_ENTRY);
-        Limits.requireAngle(faults, "angleDeg", "the angle", angle, STEEPEST);
-        faults.requirePositive("distanceIn", "the distance", distance, Length.LONGEST_ENTRY);
+        RISE.require(faults, rise);
+        ANGLE.require(faults, angle);
+        DISTANCE.require(faults, distance);
         faults.refuseIfAny();
     }
 }

@@ -18,14 +18,33 @@ public record Offset(
         Length rise, Length clearance, Angle angle, Length distance, OffsetLayout layout, Optional<Length> overall)
         implements Bend {
 
+    private static final Field RISE = Fields.rise("5", "125");
+    private static final Field CLEARANCE = Fields.clearance("0", "0");
+    private static final Choice LAYOUT = Fields.layout("To the obstacle", "To the near edge");
+
+    static final Form FORM = Form.of(Offset.class)
+            .ask(RISE, Offset::rise)
+            .ask(CLEARANCE, Offset::clearance)
+            .ask(Fields.ANGLE, Offset::angle)
+            .ask(Fields.DISTANCE, Offset::distance)
+            .askOpen(Fields.OVERALL, Offset::overall)
+            .leave(LAYOUT, Offset::layout)
+            .makes(said -> new Offset(
+                    said.length(InputId.RISE),
+                    said.length(InputId.CLEARANCE),
+                    said.angle(InputId.ANGLE),
+                    said.length(InputId.DISTANCE),
+                    said.option(LAYOUT, OffsetLayout.class),
+                    said.open(InputId.OVERALL)));
+
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public Offset {
         Faults faults = new Faults();
-        faults.requirePositive("riseIn", "the rise", rise, Length.LONGEST_ENTRY);
-        Limits.requireClearance(faults, "clearanceIn", "the clearance", clearance);
-        Limits.requireAngle(faults, "angleDeg", "the angle", angle);
-        faults.requirePositive("distanceIn", "the distance", distance, Length.LONGEST_ENTRY);
-        Limits.requireOverall(faults, overall);
+        RISE.require(faults, rise);
+        CLEARANCE.require(faults, clearance);
+        Fields.ANGLE.require(faults, angle);
+        Fields.DISTANCE.require(faults, distance);
+        Fields.OVERALL.require(faults, overall);
         faults.refuseIfAny();
     }
 

@@ -2,10 +2,12 @@ package lobrik.bend;
 
 import java.util.List;
 import java.util.Optional;
+import lobrik.bend.Field.First;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -22,14 +24,37 @@ public record RollingOffset(
         Length rise, Length roll, Angle angle, Length distance, OffsetLayout layout, Optional<Length> overall)
         implements Bend {
 
+    private static final Field RISE = Field.of(
+                    InputId.RISE, "Rise", Role.SIZE, Range.NOT_NEGATIVE, new First("5", "125"))
+            .on(FeatureId.RISE);
+    private static final Field ROLL = Field.of(
+                    InputId.ROLL, "Roll", Role.WIDTH, Range.NOT_NEGATIVE, new First("3", "75"))
+            .on(FeatureId.ROLL);
+    private static final Choice LAYOUT = Fields.layout("To the obstacle", "To the near edge");
+
+    static final Form FORM = Form.of(RollingOffset.class)
+            .ask(RISE, RollingOffset::rise)
+            .ask(ROLL, RollingOffset::roll)
+            .ask(Fields.ANGLE, RollingOffset::angle)
+            .ask(Fields.DISTANCE, RollingOffset::distance)
+            .askOpen(Fields.OVERALL, RollingOffset::overall)
+            .leave(LAYOUT, RollingOffset::layout)
+            .makes(said -> new RollingOffset(
+                    said.length(InputId.RISE),
+                    said.length(InputId.ROLL),
+                    said.angle(InputId.ANGLE),
+                    said.length(InputId.DISTANCE),
+                    said.option(LAYOUT, OffsetLayout.class),
+                    said.open(InputId.OVERALL)));
+
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public RollingOffset {
         Faults faults = new Faults();
-        faults.requireWithin("riseIn", "the rise", rise, Length.ZERO, Length.LONGEST_ENTRY);
-        faults.requireWithin("rollIn", "the roll", roll, Length.ZERO, Length.LONGEST_ENTRY);
-        Limits.requireAngle(faults, "angleDeg", "the angle", angle);
-        faults.requirePositive("distanceIn", "the distance", distance, Length.LONGEST_ENTRY);
-        Limits.requireOverall(faults, overall);
+        RISE.require(faults, rise);
+        ROLL.require(faults, roll);
+        Fields.ANGLE.require(faults, angle);
+        Fields.DISTANCE.require(faults, distance);
+        Fields.OVERALL.require(faults, overall);
         faults.refuseIfAny();
         if (!rise.isPositive() && !roll.isPositive()) {
             throw Refused.badInput(List.of(new Fault(

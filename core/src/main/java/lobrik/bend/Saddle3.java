@@ -1,7 +1,10 @@
 package lobrik.bend;
 
 import java.util.Optional;
+import lobrik.bend.Field.First;
+import lobrik.bend.Field.WhenOpen;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -27,8 +30,51 @@ public record Saddle3(
 
     public static final Angle USUAL_OUTER_ANGLE = Angle.ofDegrees(22.5);
 
-    /** So that the centre bend is at most 120°. */
-    private static final Angle STEEPEST = Angle.ofDegrees(60);
+    private static final Field HEIGHT = Fields.height("2 3/8", "60");
+    private static final Field CLEARANCE = Fields.clearance("1", "25");
+
+    /** At most so steep that the centre bend is 120°. */
+    private static final Field OUTER_ANGLE = Field.of(
+                    InputId.OUTER_ANGLE,
+                    "Outer angle",
+                    Role.ANGLE,
+                    Range.upTo(Angle.ofDegrees(60)),
+                    new First("22.5", "22.5"))
+            .on(FeatureId.angle(1))
+            .called("the outer angle")
+            .orElse(new WhenOpen.Usual(USUAL_OUTER_ANGLE));
+
+    private static final Field CENTRE = Field.of(
+                    InputId.CENTRE, "Centre", Role.PLACE, Range.POSITIVE, new First("30", "760"))
+            .on(FeatureId.CENTRE)
+            .to(End.START);
+    private static final Choice SPACING = new Choice(
+            "spacing",
+            "Outer marks",
+            new Choice.Option(Spacing.FACTOR, "2.5 × the height"),
+            new Choice.Option(Spacing.COSECANT, "By the multiplier"));
+    private static final Choice ORDER = new Choice(
+            "order",
+            "Order",
+            new Choice.Option(Order.CENTRE_FIRST, "Centre first"),
+            new Choice.Option(Order.PUSH_THROUGH, "Push through"));
+
+    static final Form FORM = Form.of(Saddle3.class)
+            .ask(HEIGHT, Saddle3::height)
+            .ask(CLEARANCE, Saddle3::clearance)
+            .ask(OUTER_ANGLE, Saddle3::outerAngle)
+            .ask(CENTRE, Saddle3::centre)
+            .askOpen(Fields.OVERALL, Saddle3::overall)
+            .leave(SPACING, Saddle3::spacing)
+            .leave(ORDER, Saddle3::order)
+            .makes(said -> new Saddle3(
+                    said.length(InputId.HEIGHT),
+                    said.length(InputId.CLEARANCE),
+                    said.angle(InputId.OUTER_ANGLE),
+                    said.length(InputId.CENTRE),
+                    said.option(SPACING, Spacing.class),
+                    said.option(ORDER, Order.class),
+                    said.open(InputId.OVERALL)));
 
     /** How chart practice finds the outer marks. */
     public enum Spacing {
@@ -49,11 +95,11 @@ public record Saddle3(
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public Saddle3 {
         Faults faults = new Faults();
-        faults.requirePositive("heightIn", "the height", height, Length.LONGEST_ENTRY);
-        Limits.requireClearance(faults, "clearanceIn", "the clearance", clearance);
-        Limits.requireAngle(faults, "outerAngleDeg", "the outer angle", outerAngle, STEEPEST);
-        faults.requirePositive("centreIn", "the distance to the centre", centre, Length.LONGEST_ENTRY);
-        Limits.requireOverall(faults, overall);
+        HEIGHT.require(faults, height);
+        CLEARANCE.require(faults, clearance);
+        OUTER_ANGLE.require(faults, outerAngle);
+        CENTRE.require(faults, centre);
+        Fields.OVERALL.require(faults, overall);
         faults.refuseIfAny();
     }
 

@@ -1,7 +1,10 @@
 package lobrik.bend;
 
 import java.util.Optional;
+import lobrik.bend.Field.First;
+import lobrik.bend.Field.WhenOpen;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -30,6 +33,45 @@ public record Saddle4(
         Optional<Length> overall)
         implements Bend {
 
+    private static final Field HEIGHT = Fields.height("3 1/4", "80");
+    private static final Field CLEARANCE = Fields.clearance("1", "25");
+    private static final Field WIDTH = Field.of(
+                    InputId.WIDTH, "Width", Role.WIDTH, Range.POSITIVE, new First("11 1/2", "290"))
+            .on(FeatureId.FLAT);
+    private static final Field EDGE_CLEARANCE = Field.of(
+                    InputId.EDGE_CLEARANCE,
+                    "Edge clearance",
+                    Role.CLEARANCE,
+                    Range.OF_CLEARANCE,
+                    new First("1/2", "12"))
+            .orElse(new WhenOpen.Usual(Length.ZERO));
+    private static final Choice REFERENCE = new Choice(
+            "reference",
+            "Distance measured",
+            new Choice.Option(MeasuredTo.NEAR_EDGE, "To the near edge"),
+            new Choice.Option(MeasuredTo.CENTRED, "To the middle"));
+
+    static final Form FORM = Form.of(Saddle4.class)
+            .ask(HEIGHT, Saddle4::height)
+            .ask(CLEARANCE, Saddle4::clearance)
+            .ask(Fields.ANGLE, Saddle4::angle)
+            .ask(WIDTH, Saddle4::width)
+            .ask(EDGE_CLEARANCE, Saddle4::edgeClearance)
+            .ask(Fields.DISTANCE, Saddle4::distance)
+            .askOpen(Fields.OVERALL, Saddle4::overall)
+            .leave(REFERENCE, Saddle4::measuredTo)
+            .leave(Fields.PLACEMENT, Saddle4::placement)
+            .makes(said -> new Saddle4(
+                    said.length(InputId.HEIGHT),
+                    said.length(InputId.CLEARANCE),
+                    said.angle(InputId.ANGLE),
+                    said.length(InputId.WIDTH),
+                    said.length(InputId.EDGE_CLEARANCE),
+                    said.option(REFERENCE, MeasuredTo.class),
+                    said.length(InputId.DISTANCE),
+                    said.option(Fields.PLACEMENT, Placement.class),
+                    said.open(InputId.OVERALL)));
+
     /** What the distance of a four-point saddle runs to. */
     public enum MeasuredTo {
         /** The near edge of the obstacle, from a fixed end. */
@@ -41,13 +83,13 @@ public record Saddle4(
     /** @throws lobrik.fault.Refused with every input that is outside its range */
     public Saddle4 {
         Faults faults = new Faults();
-        faults.requirePositive("heightIn", "the height", height, Length.LONGEST_ENTRY);
-        Limits.requireClearance(faults, "clearanceIn", "the clearance", clearance);
-        Limits.requireAngle(faults, "angleDeg", "the angle", angle);
-        faults.requirePositive("widthIn", "the width", width, Length.LONGEST_ENTRY);
-        Limits.requireClearance(faults, "edgeClearanceIn", "the edge clearance", edgeClearance);
-        faults.requirePositive("distanceIn", "the distance", distance, Length.LONGEST_ENTRY);
-        Limits.requireOverall(faults, overall);
+        HEIGHT.require(faults, height);
+        CLEARANCE.require(faults, clearance);
+        Fields.ANGLE.require(faults, angle);
+        WIDTH.require(faults, width);
+        EDGE_CLEARANCE.require(faults, edgeClearance);
+        Fields.DISTANCE.require(faults, distance);
+        Fields.OVERALL.require(faults, overall);
         faults.refuseIfAny();
     }
 

@@ -6,13 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 
 /**
  * Where the deviation of a finished dimension came from (handbook 7): what was planned is replaced by what the trainee did,

@@ -4,11 +4,11 @@ import java.util.Map;
 import java.util.Set;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
 

@@ -9,11 +9,11 @@ import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.TreeMap;
 import lobrik.cause.Fitting.Fitted;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 
 /**
  * What most likely went wrong with a piece.

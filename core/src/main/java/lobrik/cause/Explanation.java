@@ -2,7 +2,7 @@ package lobrik.cause;
 
 import java.util.List;
 import java.util.Map;
-import lobrik.shape.FeatureId;
+import lobrik.feature.FeatureId;
 
 /**
  * What may have happened to a piece: one thing, two things together, nothing, or something that no hypothesis knows.

@@ -4,8 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /**
  * A reading that was not taken and would decide between causes.

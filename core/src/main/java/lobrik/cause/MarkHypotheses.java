@@ -16,9 +16,9 @@ import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
-import lobrik.shape.FeatureId;
 import lobrik.shop.HandBenderTable;
 import lobrik.shop.TradeSize;
 

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
-import lobrik.shape.FeatureKind;
 import lobrik.verdict.BenderShare;
 
 /**

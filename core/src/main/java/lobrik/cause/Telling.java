@@ -4,13 +4,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 import lobrik.shop.HookSide;
 
 /**

@@ -6,8 +6,8 @@ import java.util.Optional;
 import lobrik.bend.BendKind;
 import lobrik.fault.Fault;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** What the other method gives for the same bend (handbook 4): the product always shows both. */
 public sealed interface Comparison {

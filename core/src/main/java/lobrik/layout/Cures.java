@@ -10,6 +10,7 @@ import java.util.function.LongUnaryOperator;
 import java.util.function.Predicate;
 import lobrik.bend.Bend;
 import lobrik.bend.Placement;
+import lobrik.bend.Role;
 import lobrik.bend.Stub90;
 import lobrik.fault.Cure;
 import lobrik.fault.Fault;
@@ -48,7 +49,7 @@ final class Cures {
         Cures cures = new Cures(job, works);
         List<Cure> found = new ArrayList<>(cures.placements());
         found.addAll(cures.otherWays(fault.code()));
-        Set<Lever.Role> roles = roles(fault.code());
+        Set<Role> roles = roles(fault.code());
         for (Lever lever : Lever.of(job.bend())) {
             if (roles.contains(lever.role())) {
                 cures.onALine(lever).or(() -> cures.nearest(lever)).ifPresent(found::add);
@@ -57,16 +58,16 @@ final class Cures {
         return List.copyOf(found.subList(0, Math.min(MOST_CURES, found.size())));
     }
 
-    private static Set<Lever.Role> roles(FaultCode code) {
+    private static Set<Role> roles(FaultCode code) {
         return switch (code) {
-            case SPACING_IMPOSSIBLE, ARCS_OVERLAP, MARKS_TOO_CLOSE -> EnumSet.of(Lever.Role.ANGLE, Lever.Role.SIZE);
+            case SPACING_IMPOSSIBLE, ARCS_OVERLAP, MARKS_TOO_CLOSE -> EnumSet.of(Role.ANGLE, Role.SIZE);
             case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT ->
-                EnumSet.of(Lever.Role.PLACE, Lever.Role.FAR_END, Lever.Role.SIZE);
-            case LONGER_THAN_STICK -> EnumSet.of(Lever.Role.FAR_END, Lever.Role.PLACE);
-            case OUT_OF_RANGE -> EnumSet.of(Lever.Role.ANGLE, Lever.Role.SIZE, Lever.Role.FAR_END);
-            case DEGREES_OVER_LIMIT -> EnumSet.of(Lever.Role.ANGLE);
-            case OBSTACLE_TOUCHED -> EnumSet.of(Lever.Role.CLEARANCE);
-            default -> EnumSet.noneOf(Lever.Role.class);
+                EnumSet.of(Role.PLACE, Role.FAR_END, Role.SIZE);
+            case LONGER_THAN_STICK -> EnumSet.of(Role.FAR_END, Role.PLACE);
+            case OUT_OF_RANGE -> EnumSet.of(Role.ANGLE, Role.SIZE, Role.FAR_END);
+            case DEGREES_OVER_LIMIT -> EnumSet.of(Role.ANGLE);
+            case OBSTACLE_TOUCHED -> EnumSet.of(Role.CLEARANCE);
+            default -> EnumSet.noneOf(Role.class);
         };
     }
 
@@ -87,7 +88,7 @@ final class Cures {
         List<Cure> found = new ArrayList<>();
         if (code == FaultCode.ANGLE_NOT_ON_CHART) {
             Lever.of(job.bend()).stream()
-                    .filter(lever -> lever.role() == Lever.Role.ANGLE)
+                    .filter(lever -> lever.role() == Role.ANGLE)
                     .findFirst()
                     .flatMap(this::nearestOnTheCard)
                     .ifPresent(found::add);
@@ -111,7 +112,7 @@ final class Cures {
 
     /** An angle that the shoe has a line for, before any that it has none for. */
     private Optional<Cure> onALine(Lever lever) {
-        return lever.role() == Lever.Role.ANGLE && lever.current() instanceof Angle angle
+        return lever.role() == Role.ANGLE && lever.current() instanceof Angle angle
                 ? AngleLines.nearestTo(angle).stream()
                         .filter(line -> line.count() != angle.count() && works(lever, line.count()))
                         .findFirst()

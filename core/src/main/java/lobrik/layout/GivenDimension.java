@@ -4,14 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.Bend;
+import lobrik.bend.Form;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Offset;
-import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Vector3;
 
@@ -36,7 +36,8 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     }
 
     private static Optional<GivenDimension> onPiece(Layout layout, Input input) {
-        return feature(input.id())
+        return input.field()
+                .on()
                 .flatMap(id -> layout.features().stream()
                         .map(PlannedFeature::onPredicted)
                         .filter(feature -> feature.id().equals(id))
@@ -57,24 +58,6 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
         return new GivenDimension(input.id(), feature.id().id(), feature.from(), feature.to());
     }
 
-    private static Optional<FeatureId> feature(InputId input) {
-        return switch (input) {
-            case LEG, FIRST_LEG -> Optional.of(FeatureId.LEG);
-            case OTHER_LEG -> Optional.of(FeatureId.OTHER_LEG);
-            case BETWEEN -> Optional.of(FeatureId.BETWEEN);
-            case SECOND_LEG -> Optional.of(FeatureId.SECOND_LEG);
-            case RISE -> Optional.of(FeatureId.RISE);
-            case ROLL -> Optional.of(FeatureId.ROLL);
-            case HEIGHT -> Optional.of(FeatureId.HEIGHT);
-            case WIDTH -> Optional.of(FeatureId.FLAT);
-            case ANGLE, OUTER_ANGLE -> Optional.of(FeatureId.angle(1));
-            case DISTANCE, FIRST_MARK -> Optional.of(FeatureId.LANDING);
-            case CENTRE -> Optional.of(FeatureId.CENTRE);
-            case OVERALL -> Optional.of(FeatureId.OVERALL);
-            case CLEARANCE, EDGE_CLEARANCE -> Optional.empty();
-        };
-    }
-
     /** What an obstacle's own size is, is drawn on it; the conduit passes at a distance, its clearance. */
     private static Optional<GivenDimension> onObstacle(Layout layout, Input input, Optional<Obstacle> asked) {
         if (asked.isEmpty() || !(input.current() instanceof Length size)) {
@@ -85,7 +68,7 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
         Span span = Span.of(asked.get());
         return switch (input.id()) {
             case RISE, HEIGHT ->
-                clearance(bend).isPresent()
+                Form.of(bend.kind()).has(InputId.CLEARANCE)
                         ? Optional.of(upright(input, span.at(bend), surface, size))
                         : Optional.empty();
             case CLEARANCE ->
@@ -99,22 +82,13 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
         };
     }
 
-    private static Optional<Length> clearance(Bend bend) {
-        return switch (bend) {
-            case Offset offset -> Optional.of(offset.clearance());
-            case Saddle3 saddle -> Optional.of(saddle.clearance());
-            case Saddle4 saddle -> Optional.of(saddle.clearance());
-            default -> Optional.empty();
-        };
-    }
-
     private static GivenDimension upright(Input input, double x, double from, Length size) {
-        String at = feature(input.id()).map(FeatureId::id).orElse("clearance");
+        String at = input.field().on().map(FeatureId::id).orElse("clearance");
         return new GivenDimension(input.id(), at, new Vector3(x, from, 0), new Vector3(x, from + size.inches(), 0));
     }
 
     private static GivenDimension level(Input input, double from, double to, double y) {
-        String at = feature(input.id()).map(FeatureId::id).orElseThrow();
+        String at = input.field().on().map(FeatureId::id).orElseThrow();
         return new GivenDimension(input.id(), at, new Vector3(from, y, 0), new Vector3(to, y, 0));
     }
 

@@ -1,8 +1,12 @@
 package lobrik.layout;
 
 import java.util.List;
+import java.util.Optional;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
+import lobrik.bend.Field;
+import lobrik.bend.Form;
+import lobrik.bend.Role;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.measure.Length;
@@ -30,34 +34,24 @@ final class InputsConcerned {
                 && !mark.isMoreThan((Length) fault.figures().getLast().value());
     }
 
-    /** What makes the bends come close together. */
+    /** What makes the bends come close together: its size, or where it lies if it has none. */
     static String size(BendKind kind) {
-        return switch (kind) {
-            case STUB_90 -> "bend/legIn";
-            case BACK_TO_BACK_90 -> "bend/betweenIn";
-            case OFFSET, BOX_OFFSET, ROLLING_OFFSET, KICK -> "bend/riseIn";
-            case SADDLE_3, SADDLE_4 -> "bend/heightIn";
-        };
+        Form form = Form.of(kind);
+        return pointer(form.first(Role.SIZE).or(() -> form.first(Role.PLACE)));
     }
 
     /** What decides where the bends lie from the datum end. */
     static String place(BendKind kind) {
-        return switch (kind) {
-            case STUB_90 -> "bend/legIn";
-            case BACK_TO_BACK_90 -> "bend/firstLegIn";
-            case OFFSET, ROLLING_OFFSET, KICK, SADDLE_4 -> "bend/distanceIn";
-            case BOX_OFFSET -> "bend/firstMarkIn";
-            case SADDLE_3 -> "bend/centreIn";
-        };
+        return pointer(Form.of(kind).first(Role.PLACE));
     }
 
-    /** What decides how much conduit there is beyond the bends. */
+    /** What decides how much conduit there is beyond the bends; where that is nobody's to say, how large it is. */
     static String farEnd(BendKind kind) {
-        return switch (kind) {
-            case STUB_90 -> "bend/otherLegIn";
-            case BACK_TO_BACK_90 -> "bend/secondLegIn";
-            case OFFSET, BOX_OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4 -> "bend/overallIn";
-            case KICK -> "bend/riseIn";
-        };
+        Form form = Form.of(kind);
+        return pointer(form.first(Role.FAR_END).or(() -> form.first(Role.SIZE)));
+    }
+
+    private static String pointer(Optional<Field> field) {
+        return "bend/" + field.orElseThrow().id().id();
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.function.Function;
 import lobrik.bend.Bend;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
+import lobrik.bend.Role;
 import lobrik.measure.Quantity;
 
 /**
@@ -15,32 +15,15 @@ import lobrik.measure.Quantity;
  */
 record Lever(Role role, String input, String name, Quantity current, Function<Quantity, Bend> with) {
 
-    /** What a change of it does. */
-    enum Role {
-        ANGLE,
-        SIZE,
-        WIDTH,
-        PLACE,
-        FAR_END,
-        CLEARANCE
-    }
-
     /** All levers of a bend. */
     static List<Lever> of(Bend bend) {
         return Input.of(bend).stream()
                 .map(input -> new Lever(
-                        role(input.id()), "bend/" + input.id().id(), input.id().words(), input.current(), input.with()))
+                        input.field().role(),
+                        "bend/" + input.id().id(),
+                        input.id().words(),
+                        input.current(),
+                        input.with()))
                 .toList();
-    }
-
-    private static Role role(InputId input) {
-        return switch (input) {
-            case ANGLE, OUTER_ANGLE -> Role.ANGLE;
-            case RISE, HEIGHT, BETWEEN -> Role.SIZE;
-            case ROLL, WIDTH -> Role.WIDTH;
-            case LEG, FIRST_LEG, DISTANCE, CENTRE, FIRST_MARK -> Role.PLACE;
-            case OTHER_LEG, SECOND_LEG, OVERALL -> Role.FAR_END;
-            case CLEARANCE, EDGE_CLEARANCE -> Role.CLEARANCE;
-        };
     }
 }

@@ -11,8 +11,8 @@ import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Obstacle;
 
 /** What a bend is there to pass, as far as its own inputs say it. */

@@ -1,11 +1,11 @@
 package lobrik.layout;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 
 /**
  * A feature with what the exercise asks for, and what the right piece has: the one that is bent faithfully on the rounded

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 

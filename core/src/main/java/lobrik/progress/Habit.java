@@ -3,8 +3,8 @@ package lobrik.progress;
 import java.util.OptionalInt;
 import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** What somebody does on the whole, and clearly not by chance. */
 public sealed interface Habit {

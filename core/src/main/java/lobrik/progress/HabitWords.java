@@ -1,11 +1,11 @@
 package lobrik.progress;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shape.FeatureId;
 
 /**
  * Says habits in the trade's words: {@code Bend 2 of offsets comes out 2° heavy}.

@@ -4,8 +4,8 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
 

@@ -2,9 +2,9 @@ package lobrik.progress;
 
 import java.util.Collection;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.Tolerances;
 
 /** How closely a piece was judged: the limits that it had to keep. */

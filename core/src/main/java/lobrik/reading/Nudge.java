@@ -1,11 +1,11 @@
 package lobrik.reading;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shape.FeatureId;
 
 /** The next line of the tape, or the next half degree of the level. */
 public final class Nudge {

@@ -2,8 +2,8 @@ package lobrik.reading;
 
 import java.util.List;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 
 /** Which features of a piece are read. What is not on the list counts neither for the piece nor against it. */
 public enum ReadingList {

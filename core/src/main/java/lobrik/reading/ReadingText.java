@@ -1,10 +1,10 @@
 package lobrik.reading;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** What was typed for a feature, as the quantity that it stands for. */
 public final class ReadingText {

@@ -5,13 +5,13 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 import lobrik.measure.RefusedText;
-import lobrik.shape.FeatureId;
 
 /**
  * A reading so far off that a finger may have slipped. It is asked about, never refused: a piece can be that wrong.

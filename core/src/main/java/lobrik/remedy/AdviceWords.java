@@ -2,11 +2,11 @@ package lobrik.remedy;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.Judged;
 
 /**

@@ -1,5 +1,6 @@
 package lobrik.shape;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
 
 /**

@@ -6,13 +6,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.BendMade;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Piece;
 
 /** The piece that the rings would have given, had it been bent as planned on them: what marking alone did to it. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.RollingOffset;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.fit.LeastSquares;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -15,7 +16,6 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 

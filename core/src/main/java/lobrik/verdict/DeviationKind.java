@@ -1,10 +1,10 @@
 package lobrik.verdict;
 
 import java.util.Optional;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** Deviations that a bender's figures move alike, in every kind of bend: what benders are compared by. */
 public enum DeviationKind {

@@ -10,10 +10,10 @@ import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.Placement;
+import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -190,7 +190,7 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
         private List<Try> otherAngles() {
             List<Try> tries = new ArrayList<>();
             for (Input input : Input.of(job.bend())) {
-                if (input.id() != InputId.ANGLE && input.id() != InputId.OUTER_ANGLE) {
+                if (input.field().role() != Role.ANGLE) {
                     continue;
                 }
                 job.school().chart().rows().stream()

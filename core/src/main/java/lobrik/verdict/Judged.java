@@ -1,7 +1,7 @@
 package lobrik.verdict;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /**
  * A reading that was judged.

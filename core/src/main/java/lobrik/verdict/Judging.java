@@ -2,8 +2,8 @@ package lobrik.verdict;
 
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
-import lobrik.shape.FeatureId;
-import lobrik.shape.FeatureKind;
+import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 
 /**
  * How readings become points.

@@ -5,11 +5,11 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /**
  * What a bender is known to add, whoever bends on it, besides the figures that marks are worked out with: by the class's own

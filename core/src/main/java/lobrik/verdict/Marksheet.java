@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import lobrik.feature.FeatureId;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 
 /**
  * A score with the reason of every lost point, and the scores of its parts.

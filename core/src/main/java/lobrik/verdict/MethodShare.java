@@ -1,10 +1,10 @@
 package lobrik.verdict;
 
 import java.util.List;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /**
  * How far the set method itself misses what is asked of a dimension: the right piece less what is asked (handbook 7). It is

@@ -5,8 +5,8 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiConsumer;
-import lobrik.shape.FeatureId;
-import lobrik.shape.FeatureKind;
+import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 
 /**
  * What a set of tolerances says of some features: of all of a kind, such as every mark however many there are, or of one.

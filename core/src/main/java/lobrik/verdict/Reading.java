@@ -3,8 +3,8 @@ package lobrik.verdict;
 import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /**
  * What was read of a feature and what it is judged against.

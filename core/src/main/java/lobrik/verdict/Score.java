@@ -5,7 +5,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
-import lobrik.shape.FeatureId;
+import lobrik.feature.FeatureId;
 
 /**
  * The score of a piece (handbook 7): 100 × the weighted mean of credits, less deductions for workmanship, never below 0.

@@ -3,11 +3,11 @@ package lobrik.verdict;
 import lobrik.bend.BendKind;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 
 /**
  * How far readings may be off, and the mark to pass. A set that a recorded attempt used is frozen with it.

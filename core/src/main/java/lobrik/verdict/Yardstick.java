@@ -2,9 +2,9 @@ package lobrik.verdict;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import lobrik.feature.FeatureId;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** What the readings of a piece are judged against (handbook 7). It is frozen with an attempt. */
 public enum Yardstick {

@@ -1,7 +1,6 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +11,7 @@ import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Job;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -23,7 +23,6 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.shop.Bender;
@@ -102,7 +101,7 @@ public final class Pieces {
 
     /** Only these of some readings. */
     public static Map<FeatureId, Quantity> only(Map<FeatureId, Quantity> readings, FeatureId... wanted) {
-        Map<FeatureId, Quantity> chosen = new EnumMap<>(readings);
+        Map<FeatureId, Quantity> chosen = new TreeMap<>(readings);
         chosen.keySet().retainAll(List.of(wanted));
         return chosen;
     }

@@ -8,6 +8,7 @@ import java.util.Random;
 import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
@@ -17,7 +18,6 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 

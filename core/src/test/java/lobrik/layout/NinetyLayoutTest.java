@@ -13,11 +13,11 @@ import lobrik.bend.Stub90;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shape.FeatureId;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
@@ -45,7 +45,10 @@ class NinetyLayoutTest {
     }
 
     private static PlannedFeature feature(Layout layout, FeatureId id) {
-        return layout.features().stream().filter(f -> f.id() == id).findFirst().orElseThrow();
+        return layout.features().stream()
+                .filter(f -> f.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static List<FaultCode> warnings(Layout layout) {

@@ -7,9 +7,9 @@ import java.util.OptionalInt;
 import java.util.SplittableRandom;
 import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
 
 /** Pieces of made-up hands, for tests of what is concluded from them. */

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.progress.NextExercise.Reason;
-import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
 class NextExerciseTest {

@@ -5,8 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
-import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
 class OutcomeTest {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Random;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;

@@ -11,6 +11,7 @@ import lobrik.bend.Placement;
 import lobrik.bend.Stub90;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.shop.Bender;

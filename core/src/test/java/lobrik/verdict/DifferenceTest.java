@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.cause.Pieces;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
 class DifferenceTest {

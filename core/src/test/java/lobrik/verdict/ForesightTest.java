@@ -15,6 +15,7 @@ import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle4;
 import lobrik.fault.Cure;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Job;
 import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
@@ -23,7 +24,6 @@ import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.MethodShare.Grade;
 import org.junit.jupiter.api.Test;
 

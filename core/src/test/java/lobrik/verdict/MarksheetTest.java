@@ -14,12 +14,12 @@ import java.util.Set;
 import lobrik.bend.BendKind;
 import lobrik.cause.Pieces;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
 class MarksheetTest {

@@ -12,6 +12,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle4;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Job;
 import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
@@ -22,7 +23,6 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shape.FeatureId;
 import org.junit.jupiter.api.Test;
 
 /** Who does exactly what was set has full points, whatever the method itself misses. */

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
+import lobrik.feature.FeatureId;
 import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -12,7 +13,6 @@ import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
-import lobrik.shape.FeatureId;
 import org.jspecify.annotations.Nullable;
 
 /** A fact as it is sent, made into what is kept: texts are bounded, and lengths are worked out from what was typed. */

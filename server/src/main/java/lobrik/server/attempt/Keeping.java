@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Stream;
+import lobrik.feature.FeatureId;
 import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts.Measured;
@@ -14,7 +15,6 @@ import lobrik.server.giving.Assignment;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
@@ -81,7 +81,9 @@ public class Keeping {
         requireOpen(before);
         requireMeasurable(before.verdict(), row.feature());
         requireKnown(
-                row.corrects(), before.ledger().readings().stream().filter(known -> known.feature().equals(row.feature())));
+                row.corrects(),
+                before.ledger().readings().stream()
+                        .filter(known -> known.feature().equals(row.feature())));
         entities.persist(row);
         return after(who, before);
     }

@@ -13,10 +13,10 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.server.calc.DatumName;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 

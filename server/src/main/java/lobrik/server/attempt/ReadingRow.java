@@ -6,13 +6,13 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.Objects;
 import java.util.UUID;
+import lobrik.feature.FeatureId;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.server.calc.DatumName;
 import lobrik.server.platform.Numbered;
-import lobrik.shape.FeatureId;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
 

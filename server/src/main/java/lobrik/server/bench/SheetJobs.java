@@ -24,7 +24,6 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.judging.Judgement;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
-import lobrik.server.sheet.BenchWords;
 import lobrik.verdict.Judged;
 
 /** A job as a trainee's phone shows it. */
@@ -38,7 +37,7 @@ final class SheetJobs {
         List<GivenSize> sizes = Input.of(job.bend()).stream()
                 .map(input -> new GivenSize(
                         input.id().id(),
-                        BenchWords.of(input.id()),
+                        input.field().title(),
                         Optional.ofNullable(exercise.content().entered())
                                 .flatMap(entered -> entered.toTheFitting(input.id()))
                                 .orElseGet(() -> switch (input.current()) {

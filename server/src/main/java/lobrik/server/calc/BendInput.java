@@ -1,165 +1,82 @@
 package lobrik.server.calc;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
-import com.fasterxml.jackson.annotation.JsonSubTypes;
-import com.fasterxml.jackson.annotation.JsonTypeInfo;
-import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
-import io.swagger.v3.oas.annotations.media.Schema;
+import com.fasterxml.jackson.annotation.JsonValue;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.bend.Bend;
+import lobrik.bend.BendKind;
+import lobrik.bend.Choice;
+import lobrik.bend.Entries;
+import lobrik.bend.Field;
+import lobrik.bend.Form;
+import lobrik.bend.InputId;
+import lobrik.measure.Quantity;
+import lobrik.server.platform.Numbers;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.annotation.JsonDeserialize;
 
-/** A bend as a request gives it: its kind decides the inputs. */
-@JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-@JsonSubTypes({
-    @JsonSubTypes.Type(value = BendInput.Stub90.class, name = "stub90"),
-    @JsonSubTypes.Type(value = BendInput.BackToBack90.class, name = "backToBack90"),
-    @JsonSubTypes.Type(value = BendInput.Offset.class, name = "offset"),
-    @JsonSubTypes.Type(value = BendInput.BoxOffset.class, name = "boxOffset"),
-    @JsonSubTypes.Type(value = BendInput.RollingOffset.class, name = "rollingOffset"),
-    @JsonSubTypes.Type(value = BendInput.Kick.class, name = "kick"),
-    @JsonSubTypes.Type(value = BendInput.Saddle3.class, name = "saddle3"),
-    @JsonSubTypes.Type(value = BendInput.Saddle4.class, name = "saddle4")
-})
-@Schema(
-        discriminatorProperty = "kind",
-        discriminatorMapping = {
-            @DiscriminatorMapping(value = "stub90", schema = BendInput.Stub90.class),
-            @DiscriminatorMapping(value = "backToBack90", schema = BendInput.BackToBack90.class),
-            @DiscriminatorMapping(value = "offset", schema = BendInput.Offset.class),
-            @DiscriminatorMapping(value = "boxOffset", schema = BendInput.BoxOffset.class),
-            @DiscriminatorMapping(value = "rollingOffset", schema = BendInput.RollingOffset.class),
-            @DiscriminatorMapping(value = "kick", schema = BendInput.Kick.class),
-            @DiscriminatorMapping(value = "saddle3", schema = BendInput.Saddle3.class),
-            @DiscriminatorMapping(value = "saddle4", schema = BendInput.Saddle4.class)
-        },
-        oneOf = {
-            BendInput.Stub90.class,
-            BendInput.BackToBack90.class,
-            BendInput.Offset.class,
-            BendInput.BoxOffset.class,
-            BendInput.RollingOffset.class,
-            BendInput.Kick.class,
-            BendInput.Saddle3.class,
-            BendInput.Saddle4.class
-        })
-public sealed interface BendInput {
+/**
+ * A bend as a request gives it: its kind decides the inputs. What a kind asks for is what its {@link Form} says.
+ *
+ * @param numbers sizes that are given, in inches or degrees
+ * @param options ids of the options that are chosen, by choice
+ */
+@JsonDeserialize(using = BendReading.class)
+public record BendInput(BendKind kind, Map<InputId, Double> numbers, Map<String, String> options) {
 
-    /** The stub ninety. */
-    @Schema(name = "Stub90")
-    record Stub90(
-            @Nullable Double legIn,
-            @Nullable Double otherLegIn,
-            @Nullable Placement placement) implements BendInput {}
-
-    /** Two nineties to the same side. */
-    @Schema(name = "BackToBack90")
-    record BackToBack90(
-            @Nullable Double firstLegIn,
-            @Nullable Double betweenIn,
-            @Nullable Double secondLegIn) implements BendInput {}
-
-    /** The offset. */
-    @Schema(name = "Offset")
-    record Offset(
-            @Nullable Double riseIn,
-            @Schema(defaultValue = "0") @Nullable Double clearanceIn,
-            @Nullable Double angleDeg,
-            @Nullable Double distanceIn,
-            @Nullable OffsetLayout layout,
-            @Nullable Double overallIn)
-            implements BendInput {}
-
-    /** The offset at a box. */
-    @Schema(name = "BoxOffset")
-    record BoxOffset(
-            @Schema(defaultValue = "0.5") @Nullable Double riseIn,
-            @Schema(defaultValue = "10") @Nullable Double angleDeg,
-            @Nullable Double firstMarkIn,
-            @Nullable Double overallIn)
-            implements BendInput {}
-
-    /** The offset up and to the side. */
-    @Schema(name = "RollingOffset")
-    record RollingOffset(
-            @Nullable Double riseIn,
-            @Nullable Double rollIn,
-            @Nullable Double angleDeg,
-            @Nullable Double distanceIn,
-            @Nullable OffsetLayout layout,
-            @Nullable Double overallIn)
-            implements BendInput {}
-
-    /** One bend under 90°. */
-    @Schema(name = "Kick")
-    record Kick(
-            @Nullable Double riseIn,
-            @Nullable Double angleDeg,
-            @Nullable Double distanceIn,
-            @Nullable OffsetLayout layout)
-            implements BendInput {}
-
-    /** The three-point saddle. */
-    @Schema(name = "Saddle3")
-    record Saddle3(
-            @Nullable Double heightIn,
-            @Schema(defaultValue = "0") @Nullable Double clearanceIn,
-            @Schema(defaultValue = "22.5") @Nullable Double outerAngleDeg,
-            @Nullable Double centreIn,
-            @Nullable SaddleSpacing spacing,
-            @Nullable SaddleOrder order,
-            @Nullable Double overallIn)
-            implements BendInput {}
-
-    /** The four-point saddle. */
-    @Schema(name = "Saddle4")
-    record Saddle4(
-            @Nullable Double heightIn,
-            @Schema(defaultValue = "0") @Nullable Double clearanceIn,
-            @Nullable Double angleDeg,
-            @Nullable Double widthIn,
-            @Schema(defaultValue = "0") @Nullable Double edgeClearanceIn,
-            @Nullable MeasuredTo reference,
-            @Nullable Double distanceIn,
-            @Nullable Placement placement,
-            @Nullable Double overallIn)
-            implements BendInput {}
-
-    /** Which mark of the shoe is set on the rings; the arrow if it is not given. */
-    enum Placement {
-        @JsonProperty("arrow")
-        ARROW,
-        @JsonProperty("star")
-        STAR
+    public BendInput {
+        numbers = Map.copyOf(numbers);
+        options = Map.copyOf(options);
     }
 
-    /** From where the distance of an offset was measured; before the obstacle if it is not given. */
-    enum OffsetLayout {
-        @JsonProperty("beforeObstacle")
-        BEFORE_OBSTACLE,
-        @JsonProperty("fromEdge")
-        FROM_EDGE
+    /** A bend of the core as a request would ask for it, with everything said. */
+    public static BendInput of(Bend bend) {
+        Form form = Form.of(bend.kind());
+        Entries entries = form.read(bend);
+        Map<InputId, Double> numbers = new LinkedHashMap<>();
+        entries.sizes().forEach((input, size) -> numbers.put(input, Numbers.of(size)));
+        Map<String, String> options = new LinkedHashMap<>();
+        for (Choice choice : form.choices()) {
+            choice.options().stream()
+                    .filter(option -> option.value() == entries.options().get(choice.id()))
+                    .forEach(option -> options.put(choice.id(), option.id()));
+        }
+        return new BendInput(bend.kind(), numbers, options);
     }
 
-    /** How chart practice finds the outer marks of a three-point saddle; by the factor if it is not given. */
-    enum SaddleSpacing {
-        @JsonProperty("factor")
-        FACTOR,
-        @JsonProperty("cosecant")
-        COSECANT
+    /** The same with another size of an input. */
+    BendInput with(InputId input, Quantity size) {
+        Map<InputId, Double> other = new LinkedHashMap<>(numbers);
+        other.put(input, Numbers.of(size));
+        return new BendInput(kind, other, options);
     }
 
-    /** In which order a three-point saddle is bent; its centre first if it is not given. */
-    enum SaddleOrder {
-        @JsonProperty("centreFirst")
-        CENTRE_FIRST,
-        @JsonProperty("pushThrough")
-        PUSH_THROUGH
+    /** What is given for an input. */
+    @Nullable
+    Double number(InputId input) {
+        return numbers.get(input);
     }
 
-    /** What the distance of a four-point saddle runs to; the near edge if it is not given. */
-    enum MeasuredTo {
-        @JsonProperty("nearEdge")
-        NEAR_EDGE,
-        @JsonProperty("centred")
-        CENTRED
+    /** What is chosen. */
+    Optional<String> option(Choice choice) {
+        return Optional.ofNullable(options.get(choice.id()));
+    }
+
+    /** As it is written: the kind, then what is given in the order of the form. */
+    @JsonValue
+    Map<String, Object> written() {
+        Map<String, Object> written = new LinkedHashMap<>();
+        written.put("kind", kind.id());
+        Form form = Form.of(kind);
+        for (Field field : form.fields()) {
+            Double number = numbers.get(field.id());
+            if (number != null) {
+                written.put(field.id().id(), number);
+            }
+        }
+        form.choices().forEach(choice -> option(choice).ifPresent(option -> written.put(choice.id(), option)));
+        return Collections.unmodifiableMap(written);
     }
 }

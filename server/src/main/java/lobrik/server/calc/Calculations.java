@@ -14,6 +14,8 @@ import lobrik.exercise.InputRange;
 import lobrik.exercise.Variants;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.layout.Review;
 import lobrik.layout.Why;
@@ -23,8 +25,6 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.platform.Numbers;
 import lobrik.shape.BendMade;
-import lobrik.shape.FeatureId;
-import lobrik.shape.FeatureKind;
 import lobrik.shape.Features;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
@@ -97,7 +97,7 @@ public final class Calculations {
     public LayoutRequest completed(LayoutRequest request) {
         try {
             Bend bend = question(request).layout().job().bend();
-            return request.with(BendWriting.of(bend)).with(placed(request.place()));
+            return request.with(BendInput.of(bend)).with(placed(request.place()));
         } catch (Refused notLikeThat) {
             return request;
         }
@@ -173,7 +173,7 @@ public final class Calculations {
     SimulateAnswer simulate(SimulateRequest request) {
         Translation translation = new Translation();
         Optional<Tooling> tooling = translation.tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = translation.bend(request.bend(), translation.firstMark(request.bender(), tooling));
+        Optional<Bend> bend = translation.bend(request.bend(), translation.leastGrip(request.bender(), tooling));
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
         Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
         if (request.bends() != null) {

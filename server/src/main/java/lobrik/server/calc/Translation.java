@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import lobrik.bend.Bend;
-import lobrik.bend.BoxOffset;
 import lobrik.bend.Situation;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -138,15 +137,15 @@ final class Translation {
                         takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
     }
 
-    /** Where a box offset that names no first mark has it: at the bender's least grip, if a request names that. */
-    Length firstMark(@Nullable BenderInput named, Optional<Tooling> tooling) {
-        return named == null || named.minStubIn() == null
-                ? BoxOffset.USUAL_FIRST_MARK
-                : tooling.map(known -> known.bender().minStub()).orElse(BoxOffset.USUAL_FIRST_MARK);
+    /** What a bender has to hold: what a request names, or what is usual for the bend. */
+    Function<Length, Length> leastGrip(@Nullable BenderInput named, Optional<Tooling> tooling) {
+        return usual -> named == null || named.minStubIn() == null
+                ? usual
+                : tooling.map(known -> known.bender().minStub()).orElse(usual);
     }
 
-    Optional<Bend> bend(@Nullable BendInput bend, Length firstMark) {
-        return required("bend", bend).flatMap(input -> new BendTranslation(this, firstMark).of(input));
+    Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {
+        return required("bend", bend).flatMap(input -> new BendTranslation(this, leastGrip).of(input));
     }
 
     int faultCount() {
@@ -183,7 +182,7 @@ final class Translation {
     LayoutQuestion layoutQuestion(LayoutRequest request) {
         School school = new SchoolTranslation(this).school(request);
         Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
-        Optional<Bend> bend = bend(request.bend(), firstMark(request.bender(), tooling));
+        Optional<Bend> bend = bend(request.bend(), leastGrip(request.bender(), tooling));
         Optional<Obstacle> given = new SchoolTranslation(this).obstacle(request.obstacle());
         Optional<Situation> situation = Optional.ofNullable(request.place())
                 .map(LayoutRequest.PlaceInput::situation)

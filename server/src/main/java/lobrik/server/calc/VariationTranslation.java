@@ -12,15 +12,10 @@ import lobrik.exercise.InputRange;
 import lobrik.exercise.Variants;
 import lobrik.fault.FaultCode;
 import lobrik.measure.Quantity;
-import lobrik.server.platform.Numbers;
 import org.jspecify.annotations.Nullable;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Translates how variants differ, and writes a variant's bend the way the request wrote the exercise's. */
 final class VariationTranslation {
-
-    private static final JsonMapper JSON = JsonMapper.shared();
 
     private VariationTranslation() {}
 
@@ -61,20 +56,22 @@ final class VariationTranslation {
 
     private static Optional<? extends Quantity> size(
             Translation translation, String at, InputId id, @Nullable Double value) {
-        return id.isAngle() ? translation.angle(at, value) : translation.length(at, value);
+        return translation
+                .required(at, value)
+                .flatMap(number -> translation.quantity(at, () -> id.measured().of(number)));
     }
 
     /** The request's bend with the sizes that a variant has; choices and open sizes stay as they were written. */
     static BendInput varied(BendInput base, Variants.Variant variant, List<InputRange> ranges) {
         Map<InputId, Quantity> sizes =
                 Input.of(variant.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, Input::current));
-        ObjectNode bend = JSON.valueToTree(base);
+        BendInput varied = base;
         for (InputRange range : ranges) {
             Quantity size = sizes.get(range.input());
             if (size != null) {
-                bend.put(range.input().id(), Numbers.of(size));
+                varied = varied.with(range.input(), size);
             }
         }
-        return JSON.treeToValue(bend, BendInput.class);
+        return varied;
     }
 }

@@ -1,37 +1,49 @@
 package lobrik.server.demo;
 
-import static lobrik.server.calc.BendInput.OffsetLayout.BEFORE_OBSTACLE;
+import static lobrik.bend.OffsetLayout.BEFORE_OBSTACLE;
 import static lobrik.server.demo.DemoPerson.steady;
 
 import java.util.List;
+import java.util.Optional;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.Placement;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
-import lobrik.server.calc.BendInput;
+import lobrik.bend.Stub90;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
 import lobrik.server.exercise.Level;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
 final class DemoCast {
 
     /** A session's exercise: where in the mocked-up cold store, and what is to be bent there. */
-    record DemoExercise(String place, BendInput bend) {
+    record DemoExercise(String place, Bend bend) {
 
         Level level() {
             return switch (bend) {
-                case BendInput.Stub90 _, BendInput.BackToBack90 _ -> Level.FIRST;
-                case BendInput.BoxOffset _, BendInput.Offset _, BendInput.Kick _ -> Level.STEADY;
-                case BendInput.RollingOffset _, BendInput.Saddle3 _, BendInput.Saddle4 _ -> Level.ADVANCED;
+                case Stub90 _, BackToBack90 _ -> Level.FIRST;
+                case BoxOffset _, Offset _, Kick _ -> Level.STEADY;
+                case RollingOffset _, Saddle3 _, Saddle4 _ -> Level.ADVANCED;
             };
         }
 
         Situation situation() {
             return switch (bend) {
-                case BendInput.Stub90 _ -> Situation.UP_FROM_BOX;
-                case BendInput.BackToBack90 _ -> Situation.BETWEEN_WALLS;
-                case BendInput.BoxOffset _ -> Situation.INTO_BOX;
-                case BendInput.Offset _ -> Situation.ONTO_PLINTH;
-                case BendInput.Kick _ -> Situation.UP_TO_LAMP;
-                case BendInput.RollingOffset _ -> Situation.UP_AND_ACROSS;
-                case BendInput.Saddle3 _ -> Situation.OVER_PIPE;
-                case BendInput.Saddle4 _ -> Situation.OVER_DUCT;
+                case Stub90 _ -> Situation.UP_FROM_BOX;
+                case BackToBack90 _ -> Situation.BETWEEN_WALLS;
+                case BoxOffset _ -> Situation.INTO_BOX;
+                case Offset _ -> Situation.ONTO_PLINTH;
+                case Kick _ -> Situation.UP_TO_LAMP;
+                case RollingOffset _ -> Situation.UP_AND_ACROSS;
+                case Saddle3 _ -> Situation.OVER_PIPE;
+                case Saddle4 _ -> Situation.OVER_DUCT;
             };
         }
     }
@@ -78,12 +90,12 @@ final class DemoCast {
             stub("Down behind the plinth", 10.25, 24),
             stubByTheStar("Up to the door heater", 21.375, 19.5),
             stub("Up by the insulated column", 16.125, 26),
-            new DemoExercise("Round the pump-room door", new BendInput.BackToBack90(13.5, 31.25, 15.0)),
+            new DemoExercise("Round the pump-room door", backToBack(13.5, 31.25, 15)),
             stubByTheStar("To the alarm box", 13.75, 30),
             stub("Under the air duct", 19.8125, 24.5),
             boxOffset("Into the light switch", 36),
             stub("Up to the fan isolator", 15.375, 23),
-            new DemoExercise("Between the column and the wall", new BendInput.BackToBack90(12.25, 34.5, 16.5)),
+            new DemoExercise("Between the column and the wall", backToBack(12.25, 34.5, 16.5)),
             offset("Up onto the plinth", 5, 22.5, 40, 70),
             stub("Down to the sump alarm", 18.125, 21),
             boxOffset("Into the thermostat", 42),
@@ -96,56 +108,74 @@ final class DemoCast {
             saddle3("Over the brine pipe", 2.375, 30, 64),
             new DemoExercise(
                     "Up and across to the junction box",
-                    new BendInput.RollingOffset(4.5, 3.0, 30.0, 40.0, BEFORE_OBSTACLE, 72.0)),
-            new DemoExercise("Up to the lamp over the door", new BendInput.Kick(9.0, 30.0, 44.0, BEFORE_OBSTACLE)),
+                    new RollingOffset(
+                            in(4.5), in(3), Angle.ofDegrees(30), in(40), BEFORE_OBSTACLE, Optional.of(in(72)))),
+            new DemoExercise(
+                    "Up to the lamp over the door", new Kick(in(9), Angle.ofDegrees(30), in(44), BEFORE_OBSTACLE)),
             saddle3("Over the drain pipe", 3.5, 34, 70),
             saddle4("Over the cable tray", 2.5, 9.25, 32, 84),
-            new DemoExercise("Between the two condensers", new BendInput.BackToBack90(14.0, 38.25, 12.75)));
+            new DemoExercise("Between the two condensers", backToBack(14, 38.25, 12.75)));
+
+    private static Length in(double inches) {
+        return Length.ofInches(inches);
+    }
 
     private static DemoExercise stub(String place, double legIn, double otherLegIn) {
-        return new DemoExercise(place, new BendInput.Stub90(legIn, otherLegIn, BendInput.Placement.ARROW));
+        return new DemoExercise(place, new Stub90(in(legIn), Optional.of(in(otherLegIn)), Placement.ARROW));
     }
 
     private static DemoExercise stubByTheStar(String place, double legIn, double otherLegIn) {
-        return new DemoExercise(place, new BendInput.Stub90(legIn, otherLegIn, BendInput.Placement.STAR));
+        return new DemoExercise(place, new Stub90(in(legIn), Optional.of(in(otherLegIn)), Placement.STAR));
+    }
+
+    private static Bend backToBack(double firstLegIn, double betweenIn, double secondLegIn) {
+        return new BackToBack90(in(firstLegIn), in(betweenIn), in(secondLegIn));
     }
 
     private static DemoExercise boxOffset(String place, double overallIn) {
-        return new DemoExercise(place, new BendInput.BoxOffset(0.5, 10.0, 2.5, overallIn));
+        return new DemoExercise(
+                place, new BoxOffset(in(0.5), Angle.ofDegrees(10), in(2.5), Optional.of(in(overallIn))));
     }
 
     private static DemoExercise offset(
             String place, double riseIn, double angleDeg, double distanceIn, double overallIn) {
         return new DemoExercise(
-                place, new BendInput.Offset(riseIn, 0.0, angleDeg, distanceIn, BEFORE_OBSTACLE, overallIn));
+                place,
+                new Offset(
+                        in(riseIn),
+                        Length.ZERO,
+                        Angle.ofDegrees(angleDeg),
+                        in(distanceIn),
+                        BEFORE_OBSTACLE,
+                        Optional.of(in(overallIn))));
     }
 
     private static DemoExercise saddle3(String place, double heightIn, double centreIn, double overallIn) {
         return new DemoExercise(
                 place,
-                new BendInput.Saddle3(
-                        heightIn,
-                        1.0,
-                        22.5,
-                        centreIn,
-                        BendInput.SaddleSpacing.FACTOR,
-                        BendInput.SaddleOrder.CENTRE_FIRST,
-                        overallIn));
+                new Saddle3(
+                        in(heightIn),
+                        in(1),
+                        Saddle3.USUAL_OUTER_ANGLE,
+                        in(centreIn),
+                        Saddle3.Spacing.FACTOR,
+                        Saddle3.Order.CENTRE_FIRST,
+                        Optional.of(in(overallIn))));
     }
 
     private static DemoExercise saddle4(
             String place, double heightIn, double widthIn, double distanceIn, double overallIn) {
         return new DemoExercise(
                 place,
-                new BendInput.Saddle4(
-                        heightIn,
-                        0.75,
-                        30.0,
-                        widthIn,
-                        0.5,
-                        BendInput.MeasuredTo.NEAR_EDGE,
-                        distanceIn,
-                        BendInput.Placement.ARROW,
-                        overallIn));
+                new Saddle4(
+                        in(heightIn),
+                        in(0.75),
+                        Angle.ofDegrees(30),
+                        in(widthIn),
+                        in(0.5),
+                        Saddle4.MeasuredTo.NEAR_EDGE,
+                        in(distanceIn),
+                        Placement.ARROW,
+                        Optional.of(in(overallIn))));
     }
 }

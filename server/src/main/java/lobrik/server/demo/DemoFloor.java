@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Length;
@@ -19,7 +20,6 @@ import lobrik.server.attempt.Step;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -27,7 +29,6 @@ import lobrik.server.exercise.LibraryEntry;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
 import org.jspecify.annotations.Nullable;
 
@@ -57,7 +58,7 @@ final class DemoRecord {
         LayoutRequest definition = new LayoutRequest(
                 // A kick's mark by the chart is off by most of an inch: that is for a lesson on methods, not for a
                 // judged piece.
-                set.bend() instanceof BendInput.Kick ? LayoutRequest.Method.EXACT : LayoutRequest.Method.CHART,
+                set.bend().kind() == BendKind.KICK ? LayoutRequest.Method.EXACT : LayoutRequest.Method.CHART,
                 TapeDivision.SIXTEENTH.step().inches(),
                 new ConduitInput(bender.conduit().outsideDiameter().inches()),
                 new BenderInput(
@@ -67,7 +68,7 @@ final class DemoRecord {
                         figures.minStub().inches(),
                         figures.minStanding().inches(),
                         figures.springback().degrees()),
-                set.bend(),
+                BendInput.of(set.bend()),
                 null,
                 null,
                 null,

@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Quantity;
 import lobrik.server.account.Account;
@@ -29,7 +30,6 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
-import lobrik.shape.FeatureId;
 import lobrik.verdict.TolerancePreset;
 
 /** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */

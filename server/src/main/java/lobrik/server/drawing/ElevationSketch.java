@@ -10,6 +10,7 @@ import lobrik.layout.GivenDimension;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.Review;
+import lobrik.measure.QuantityKind;
 import lobrik.server.drawing.Sketch.Anchor;
 import lobrik.server.drawing.Sketch.Extent;
 import lobrik.server.drawing.Sketch.Layer;
@@ -167,7 +168,7 @@ public final class ElevationSketch {
         }
         for (GivenDimension dimension : review.dimensions()) {
             words(dimension).filter(_ -> !isLevel(dimension)).ifPresent(words -> {
-                if (dimension.input().isAngle()) {
+                if (dimension.input().measured() == QuantityKind.ANGLE) {
                     angle(dimension, words, piece);
                 } else {
                     upright(dimension, words, piece);
@@ -183,7 +184,8 @@ public final class ElevationSketch {
     private boolean isLevel(GivenDimension dimension) {
         Point from = stance.place(dimension.from());
         Point to = stance.place(dimension.to());
-        return !dimension.input().isAngle() && Math.abs(to.x() - from.x()) > Math.abs(to.y() - from.y());
+        return dimension.input().measured() == QuantityKind.LENGTH
+                && Math.abs(to.x() - from.x()) > Math.abs(to.y() - from.y());
     }
 
     private double span(GivenDimension dimension) {

@@ -9,6 +9,7 @@ import java.util.Set;
 import lobrik.bend.InputId;
 import lobrik.measure.Angle;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.QuantityKind;
 import lobrik.measure.TakeOff;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.QuantityRequest.BareUnit;
@@ -230,7 +231,7 @@ public record Content(
 
         private double read(String pointer, String input, String text, LengthUnit unit) {
             try {
-                return InputId.withId(input).orElseThrow().isAngle()
+                return InputId.withId(input).orElseThrow().measured() == QuantityKind.ANGLE
                         ? Angle.parse(text).degrees()
                         : TakeOff.parse(text, unit).length().inches();
             } catch (IllegalArgumentException unreadable) {

@@ -11,6 +11,7 @@ import lobrik.cause.Cause;
 import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
 import lobrik.cause.Telling;
+import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -24,7 +25,7 @@ import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.OnBender;
 import lobrik.server.attempt.Verdict;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
-import lobrik.server.calc.BendWriting;
+import lobrik.server.calc.BendInput;
 import lobrik.server.calc.DiagnoseAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
@@ -40,7 +41,6 @@ import lobrik.server.judging.Judgement.PartView;
 import lobrik.server.judging.Judgement.StageName;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
-import lobrik.shape.FeatureId;
 import lobrik.shape.Surround;
 import lobrik.verdict.AsMarked;
 import lobrik.verdict.BenderShare;
@@ -237,7 +237,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 asked.tapeDivisionIn(),
                 asked.conduit(),
                 asked.bender(),
-                BendWriting.of(next.exercise().job().bend()),
+                BendInput.of(next.exercise().job().bend()),
                 asked.multipliers(),
                 asked.limits(),
                 null,

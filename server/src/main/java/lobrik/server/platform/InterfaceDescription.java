@@ -36,12 +36,12 @@ class InterfaceDescription {
                 .servers(List.of(new Server().url("/")));
     }
 
-    /** A kind of bend is an object of its own with its kind as a constant, not a heap of cross references. */
+    /** A kind of fact is an object of its own with its kind as a constant, not a heap of cross references. */
     @Bean
     @SuppressWarnings("unchecked") // The library hands out raw schemas.
     OpenApiCustomizer plainKinds() {
         return description -> description.getComponents().getSchemas().values().forEach(parent -> {
-            if (parent.getDiscriminator() != null && parent.getOneOf() != null) {
+            if (parent.getDiscriminator() != null && parent.getOneOf() != null && parent.getProperties() != null) {
                 parent.setProperties(null);
                 parent.setRequired(null);
                 parent.getDiscriminator()

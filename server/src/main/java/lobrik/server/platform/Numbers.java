@@ -1,7 +1,7 @@
 package lobrik.server.platform;
 
+import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.shape.FeatureId;
 
 /** Between the core's quantities and the plain numbers of the interface: inches for lengths, degrees for angles. */
 public final class Numbers {

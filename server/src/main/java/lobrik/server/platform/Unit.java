@@ -1,11 +1,11 @@
 package lobrik.server.platform;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
-import lobrik.shape.FeatureId;
 
 /** What a number of the interface is in. */
 public enum Unit {

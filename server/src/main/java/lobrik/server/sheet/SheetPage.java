@@ -146,7 +146,7 @@ final class SheetPage {
         float width = (right - left) / Math.max(4, inputs.size());
         float x = left;
         for (Input input : inputs) {
-            canvas.text(Typeface.TEXT, 8.5f, x, y - 8, BenchWords.of(input.id()));
+            canvas.text(Typeface.TEXT, 8.5f, x, y - 8, input.field().title());
             Optional<String> toAdd = toAdd(input.id());
             canvas.fitted(
                     Typeface.FIGURES, 15, x, y - 23, width - 6, toAdd.orElseGet(() -> sheet.exactly(input.current())));

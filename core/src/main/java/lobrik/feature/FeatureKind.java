@@ -1,4 +1,4 @@
-package lobrik.shape;
+package lobrik.feature;
 
 import java.util.Optional;
 import java.util.stream.Stream;

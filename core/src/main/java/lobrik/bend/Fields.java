@@ -1,0 +1,75 @@
+package lobrik.bend;
+
+import lobrik.bend.Field.First;
+import lobrik.bend.Field.WhenOpen;
+import lobrik.feature.FeatureId;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+
+/** Inputs and choices that several kinds of bend share. */
+final class Fields {
+
+    static final WhenOpen OPEN = new WhenOpen.Open();
+
+    static final Field OVERALL = Field.of(InputId.OVERALL, "Overall", Role.FAR_END, Range.POSITIVE, First.NONE)
+            .on(FeatureId.OVERALL)
+            .to(End.START, End.END)
+            .orElse(OPEN);
+
+    static final Field ANGLE = angle("30");
+
+    static final Field DISTANCE = Field.of(
+                    InputId.DISTANCE, "Distance", Role.PLACE, Range.POSITIVE, new First("36", "900"))
+            .on(FeatureId.LANDING)
+            .to(End.START);
+
+    static final Choice PLACEMENT = new Choice(
+            "placement",
+            "Placed by",
+            new Choice.Option(Placement.ARROW, "By the arrow"),
+            new Choice.Option(Placement.STAR, "By the star"));
+
+    private Fields() {}
+
+    /** Clearance over an obstacle, none where nothing is said. */
+    static Field clearance(String inches, String millimetres) {
+        return Field.of(
+                        InputId.CLEARANCE,
+                        "Clearance",
+                        Role.CLEARANCE,
+                        Range.OF_CLEARANCE,
+                        new First(inches, millimetres))
+                .orElse(new WhenOpen.Usual(Length.ZERO));
+    }
+
+    /** The angle of all bends. */
+    static Field angle(String first) {
+        return Field.of(InputId.ANGLE, "Angle", Role.ANGLE, Range.OF_ANGLE, new First(first, first))
+                .on(FeatureId.angle(1));
+    }
+
+    /** The same of an angle that may be no steeper than this. */
+    static Field angleUpTo(Angle steepest) {
+        return Field.of(InputId.ANGLE, "Angle", Role.ANGLE, Range.upTo(steepest), new First("30", "30"))
+                .on(FeatureId.angle(1));
+    }
+
+    static Field rise(String inches, String millimetres) {
+        return Field.of(InputId.RISE, "Rise", Role.SIZE, Range.POSITIVE, new First(inches, millimetres))
+                .on(FeatureId.RISE);
+    }
+
+    static Field height(String inches, String millimetres) {
+        return Field.of(InputId.HEIGHT, "Height", Role.SIZE, Range.POSITIVE, new First(inches, millimetres))
+                .on(FeatureId.HEIGHT);
+    }
+
+    /** From where a distance was measured. */
+    static Choice layout(String beforeObstacle, String fromEdge) {
+        return new Choice(
+                "layout",
+                "Distance measured",
+                new Choice.Option(OffsetLayout.BEFORE_OBSTACLE, beforeObstacle),
+                new Choice.Option(OffsetLayout.FROM_EDGE, fromEdge));
+    }
+}
