@@ -1,5 +1,6 @@
 /** Where the dimensions of a run stand on its drawing, so that none covers another. Pure, in pixels. */
 
+import { featureOf } from '../entry/features';
 import type { Box, Point, View } from './geometry';
 import { edge, type Ground, placeLabels, type Rect, rectOf, type Wanted } from './labels';
 
@@ -40,10 +41,10 @@ export function usualSize(width: number): PlaceSize {
 type Lane = 'marks' | 'angles' | 'beside' | 'below';
 
 function laneOf({ id, from, to }: Measure): Lane {
-  if (id.startsWith('mark')) {
+  if (featureOf(id).kind === 'mark') {
     return 'marks';
   }
-  if (id.startsWith('angle')) {
+  if (featureOf(id).kind === 'angle') {
     return 'angles';
   }
   return Math.abs(to.y - from.y) > Math.abs(to.x - from.x) || id === 'tailLift' || id === 'dogLeg' ? 'beside' : 'below';

@@ -3,10 +3,11 @@ import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useQuantities } from '../api/queries';
+import { featureOf } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { limitsOf, type LimitTexts, limitTexts, SIDES } from './limitTexts';
-import { WEIGHED } from './weighed';
+import { type Weighed, weighedIn } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
 type Scheme = NonNullable<Figures['scheme']>;
@@ -43,10 +44,11 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
     angle: String(start.angleDeg),
     dogLeg: String(start.dogLegDeg),
   });
-  const [limits, setLimits] = useState(() => limitTexts(WEIGHED, start.limits ?? {}, unit));
+  const [rows] = useState(() => weighedIn(start));
+  const [limits, setLimits] = useState(() => limitTexts(rows, start.limits ?? {}, unit));
   const read = useQuantities(LIMITS.map(({ name, kind }) => ({ kind, text: texts[name], bare: unit })));
   const [length, angle, dogLeg] = read;
-  const typed = WEIGHED.flatMap((row) => SIDES.map((side) => ({ row, side, text: limits[row.name]?.[side] ?? '' })));
+  const typed = rows.flatMap((row) => SIDES.map((side) => ({ row, side, text: limits[row.name]?.[side] ?? '' })));
   const readLimits = useQuantities(typed.map(({ row, text }) => ({ kind: row.kind, text, bare: unit })));
   const limit = (name: string, side: string) =>
     readLimits[typed.findIndex((each) => each.row.name === name && each.side === side)];
@@ -62,10 +64,10 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
             angleDeg: angle?.data?.value ?? null,
             dogLegDeg: dogLeg?.data?.value ?? null,
             limits: limitsOf(
-              WEIGHED,
+              rows,
               limits,
               (row, side) => limit(row.name, side)?.data?.value,
-              (row) => (row.kind === 'length' ? length : row.ids[0] === 'dogLeg' ? dogLeg : angle)?.data?.value ?? 0,
+              (row) => (row.kind === 'length' ? length : row.id === 'dogLeg' ? dogLeg : angle)?.data?.value ?? 0,
             ),
           },
         }),
@@ -142,6 +144,7 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         <Weights
           figures={figures}
           change={change}
+          rows={rows}
           limits={limits}
           problem={(name, side) => limit(name, side)?.error?.message}
           onLimit={(name, side, text) => {
@@ -228,16 +231,17 @@ function Rebending({ figures, change }: PartProps) {
 }
 
 interface WeightsProps extends PartProps {
+  rows: readonly Weighed[];
   limits: LimitTexts;
   problem: (name: string, side: string) => string | undefined;
   onLimit: (name: string, side: string, text: string) => void;
 }
 
 /** How far each feature may be off where it has limits of its own, how much it counts, and whether the piece fails with it. */
-function Weights({ figures, change, limits, problem, onLimit }: WeightsProps) {
-  const weight = (id: string) => figures.weights?.[id] ?? 1;
-  const critical = (id: string) => figures.critical?.[id] === true;
-  const all = <T,>(ids: readonly string[], value: T) => Object.fromEntries(ids.map((id) => [id, value]));
+function Weights({ figures, change, rows, limits, problem, onLimit }: WeightsProps) {
+  // Of one feature of which nothing is said holds what is said of all of its kind.
+  const said = <T,>(of: Readonly<Record<string, T>> | null | undefined, id: string) =>
+    of?.[id] ?? of?.[featureOf(id).kind];
   return (
     <table className="w-full self-start">
       <caption className="text-left text-base font-semibold">
@@ -253,7 +257,7 @@ function Weights({ figures, change, limits, problem, onLimit }: WeightsProps) {
         </tr>
       </thead>
       <tbody>
-        {WEIGHED.map(({ name, ids }) => (
+        {rows.map(({ name, id }) => (
           <tr key={name} className="border-t border-base-300">
             <th scope="row" className="text-left font-normal">
               {name}
@@ -284,10 +288,10 @@ function Weights({ figures, change, limits, problem, onLimit }: WeightsProps) {
                 max={100}
                 step={0.1}
                 aria-label={`${name} counts how many times`}
-                value={weight(ids[0] ?? '')}
+                value={said(figures.weights, id) ?? 1}
                 onChange={(event) => {
                   const value = event.target.valueAsNumber;
-                  change({ weights: { ...figures.weights, ...all(ids, Number.isNaN(value) ? 1 : value) } });
+                  change({ weights: { ...figures.weights, [id]: Number.isNaN(value) ? 1 : value } });
                 }}
                 className={NUMBER}
               />
@@ -296,9 +300,9 @@ function Weights({ figures, change, limits, problem, onLimit }: WeightsProps) {
               <input
                 type="checkbox"
                 aria-label={`${name} outside fails the piece`}
-                checked={critical(ids[0] ?? '')}
+                checked={said(figures.critical, id) === true}
                 onChange={(event) => {
-                  change({ critical: { ...figures.critical, ...all(ids, event.target.checked) } });
+                  change({ critical: { ...figures.critical, [id]: event.target.checked } });
                 }}
                 className="size-6"
               />

@@ -5,7 +5,7 @@ import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
 import { PresetVersions } from './PresetVersions';
 import { SCHEMES, ToleranceForm } from './ToleranceForm';
-import { WEIGHED } from './weighed';
+import { weighedIn } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
 
@@ -131,8 +131,8 @@ function Button({ name, about, onClick }: { name: string; about: string; onClick
 
 /** The features that have limits of their own. */
 function ownLimits(figures: Figures) {
-  return WEIGHED.flatMap(({ name, ids, kind }) => {
-    const limit = figures.limits?.[ids[0] ?? ''];
+  return weighedIn(figures).flatMap(({ name, id, kind }) => {
+    const limit = figures.limits?.[id];
     return limit === undefined ? [] : [{ name, unit: kind === 'angle' ? ('deg' as const) : ('in' as const), limit }];
   });
 }

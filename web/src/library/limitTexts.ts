@@ -14,8 +14,8 @@ export const SIDES: readonly Side[] = ['over', 'under'];
 export function limitTexts(rows: readonly Weighed[], limits: Limits, unit: 'in' | 'mm'): LimitTexts {
   const text = (kind: Weighed['kind'], figure: number) => (kind === 'angle' ? String(figure) : exactText(figure, unit));
   return Object.fromEntries(
-    rows.map(({ name, ids, kind }) => {
-      const own = limits[ids[0] ?? ''];
+    rows.map(({ name, id, kind }) => {
+      const own = limits[id];
       return [
         name,
         own === undefined ? { over: '', under: '' } : { over: text(kind, own.over), under: text(kind, own.under) },
@@ -36,9 +36,7 @@ export function limitsOf(
     const typed = SIDES.filter((side) => (texts[row.name]?.[side] ?? '').trim() !== '');
     if (typed.length > 0) {
       const side = (each: Side) => (typed.includes(each) ? value(row, each) : undefined) ?? usual(row);
-      row.ids.forEach((id) => {
-        limits[id] = { over: side('over'), under: side('under') };
-      });
+      limits[row.id] = { over: side('over'), under: side('under') };
     }
   }
   return limits;

@@ -1,17 +1,27 @@
-import { featureName } from '../entry/features';
+import { FEATURES } from '../bends/kinds';
+import { featureName, featureOf } from '../entry/features';
+import type { Schemas } from '../api/client';
 
-/** Features that a school weighs and limits together, under one name. */
+type Figures = Schemas['ToleranceFigures'];
+
+/** What a school weighs and limits: all features of a kind, or one of them of which something else is said. */
 export interface Weighed {
   name: string;
-  ids: readonly string[];
+  id: string;
   kind: 'length' | 'angle';
 }
 
-const LENGTHS = ['leg', 'otherLeg', 'between', 'secondLeg', 'rise', 'roll', 'height', 'centre', 'flat', 'landing'];
-
-export const WEIGHED: readonly Weighed[] = [
-  { name: 'Marks', ids: ['mark1', 'mark2', 'mark3', 'mark4'], kind: 'length' },
-  { name: 'Angles', ids: ['angle1', 'angle2', 'angle3', 'angle4'], kind: 'angle' },
-  ...[...LENGTHS, 'tailLift', 'overall'].map((id) => ({ name: featureName(id), ids: [id], kind: 'length' as const })),
-  { name: featureName('dogLeg'), ids: ['dogLeg'], kind: 'angle' },
-];
+/** The rows of a set of tolerances: the kinds, marks and angles first, each followed by those of which something else is said. */
+export function weighedIn({ weights, critical, limits }: Figures): readonly Weighed[] {
+  const said = [...new Set([weights, critical, limits].flatMap((each) => Object.keys(each ?? {})))];
+  const first = FEATURES.filter(({ numbered }) => numbered);
+  const rest = FEATURES.filter(({ numbered }) => !numbered);
+  return [...first, ...rest].flatMap(({ id, name, unit, numbered }) => {
+    const kind = unit === 'deg' ? 'angle' : 'length';
+    const single = said.filter((other) => other !== id && featureOf(other).kind === id).sort();
+    return [
+      { name: numbered ? `${name}s` : name, id, kind } as const,
+      ...single.map((other) => ({ name: featureName(other), id: other, kind }) as const),
+    ];
+  });
+}

@@ -1,3 +1,4 @@
+import { featureOf } from '../entry/features';
 import type { Attempt } from '../api/queries';
 import type { Kind } from '../bends/kinds';
 
@@ -9,6 +10,6 @@ export function kindOfAttempt(attempt: Attempt): Kind {
 /** Where the trainee's rings were read, in inches. */
 export function ringsRead(attempt: Attempt): number[] {
   return attempt.features
-    .filter(({ id }) => id.startsWith('mark'))
+    .filter(({ id }) => featureOf(id).kind === 'mark')
     .flatMap(({ reading }) => (reading?.value == null ? [] : [reading.value]));
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { kindOf } from '../bends/kinds';
-import { featureName } from '../entry/features';
+import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useDisplayUnit } from '../frame/signedIn';
 import { DeviationChart, ScoreChart } from './charts';
@@ -20,7 +20,7 @@ export function Family({ family, first }: { family: FamilyOfPieces; first: strin
   const [chosen, setChosen] = useState(first);
   const display = useDisplayUnit();
   const feature = family.features.find((each) => each.feature === chosen) ?? widest(family);
-  const bends = family.features.filter(({ feature: id }) => id.startsWith('angle')).length;
+  const bends = family.features.filter(({ feature: id }) => featureOf(id).kind === 'angle').length;
   if (family.history.length === 0 || feature === undefined) {
     return <p className="py-4 text-xl">No {kindOf(family.kind).name.toLowerCase()} is measured to the end yet.</p>;
   }

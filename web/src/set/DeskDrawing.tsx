@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { type InputField, kindOf } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
 import { Turned } from '../drawing/Turned';
-import { featureName } from '../entry/features';
+import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { type DisplayUnit, quantityText } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
@@ -140,7 +140,7 @@ function places(
   for (const input of inputs) {
     const field = fields.get(input.name);
     const size = sizes[input.name];
-    if (input.at === undefined || field === undefined) {
+    if (input.at == null || field === undefined) {
       continue;
     }
     places[input.at] = narrow ? (
@@ -169,7 +169,7 @@ function places(
       );
     } else if (bends === 1) {
       places[id] = <Figure value={predicted} unit={unit} className="text-[1.9rem]" />;
-    } else if (!id.startsWith('mark') && id !== 'dogLeg' && id !== 'tailLift') {
+    } else if (featureOf(id).kind !== 'mark' && id !== 'dogLeg' && id !== 'tailLift') {
       places[id] = (
         <span className="block bg-base-100 px-1 text-center leading-none whitespace-nowrap">
           <span className="block text-sm">{featureName(id)}</span>

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import { featureName } from '../entry/features';
+import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { MissSign } from './MethodMisses';
 
@@ -47,7 +47,7 @@ export function Outcome({
                   className="min-h-6 underline decoration-dotted underline-offset-4"
                   aria-label={`Why ${featureName(feature.id, plan.marks.length)}`}
                   onClick={() => {
-                    onAsk(feature.id.startsWith('mark') ? feature.id : `predicted/${feature.id}`);
+                    onAsk(featureOf(feature.id).kind === 'mark' ? feature.id : `predicted/${feature.id}`);
                   }}
                 >
                   <MissSign grade={foresight?.misses.find((miss) => miss.feature === feature.id)?.grade} />

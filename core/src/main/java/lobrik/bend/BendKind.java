@@ -39,6 +39,11 @@ public enum BendKind {
         return words;
     }
 
+    /** On a form: {@code Four-point saddle}. */
+    public String title() {
+        return Character.toUpperCase(words.charAt(0)) + words.substring(1);
+    }
+
     /** Several of them: {@code four-point saddles}. */
     public String plural() {
         return plural;

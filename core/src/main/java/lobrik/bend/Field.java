@@ -74,6 +74,16 @@ public record Field(
         return new Field(id, title, other, role, range, on, whenOpen, ends, first);
     }
 
+    /** Where it stands on a drawing of the piece: the id of a feature, or {@code clearance} where the conduit passes over something. */
+    public Optional<String> place() {
+        return on.map(FeatureId::id).or(() -> id == InputId.CLEARANCE ? Optional.of("clearance") : Optional.empty());
+    }
+
+    /** Whether a bend is as well without. */
+    public boolean mayStayOpen() {
+        return whenOpen instanceof WhenOpen.Open;
+    }
+
     /** Adds a fault where a size is outside its range. */
     void require(Faults faults, Quantity size) {
         range.require(faults, id.id(), name, size);

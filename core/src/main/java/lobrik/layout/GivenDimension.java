@@ -9,7 +9,6 @@ import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Offset;
 import lobrik.bend.Saddle4;
-import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.shape.Feature;
 import lobrik.shape.Obstacle;
@@ -83,12 +82,12 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     }
 
     private static GivenDimension upright(Input input, double x, double from, Length size) {
-        String at = input.field().on().map(FeatureId::id).orElse("clearance");
+        String at = input.field().place().orElseThrow();
         return new GivenDimension(input.id(), at, new Vector3(x, from, 0), new Vector3(x, from + size.inches(), 0));
     }
 
     private static GivenDimension level(Input input, double from, double to, double y) {
-        String at = input.field().on().map(FeatureId::id).orElseThrow();
+        String at = input.field().place().orElseThrow();
         return new GivenDimension(input.id(), at, new Vector3(from, y, 0), new Vector3(to, y, 0));
     }
 

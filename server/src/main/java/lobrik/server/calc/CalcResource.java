@@ -111,6 +111,12 @@ final class CalcResource {
         return inverses.parallelRuns(request);
     }
 
+    @Operation(summary = "The kinds of bend with their inputs and choices, and what is measured on a piece")
+    @GetMapping("/kinds")
+    KindsAnswer kinds() {
+        return KindsAnswer.all();
+    }
+
     @Operation(summary = "The tables that a school chooses from: card of multipliers, saddle factor, clearances")
     @GetMapping("/tables")
     TablesAnswer tables(@RequestParam(required = false) @Nullable Double measuredIn) {

@@ -16,7 +16,15 @@ public enum Unit {
 
     /** The unit of a feature's numbers. */
     public static Unit of(FeatureId feature) {
-        return feature.measured() == QuantityKind.LENGTH ? INCH : DEGREE;
+        return of(feature.measured());
+    }
+
+    /** The unit of numbers of this kind. */
+    public static Unit of(QuantityKind kind) {
+        return switch (kind) {
+            case LENGTH -> INCH;
+            case ANGLE -> DEGREE;
+        };
     }
 
     /** The unit of a quantity's number. */

@@ -157,7 +157,7 @@ final class RecordPages {
                     Typeface.BOLD,
                     13.5f,
                     SIGNED,
-                    BenchWords.of(kind(signature)),
+                    kind(signature).title(),
                     signature.signedBy(),
                     date(SHORT, signature.signedAt()),
                     withdrawal != null ? "withdrawn" : "");
@@ -199,7 +199,7 @@ final class RecordPages {
 
     private void evidence(SignOffView signature) {
         nextPage();
-        canvas.text(Typeface.BOLD, 17, MARGIN, y - 14, BenchWords.of(kind(signature)));
+        canvas.text(Typeface.BOLD, 17, MARGIN, y - 14, kind(signature).title());
         y -= 32;
         canvas.fitted(
                 Typeface.TEXT,

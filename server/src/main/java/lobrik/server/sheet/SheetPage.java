@@ -25,6 +25,7 @@ import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
+import lobrik.shop.HookSide;
 
 /**
  * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
@@ -77,7 +78,7 @@ final class SheetPage {
         canvas.fitted(Typeface.BOLD, 21, left, y - 18, width, sheet.exercise().title());
         String method = layout().job().school().method() == Method.CHART ? "by the chart" : "laid out exactly";
         String what = Stream.of(
-                        BenchWords.of(layout().job().bend().kind()),
+                        layout().job().bend().kind().title(),
                         sheet.exercise().conduitLabel(),
                         sheet.exercise().benderLabel(),
                         method,
@@ -279,7 +280,7 @@ final class SheetPage {
                         .orElse("")
                 + ", "
                 + step.mark().reference().name().toLowerCase(Locale.ROOT) + ", "
-                + BenchWords.of(step.mark().hookTowards()) + ", to "
+                + hook(step.mark().hookTowards()) + ", to "
                 + step.lever().text();
     }
 
@@ -296,5 +297,12 @@ final class SheetPage {
         Sketch.Extent extent = sketch.extent();
         float fitted = (float) Math.min(width / extent.width(), (stripHeight() - 6) / extent.height());
         canvas.sketch(sketch, left, foot + 2, fitted);
+    }
+
+    private static String hook(HookSide side) {
+        return switch (side) {
+            case DATUM -> "hook to the datum end";
+            case FAR -> "hook to the far end";
+        };
     }
 }

@@ -32,6 +32,7 @@ class AccessTest {
             "POST /api/calc/calibration",
             "POST /api/calc/tooling",
             "POST /api/calc/parallel-runs",
+            "GET /api/calc/kinds",
             "GET /api/calc/tables",
             "POST /api/calc/why",
             "POST /api/calc/drawing");

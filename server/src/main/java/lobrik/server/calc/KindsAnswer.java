@@ -1,0 +1,140 @@
+package lobrik.server.calc;
+
+import com.fasterxml.jackson.annotation.JsonInclude;
+import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.List;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.bend.Choice;
+import lobrik.bend.End;
+import lobrik.bend.Field;
+import lobrik.bend.Form;
+import lobrik.feature.FeatureKind;
+import lobrik.measure.QuantityKind;
+import lobrik.server.platform.Unit;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What can be set and what can be measured, with their names: what a form and a drawing are made from.
+ *
+ * @param kinds from the one that is learnt first
+ * @param features in the order of a sheet
+ */
+public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> features) {
+
+    /** A kind of bend with what it asks for. */
+    public record KindAnswer(String kind, String name, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
+
+        static KindAnswer of(BendKind kind) {
+            Form form = Form.of(kind);
+            return new KindAnswer(
+                    kind.id(),
+                    kind.title(),
+                    form.fields().stream().map(InputAnswer::of).toList(),
+                    form.choices().stream().map(ChoiceAnswer::of).toList());
+        }
+    }
+
+    /**
+     * One of its inputs.
+     *
+     * @param name as a request names it
+     * @param at the place on the drawing where it stands; only in the list without one
+     * @param optional whether it may be left open
+     * @param ends of the conduit that it is measured to: what goes into a fitting there is added to it
+     * @param first a good size to begin with
+     */
+    @JsonInclude(JsonInclude.Include.NON_NULL)
+    public record InputAnswer(
+            String name,
+            String label,
+            Measured kind,
+            @Nullable String at,
+            boolean optional,
+            List<EndName> ends,
+            FirstAnswer first) {
+
+        static InputAnswer of(Field field) {
+            return new InputAnswer(
+                    field.id().id(),
+                    field.title(),
+                    Measured.of(field.id().measured()),
+                    field.place().orElse(null),
+                    field.mayStayOpen(),
+                    Stream.of(End.values())
+                            .filter(field.ends()::contains)
+                            .map(end -> EndName.valueOf(end.name()))
+                            .toList(),
+                    new FirstAnswer(field.first().inches(), field.first().millimetres()));
+        }
+    }
+
+    /** A size as it is typed, where bare numbers are inches and where they are millimetres; degrees in both. */
+    public record FirstAnswer(String in, String mm) {}
+
+    /** A choice; the first option is the usual one. */
+    public record ChoiceAnswer(String name, String label, List<OptionAnswer> options) {
+
+        static ChoiceAnswer of(Choice choice) {
+            return new ChoiceAnswer(
+                    choice.id(),
+                    choice.title(),
+                    choice.options().stream()
+                            .map(option -> new OptionAnswer(option.id(), option.title()))
+                            .toList());
+        }
+    }
+
+    /** One of its options. */
+    public record OptionAnswer(String value, String name) {}
+
+    /**
+     * A kind of feature.
+     *
+     * @param id of a feature of this kind, with the number of its bend behind it if it is numbered
+     * @param name on a form, without a number
+     * @param hint where to hold the tape or the level
+     * @param ofFinishedPiece whether it is a dimension of the finished piece
+     */
+    public record FeatureKindAnswer(
+            String id, String name, String hint, Unit unit, boolean numbered, boolean signed, boolean ofFinishedPiece) {
+
+        static FeatureKindAnswer of(FeatureKind kind) {
+            return new FeatureKindAnswer(
+                    kind.id(),
+                    kind.title(),
+                    kind.hint(),
+                    Unit.of(kind.measured()),
+                    kind.isNumbered(),
+                    kind.isSigned(),
+                    kind.isOfFinishedPiece());
+        }
+    }
+
+    /** What a size is measured as. */
+    public enum Measured {
+        @JsonProperty("length")
+        LENGTH,
+        @JsonProperty("angle")
+        ANGLE;
+
+        static Measured of(QuantityKind kind) {
+            return valueOf(kind.name());
+        }
+    }
+
+    /** An end of the conduit. */
+    public enum EndName {
+        @JsonProperty("start")
+        START,
+        @JsonProperty("end")
+        END
+    }
+
+    /** All there are. */
+    static KindsAnswer all() {
+        return new KindsAnswer(
+                Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
+                Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList());
+    }
+}
