@@ -11,6 +11,7 @@ import lobrik.bend.BendKind;
 import lobrik.fault.Fault;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.progress.Strictness;
@@ -106,5 +107,16 @@ class ToleranceTest {
                 .isFalse();
         assertThat(Strictness.of(SHORT_LEGS, BendKind.OFFSET, List.of(FeatureId.RISE, FeatureId.angle(1))))
                 .isEqualTo(new Strictness(EIGHTH, Angle.ofDegrees(2), Angle.ofDegrees(2)));
+    }
+
+    @Test
+    void whatIsSaidOfMarks_holdsForEveryMark_exceptOneOfWhichSomethingElseIsSaid() {
+        PerFeature<Double> weights = new PerFeature<>(Map.of(FeatureKind.MARK, 2.0), Map.of(FeatureId.mark(3), 5.0));
+        Judging judging = new Judging(Scheme.GRADED, weights, PerFeature.none());
+        assertThat(judging.weight(FeatureId.mark(9))).isEqualTo(2);
+        assertThat(judging.weight(FeatureId.mark(3))).isEqualTo(5);
+        assertThat(judging.weight(FeatureId.angle(3))).isEqualTo(1);
+        assertThat(judging.weight(FeatureKind.MARK)).isEqualTo(2);
+        assertThat(judging.isCritical(FeatureKind.MARK)).isFalse();
     }
 }
