@@ -29,9 +29,44 @@ public enum BendKind {
         return id;
     }
 
+    /** Whether it is so small that its rise is held to half of the tolerance (handbook 7). */
+    public boolean isSmall() {
+        return switch (this) {
+            case BOX_OFFSET -> true;
+            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+        };
+    }
+
+    /** Whether the dimensions of the finished piece say nothing about its angles that is not seen on them. */
+    public boolean isReadWithoutAngles() {
+        return switch (this) {
+            case SADDLE_3, SADDLE_4 -> true;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK -> false;
+        };
+    }
+
+    /** Whether chart practice and the exact geometry say the same: of nineties, where take-up and gain are exact. */
+    public boolean isExactByTheChart() {
+        return switch (this) {
+            case STUB_90, BACK_TO_BACK_90 -> true;
+            case BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+        };
+    }
+
+    /** Whether its datum end always enters a fitting. */
+    public boolean entersFitting() {
+        return switch (this) {
+            case BOX_OFFSET -> true;
+            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+        };
+    }
+
     /** Whether there is never more than one bend, so that nobody numbers it. */
     public boolean isSingleBend() {
-        return this == STUB_90 || this == KICK;
+        return switch (this) {
+            case STUB_90, KICK -> true;
+            case BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4 -> false;
+        };
     }
 
     /** In a sentence: {@code four-point saddle}. */

@@ -4,8 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.BoxOffset;
+import lobrik.bend.Form;
+import lobrik.bend.Input;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -18,6 +21,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.shape.Clearance;
 import lobrik.shop.HookSide;
+import lobrik.shop.Reference;
 import lobrik.shop.Tooling;
 
 /** What can be bent but should be thought about (handbook 4, checks of a layout). Faults here have no cures yet. */
@@ -93,19 +97,19 @@ final class Checks {
 
     /** The angle that the card is asked for; none for nineties. */
     private Optional<Angle> charted() {
-        return switch (job.bend()) {
-            case Stub90 _, BackToBack90 _ -> Optional.empty();
-            case Offset offset -> Optional.of(offset.angle());
-            case BoxOffset box -> Optional.of(box.angle());
-            case RollingOffset rolling -> Optional.of(rolling.angle());
-            case Kick kick -> Optional.of(kick.angle());
-            case Saddle3 saddle -> Optional.of(saddle.outerAngle());
-            case Saddle4 saddle -> Optional.of(saddle.angle());
-        };
+        return Input.of(job.bend()).stream()
+                .filter(input -> input.field().role() == Role.ANGLE)
+                .map(input -> (Angle) input.current())
+                .findFirst();
     }
 
     private String angleInput() {
-        return job.bend() instanceof Saddle3 ? "bend/outerAngleDeg" : "bend/angleDeg";
+        return "bend/"
+                + Form.of(job.bend().kind())
+                        .first(Role.ANGLE)
+                        .orElseThrow()
+                        .id()
+                        .id();
     }
 
     /**
@@ -114,7 +118,7 @@ final class Checks {
      */
     private void spacing() {
         Length least = tooling.bender().minSpacing();
-        boolean byMarks = job.bend() instanceof BoxOffset;
+        boolean byMarks = job.bend().kind().isSmall();
         for (int i = 1; i < layout.marks().size(); i++) {
             Length between = byMarks
                     ? layout.marks()
@@ -164,7 +168,7 @@ final class Checks {
 
     /** The part under the foot of a stub: its straight must be long enough to stand on (handbook 4.1). */
     private void standing() {
-        if (!(job.bend() instanceof Stub90)) {
+        if (!standsOnItsLeg()) {
             return;
         }
         boolean onDatumLeg = layout.marks().getFirst().hookTowards() == HookSide.FAR;
@@ -206,24 +210,34 @@ final class Checks {
         }
     }
 
+    private boolean standsOnItsLeg() {
+        return switch (job.bend()) {
+            case Stub90 _ -> true;
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> false;
+        };
+    }
+
     /**
      * Only a 45° bend is centred by the notch; another lands {@code R(π/8 − θ/2)} towards the hook (handbook 2). Exact
      * layout corrects that, chart layout does not.
      */
     private void notch() {
-        if (!(job.bend() instanceof Saddle3 saddle)
-                || job.school().method() == Method.EXACT
-                || saddle.centreAngle().equals(NOTCH_ANGLE)) {
-            return;
+        if (job.school().method() == Method.CHART) {
+            layout.marks().stream()
+                    .filter(mark ->
+                            mark.reference() == Reference.NOTCH && !mark.angle().equals(NOTCH_ANGLE))
+                    .forEach(mark -> offCentre(mark.angle()));
         }
-        Length off = tooling.arcLength(NOTCH_ANGLE)
-                .minus(tooling.arcLength(saddle.centreAngle()))
-                .times(0.5);
+    }
+
+    private void offCentre(Angle angle) {
+        Length off =
+                tooling.arcLength(NOTCH_ANGLE).minus(tooling.arcLength(angle)).times(0.5);
         warnings.add(
                 FaultCode.NOTCH_OFF_CENTRE,
-                "bend/outerAngleDeg",
+                angleInput(),
                 "the notch is the middle of a 45° bend: the middle of this "
-                        + saddle.centreAngle().text()
+                        + angle.text()
                         + " bend lands " + off.abs().inWords() + (off.isNegative() ? " away from" : " towards")
                         + " the hook; exact layout corrects it",
                 new Figure("off centre, towards the hook", off));

@@ -3,7 +3,6 @@ package lobrik.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.BendKind;
 import lobrik.fault.Fault;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
@@ -39,8 +38,7 @@ public sealed interface Comparison {
 
     /** Compares a layout with the other method's; empty for nineties, where take-up and gain are exact. */
     static Optional<Comparison> of(Layout layout) {
-        BendKind kind = layout.job().bend().kind();
-        if (kind == BendKind.STUB_90 || kind == BendKind.BACK_TO_BACK_90) {
+        if (layout.job().bend().kind().isExactByTheChart()) {
             return Optional.empty();
         }
         Method other = layout.job().school().method() == Method.CHART ? Method.EXACT : Method.CHART;

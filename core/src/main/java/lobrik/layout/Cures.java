@@ -8,9 +8,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongUnaryOperator;
 import java.util.function.Predicate;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
 import lobrik.bend.Placement;
 import lobrik.bend.Role;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.fault.Cure;
 import lobrik.fault.Fault;
@@ -73,9 +80,13 @@ final class Cures {
 
     /** A stub can be placed the other way. */
     private List<Cure> placements() {
-        if (!(job.bend() instanceof Stub90 stub)) {
-            return List.of();
-        }
+        return switch (job.bend()) {
+            case Stub90 stub -> otherPlacement(stub);
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> List.of();
+        };
+    }
+
+    private List<Cure> otherPlacement(Stub90 stub) {
         Placement other = stub.placement() == Placement.ARROW ? Placement.STAR : Placement.ARROW;
         String option = other == Placement.ARROW ? "arrow" : "star";
         return works.test(job.with(new Stub90(stub.leg(), stub.otherLeg(), other)))

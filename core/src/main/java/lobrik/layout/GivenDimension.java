@@ -3,12 +3,18 @@ package lobrik.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
 import lobrik.bend.Form;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
+import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.measure.Length;
 import lobrik.shape.Feature;
 import lobrik.shape.Obstacle;
@@ -76,8 +82,27 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                         : Optional.empty();
             case WIDTH -> Optional.of(level(input, span.from(), span.from() + size.inches(), surface));
             case DISTANCE ->
-                bend instanceof Saddle4 ? Optional.of(level(input, 0, size.inches(), surface)) : Optional.empty();
-            default -> Optional.empty();
+                isToTheObstacle(bend) ? Optional.of(level(input, 0, size.inches(), surface)) : Optional.empty();
+            case LEG,
+                    OTHER_LEG,
+                    FIRST_LEG,
+                    BETWEEN,
+                    SECOND_LEG,
+                    ROLL,
+                    ANGLE,
+                    OUTER_ANGLE,
+                    CENTRE,
+                    FIRST_MARK,
+                    EDGE_CLEARANCE,
+                    OVERALL -> Optional.empty();
+        };
+    }
+
+    /** Whether the distance is to the obstacle itself, not to where a ring lands. */
+    private static boolean isToTheObstacle(Bend bend) {
+        return switch (bend) {
+            case Saddle4 _ -> true;
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> false;
         };
     }
 
@@ -111,7 +136,11 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
 
         /** Where its height is drawn: in its middle, or at its edge where it goes on for ever. */
         double at(Bend bend) {
-            return bend instanceof Offset ? from : from + width / 2;
+            return switch (bend) {
+                case Offset _ -> from;
+                case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ ->
+                    from + width / 2;
+            };
         }
     }
 }

@@ -129,7 +129,10 @@ public record Layout(
      * @return empty where no exact layout exists
      */
     public Optional<Piece> wanted() {
-        Bend asked = job.bend() instanceof Saddle4 saddle ? saddle.placedBy(Placement.ARROW) : job.bend();
+        Bend asked = switch (job.bend()) {
+            case Saddle4 saddle -> saddle.placedBy(Placement.ARROW);
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> job.bend();
+        };
         try {
             Plan plan = plan(job.with(asked).by(Method.EXACT));
             List<BendMade> bends = plan.marks().stream().map(Mark::asMarked).toList();

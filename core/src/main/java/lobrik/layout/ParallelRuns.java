@@ -5,9 +5,15 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
@@ -76,7 +82,7 @@ public final class ParallelRuns {
                         o.rise(), o.clearance(), o.angle(), o.distance().plus(on), o.layout(), overall);
             }
             case Kick k -> new Kick(k.rise(), k.angle(), k.distance().plus(shift.apply(k.angle())), k.layout());
-            default ->
+            case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Saddle3 _, Saddle4 _ ->
                 throw Refused.impossible(new Fault(
                         FaultCode.UNKNOWN_VALUE,
                         "bend/kind",

@@ -3,7 +3,7 @@ package lobrik.reading;
 import java.util.List;
 import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
-import lobrik.measure.QuantityKind;
+import lobrik.feature.FeatureKind;
 
 /** Which features of a piece are read. What is not on the list counts neither for the piece nor against it. */
 public enum ReadingList {
@@ -33,8 +33,7 @@ public enum ReadingList {
     }
 
     private boolean reads(BendKind kind, FeatureId feature) {
-        boolean saddle = kind == BendKind.SADDLE_3 || kind == BendKind.SADDLE_4;
-        boolean angleOfABend = feature.measured() == QuantityKind.ANGLE && !FeatureId.DOG_LEG.equals(feature);
-        return this == ALL || (feature.isOfFinishedPiece() && !(saddle && angleOfABend));
+        boolean left = kind.isReadWithoutAngles() && feature.kind() == FeatureKind.ANGLE;
+        return this == ALL || (feature.isOfFinishedPiece() && !left);
     }
 }

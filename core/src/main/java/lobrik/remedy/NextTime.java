@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
-import lobrik.bend.BendKind;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
@@ -167,7 +166,7 @@ public record NextTime(String sentence, Layout exercise) {
             case CLEARANCE, EDGE_CLEARANCE -> 0;
             case DISTANCE, CENTRE, LEG, FIRST_LEG, BETWEEN -> 2 * Math.abs(step);
             case OVERALL -> 4 * Math.abs(step);
-            case RISE -> bend.kind() == BendKind.BOX_OFFSET ? step / 8 : step;
+            case RISE -> bend.kind().isSmall() ? step / 8 : step;
             default -> step;
         };
         return length.plus(Length.ofInches(by));

@@ -1,9 +1,16 @@
 package lobrik.shape;
 
 import java.util.Optional;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
+import lobrik.bend.Stub90;
 import lobrik.fault.Faults;
 import lobrik.measure.Length;
 
@@ -15,14 +22,19 @@ public sealed interface Obstacle {
 
     /** What a situation puts before a bend, where the bend's own inputs do not say it: a column is round. */
     static Optional<Obstacle> of(Situation situation, Bend bend) {
-        if (situation != Situation.ROUND_COLUMN || !(bend instanceof Saddle4 saddle)) {
-            return Optional.empty();
-        }
+        return switch (bend) {
+            case Saddle4 saddle when situation == Situation.ROUND_COLUMN -> Optional.of(column(saddle));
+            case Saddle4 _, Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ ->
+                Optional.empty();
+        };
+    }
+
+    private static Obstacle column(Saddle4 saddle) {
         Length centre = switch (saddle.measuredTo()) {
             case NEAR_EDGE -> saddle.distance().plus(saddle.width().times(0.5));
             case CENTRED -> saddle.distance();
         };
-        return Optional.of(new Round(centre, saddle.height()));
+        return new Round(centre, saddle.height());
     }
 
     /** Longest that anything in a bending exercise is: 100 ft. */

@@ -5,7 +5,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.bend.RollingOffset;
+import lobrik.bend.Form;
+import lobrik.bend.InputId;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.fit.LeastSquares;
@@ -47,7 +48,7 @@ public final class AsMeasured {
         this.layout = layout;
         this.readings = FeatureId.inOrder(readings);
         this.bends = layout.marks().size();
-        this.rolls = layout.job().bend() instanceof RollingOffset;
+        this.rolls = Form.of(layout.job().bend().kind()).has(InputId.ROLL);
     }
 
     /**

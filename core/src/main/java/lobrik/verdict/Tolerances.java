@@ -103,7 +103,7 @@ public record Tolerances(
 
     private Quantity usual(BendKind bend, FeatureId feature) {
         return switch (feature.measured()) {
-            case LENGTH -> bend == BendKind.BOX_OFFSET && FeatureId.RISE.equals(feature) ? length.times(0.5) : length;
+            case LENGTH -> bend.isSmall() && FeatureId.RISE.equals(feature) ? length.times(0.5) : length;
             case ANGLE -> FeatureId.DOG_LEG.equals(feature) ? dogLeg : angle;
         };
     }

@@ -58,7 +58,7 @@ public final class Calculations {
 
         /** What is looked over on a piece of it besides its sizes: no hand shoe heats anything. */
         public List<InspectionPoint> lookedOver() {
-            boolean entersFitting = layout.job().bend().kind() == BendKind.BOX_OFFSET
+            boolean entersFitting = layout.job().bend().kind().entersFitting()
                     || around.stream().anyMatch(each -> each.kind() == Surround.Kind.BOX);
             return InspectionPoint.on(
                     false, entersFitting, Review.cleared(layout, obstacle).isPresent());
