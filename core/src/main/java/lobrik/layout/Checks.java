@@ -4,8 +4,10 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.BoxOffset;
+import lobrik.bend.Field;
 import lobrik.bend.Form;
 import lobrik.bend.Input;
+import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.Role;
@@ -107,8 +109,8 @@ final class Checks {
         return "bend/"
                 + Form.of(job.bend().kind())
                         .first(Role.ANGLE)
-                        .orElseThrow()
-                        .id()
+                        .map(Field::id)
+                        .orElse(InputId.ANGLE)
                         .id();
     }
 

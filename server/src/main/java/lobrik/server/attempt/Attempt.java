@@ -134,6 +134,11 @@ public class Attempt extends Numbered {
         return startedAt;
     }
 
+    /** Whether everything asked was read when something was last written down. */
+    boolean isNotedComplete() {
+        return complete;
+    }
+
     /** Notes whether everything asked is read, so that a whole cohort's unfinished pieces are found without judging all. */
     public void note(boolean everythingRead) {
         complete = everythingRead;

@@ -94,7 +94,7 @@ class AttemptResource {
         if (request.step() == null) {
             throw TurnedDown.badInput("/step", "missing", "name the step");
         }
-        return views.of(who, keeping.step(who, id, key, request.step()));
+        return views.of(keeping.step(who, id, key, request.step()));
     }
 
     @Operation(summary = "Verify it, which locks it, or open it again with a reason; under a key made by the client")
@@ -106,6 +106,6 @@ class AttemptResource {
             @RequestBody NewSeal request) {
         boolean sealed = !Boolean.FALSE.equals(request.sealed());
         String reason = sealed ? "" : RecordResource.reason(request.reason(), "why it is opened again");
-        return views.of(who, keeping.seal(who, id, key, sealed, reason));
+        return views.of(keeping.seal(who, id, key, sealed, reason));
     }
 }

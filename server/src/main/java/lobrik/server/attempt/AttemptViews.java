@@ -22,7 +22,15 @@ public class AttemptViews {
     }
 
     public AttemptView of(SignedIn who, Attempts.Measured measured) {
-        Trainee trainee = cohorts.trainee(who, measured.attempt().traineeId());
+        return of(measured, cohorts.trainee(who, measured.attempt().traineeId()));
+    }
+
+    /** As it stands since somebody wrote on it. */
+    AttemptView of(Keeping.Written written) {
+        return of(written.measured(), written.trainee());
+    }
+
+    private AttemptView of(Attempts.Measured measured, Trainee trainee) {
         Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
         return AttemptView.of(
                 measured, trainee, calculations.plan(measured.verdict().question()), names);

@@ -1,6 +1,7 @@
 package lobrik.server.attempt;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -21,6 +22,7 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.MarkDatum;
+import lobrik.layout.PlannedFeature;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -28,9 +30,11 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Yardstick;
@@ -174,6 +178,41 @@ public class Attempts {
         }
     }
 
+    /**
+     * An attempt that somebody may write on, and with what was written down of it so far.
+     *
+     * @param givenAt when its exercise was handed out
+     */
+    record Opened(
+            Attempt attempt,
+            Trainee trainee,
+            Instant givenAt,
+            Exercise exercise,
+            Calculations.Question question,
+            Ledger ledger) {
+
+        /** Whether a feature is read on this piece. */
+        boolean isMeasured(FeatureId feature) {
+            Layout layout = question.layout();
+            List<FeatureId> measurable =
+                    layout.features().stream().map(PlannedFeature::id).toList();
+            return attempt.readings()
+                    .toCore()
+                    .of(layout.job().bend().kind(), measurable)
+                    .contains(feature);
+        }
+
+        /** As the core sees it. */
+        Measured measured() {
+            return with(ledger);
+        }
+
+        /** The same once something more is written down. */
+        Measured with(Ledger more) {
+            return new Measured(attempt, exercise, more, judged(attempt, question, more));
+        }
+    }
+
     private final EntityManager entities;
     private final Cohorts cohorts;
     private final Library library;
@@ -186,6 +225,47 @@ public class Attempts {
         this.library = library;
         this.calculations = calculations;
         this.ledgers = ledgers;
+    }
+
+    /**
+     * Waits for the turn to write on an attempt, and opens it. Whoever may not see it does not hold it up: the right comes first.
+     *
+     * @throws TurnedDown if there is none for the one who asks
+     */
+    Opened forWriting(SignedIn who, UUID id) {
+        Tuple found = cohorts.asked(
+                        who,
+                        "select t as trainee, s.givenAt as givenAt,"
+                                + " cast(function('pg_advisory_xact_lock', :turn) as String) as turn from Attempt a"
+                                + " join Trainee t on t.id = a.traineeId join Cohort c on c.id = t.cohortId"
+                                + " join Assignment s on s.id = a.assignmentId where a.id = :id and %s",
+                        Tuple.class)
+                .setParameter("id", id)
+                .setParameter("turn", Turns.key(id))
+                .getResultStream()
+                .findFirst()
+                .orElseThrow(() -> TurnedDown.notFound("attempt"));
+        Attempt attempt = entities.find(Attempt.class, id);
+        Exercise exercise = exercise(attempt);
+        return new Opened(
+                attempt,
+                found.get("trainee", Trainee.class),
+                found.get("givenAt", Instant.class),
+                exercise,
+                calculations.question(exercise.definition()),
+                ledgers.of(id));
+    }
+
+    private Exercise exercise(Attempt attempt) {
+        Exercise exercise = library.byId(Set.of(attempt.exerciseId())).get(attempt.exerciseId());
+        if (exercise == null) {
+            throw TurnedDown.notFound("exercise");
+        }
+        return exercise;
+    }
+
+    private static Verdict judged(Attempt attempt, Calculations.Question question, Ledger ledger) {
+        return Verdict.of(rules(attempt, attempt.tolerances().toCore()), question, ledger.said());
     }
 
     /**
@@ -291,8 +371,7 @@ public class Attempts {
             Calculations.Question question =
                     questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
             Ledger ledger = Objects.requireNonNullElse(written.get(attempt.id()), Ledger.EMPTY);
-            Verdict.Rules rules = rules(attempt, attempt.tolerances().toCore());
-            measured.add(new Measured(attempt, exercise, ledger, Verdict.of(rules, question, ledger.said())));
+            measured.add(new Measured(attempt, exercise, ledger, judged(attempt, question, ledger)));
         }
         return List.copyOf(measured);
     }

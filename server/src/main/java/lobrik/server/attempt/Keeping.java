@@ -4,18 +4,21 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Stream;
-import lobrik.feature.FeatureId;
 import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Attempts.Measured;
-import lobrik.server.cohort.Cohorts;
-import lobrik.server.giving.Assignment;
+import lobrik.server.attempt.Attempts.Opened;
+import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Trainee;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.verdict.InspectionPoint;
+import org.hibernate.exception.ConstraintViolationException;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,11 +32,13 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Keeping {
 
+    /** What somebody wrote on, as it stands since, and whose it is. */
+    public record Written(Measured measured, Trainee trainee) {}
+
     private static final Logger LOG = LoggerFactory.getLogger(Keeping.class);
 
     private final EntityManager entities;
     private final Attempts attempts;
-    private final Cohorts cohorts;
     private final Turns turns;
     private final Live live;
     private final List<AttemptFollower> followers;
@@ -42,85 +47,90 @@ public class Keeping {
     Keeping(
             EntityManager entities,
             Attempts attempts,
-            Cohorts cohorts,
             Turns turns,
             Live live,
             List<AttemptFollower> followers,
             Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
-        this.cohorts = cohorts;
         this.turns = turns;
         this.live = live;
         this.followers = followers;
         this.clock = clock;
     }
 
-    /** When something was written down on a device, as far as that can be true. */
-    @Transactional(readOnly = true)
-    DeviceTime time(SignedIn who, UUID attemptId, DeviceTime.Said device) {
-        Attempt attempt = attempts.require(who, attemptId);
-        Assignment given = entities.find(Assignment.class, attempt.assignmentId());
-        return DeviceTime.of(device, given.givenAt(), clock.instant());
-    }
-
     /**
      * Keeps a reading. One of a feature that somebody else read meanwhile is kept beside it, and the feature is disputed.
      *
+     * @param read makes it, once it is known what it is a reading of
      * @throws TurnedDown if the feature is not measured on this piece, if there is nothing to correct, if the attempt is
      *     verified, or if the id was used for something else
      */
     @Transactional
-    public Measured keep(SignedIn who, ReadingRow row) {
-        Measured before = take(who, row.attemptId());
-        ReadingRow same = entities.find(ReadingRow.class, row.id());
-        if (same != null) {
-            requireSame(same.saysTheSameAs(row));
-            return before;
+    public Written keepReading(SignedIn who, UUID attemptId, Function<Opened, ReadingRow> read) {
+        Opened before = attempts.forWriting(who, attemptId);
+        ReadingRow row = read.apply(before);
+        Optional<ReadingRow> same = withId(before.ledger().readings(), row.id());
+        if (same.isPresent()) {
+            return again(before, same.get().saysTheSameAs(row));
         }
         requireOpen(before);
-        requireMeasurable(before.verdict(), row.feature());
+        if (!before.isMeasured(row.feature())) {
+            throw TurnedDown.badInput(
+                    "/feature", "unknown-value", "“" + row.feature().id() + "” is not measured on this piece");
+        }
         requireKnown(
                 row.corrects(),
                 before.ledger().readings().stream()
                         .filter(known -> known.feature().equals(row.feature())));
         entities.persist(row);
-        return after(who, before);
+        return after(before, before.ledger().with(row));
     }
 
-    /** Keeps a fact, as {@link #keep} keeps a reading. */
+    /** Keeps a fact, as {@link #keepReading} keeps a reading. */
     @Transactional
-    public Measured keep(SignedIn who, FactRow row) {
-        Measured before = take(who, row.attemptId());
-        FactRow same = entities.find(FactRow.class, row.id());
-        if (same != null) {
-            requireSame(same.saysTheSameAs(row));
-            return before;
+    public Written keepFact(SignedIn who, UUID attemptId, Function<Opened, FactRow> said) {
+        Opened before = attempts.forWriting(who, attemptId);
+        FactRow row = said.apply(before);
+        Optional<FactRow> same = withId(before.ledger().facts(), row.id());
+        if (same.isPresent()) {
+            return again(before, same.get().saysTheSameAs(row));
         }
         requireOpen(before);
-        requireSensible(row.said(), before);
+        requireSensible(row.said(), before.question());
         requireKnown(
                 row.corrects(),
                 before.ledger().facts().stream()
                         .filter(known ->
                                 known.kind().equals(row.kind()) && known.about().equals(row.about())));
         entities.persist(row);
-        return after(who, before);
+        return after(before, before.ledger().with(row));
     }
 
     /** Keeps a photo that was made small already. */
     @Transactional
-    Measured keep(SignedIn who, Photo photo) {
-        Measured before = take(who, photo.attemptId());
-        Photo same = entities.find(Photo.class, photo.caption().id());
-        if (same != null) {
-            requireSame(
-                    same.attemptId().equals(photo.attemptId()) && same.digest().equals(photo.digest()));
-            return before;
+    Written keepPhoto(SignedIn who, UUID attemptId, Function<Opened, Photo> taken) {
+        Opened before = attempts.forWriting(who, attemptId);
+        Photo photo = taken.apply(before);
+        UUID id = photo.caption().id();
+        if (before.ledger().photos().stream().anyMatch(known -> known.id().equals(id))) {
+            return again(before, entities.find(Photo.class, id).digest().equals(photo.digest()));
         }
         requireOpen(before);
         entities.persist(photo);
-        return after(who, before);
+        return after(before, before.ledger().with(photo.caption()));
+    }
+
+    private static <T extends Kept> Optional<T> withId(List<T> rows, UUID id) {
+        return rows.stream().filter(row -> row.id().equals(id)).findFirst();
+    }
+
+    /** What was written down already is not written down again. */
+    private static Written again(Opened before, boolean same) {
+        if (!same) {
+            throw keyUsed();
+        }
+        return new Written(before.measured(), before.trainee());
     }
 
     /** The photo with this id. */
@@ -140,10 +150,10 @@ public class Keeping {
      * @throws TurnedDown if there is no such row, or if it is the only reading of its feature
      */
     @Transactional
-    public Measured setAside(SignedIn who, UUID attemptId, UUID recordId, String reason) {
-        Measured before = take(who, attemptId);
+    public Written setAside(SignedIn who, UUID attemptId, UUID recordId, String reason) {
+        Opened before = attempts.forWriting(who, attemptId);
         if (before.ledger().asideIds().contains(recordId)) {
-            return before;
+            return again(before, true);
         }
         requireOpen(before);
         Ledger ledger = before.ledger();
@@ -157,8 +167,9 @@ public class Keeping {
             throw TurnedDown.notFound("reading, fact or photo");
         }
         requireAnotherStands(ledger, recordId);
-        entities.persist(new SetAside(recordId, attemptId, who.accountId(), clock.instant(), reason));
-        return after(who, before);
+        SetAside aside = new SetAside(recordId, attemptId, who.accountId(), clock.instant(), reason);
+        entities.persist(aside);
+        return after(before, ledger.with(aside));
     }
 
     private static void requireAnotherStands(Ledger ledger, UUID recordId) {
@@ -184,31 +195,35 @@ public class Keeping {
      * @throws TurnedDown if it is not complete
      */
     @Transactional
-    public Measured seal(SignedIn who, UUID attemptId, UUID key, boolean sealed, String reason) {
-        Measured before = take(who, attemptId);
-        if (entities.find(Seal.class, key) != null || before.ledger().isSealed() == sealed) {
-            return before;
+    public Written seal(SignedIn who, UUID attemptId, UUID key, boolean sealed, String reason) {
+        Opened before = attempts.forWriting(who, attemptId);
+        if (before.ledger().seals().stream().anyMatch(known -> known.id().equals(key))
+                || before.ledger().isSealed() == sealed) {
+            return again(before, true);
         }
-        if (sealed && !before.verdict().isComplete()) {
+        Verdict verdict = before.measured().verdict();
+        if (sealed && !verdict.isComplete()) {
             throw TurnedDown.conflict(
                     "not-complete",
-                    before.verdict().isDisputed()
+                    verdict.isDisputed()
                             ? "Two people read a feature differently; decide which reading counts first"
                             : "Not everything is measured yet; measure it, or say why it is not");
         }
-        entities.persist(new Seal(key, attemptId, sealed, who.accountId(), clock.instant(), reason));
-        return after(who, before);
+        Seal seal = new Seal(key, attemptId, sealed, who.accountId(), clock.instant(), reason);
+        entities.persist(seal);
+        return after(before, before.ledger().with(seal));
     }
 
     /** Notes where a trainee is with a piece, by an instructor. */
     @Transactional
-    public Measured step(SignedIn who, UUID attemptId, UUID key, Step step) {
-        Measured before = take(who, attemptId);
-        if (entities.find(StepRow.class, key) != null) {
-            return before;
+    public Written step(SignedIn who, UUID attemptId, UUID key, Step step) {
+        Opened before = attempts.forWriting(who, attemptId);
+        if (before.ledger().steps().stream().anyMatch(known -> known.id().equals(key))) {
+            return again(before, true);
         }
-        entities.persist(new StepRow(key, attemptId, step, who.accountId(), clock.instant()));
-        return after(who, before);
+        StepRow row = new StepRow(key, attemptId, step, who.accountId(), clock.instant());
+        entities.persist(row);
+        return after(before, before.ledger().with(row));
     }
 
     /** Notes what a trainee's phone says of the trainee's own attempt. */
@@ -244,7 +259,7 @@ public class Keeping {
         if (measured.ledger().newest("figures").isPresent()) {
             throw TurnedDown.conflict("figures-given", "Your figures are in already; your instructor can correct them");
         }
-        requireSensible(figures, measured);
+        requireSensible(figures, measured.verdict().question());
         entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
@@ -263,28 +278,34 @@ public class Keeping {
         if (entities.find(FactRow.class, key) != null) {
             return;
         }
-        requireSensible(look, measured);
+        requireSensible(look, measured.verdict().question());
         entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
         tell(attempts.again(measured.attempt()));
     }
 
-    private Measured take(SignedIn who, UUID attemptId) {
-        // The right to see it comes first: whoever may not see it should not be able to hold it up.
-        attempts.require(who, attemptId);
-        turns.take(attemptId);
-        return attempts.get(who, attemptId);
+    /** The record as it now is; what was written down is on its way to the disk, and the screens hear of it once it is there. */
+    private Written after(Opened before, Ledger ledger) {
+        flush();
+        Attempt attempt = before.attempt();
+        Measured now = before.with(ledger);
+        boolean toFollow = attempt.isNotedComplete() || now.verdict().isComplete();
+        attempt.note(now.verdict().isComplete());
+        live.changed(before.trainee().cohortId(), attempt.traineeId(), attempt.id());
+        if (toFollow) {
+            tell(now);
+        }
+        return new Written(now, before.trainee());
     }
 
-    private Measured after(SignedIn who, Measured before) {
-        entities.flush();
-        UUID cohort = cohorts.trainee(who, before.attempt().traineeId()).cohortId();
-        live.changed(cohort, before.attempt().traineeId(), before.attempt().id());
-        Measured now = attempts.get(who, before.attempt().id());
-        now.attempt().note(now.verdict().isComplete());
-        tell(now);
-        return now;
+    /** A key that is on another attempt's record already is found by the database alone. */
+    private void flush() {
+        try {
+            entities.flush();
+        } catch (ConstraintViolationException e) {
+            throw e.getKind() == ConstraintViolationException.ConstraintKind.UNIQUE ? keyUsed() : e;
+        }
     }
 
     /** What is derived of a record can neither refuse nor undo it. */
@@ -301,23 +322,14 @@ public class Keeping {
         }
     }
 
-    private static void requireSame(boolean same) {
-        if (!same) {
-            throw TurnedDown.conflict("key-used", "This key was used for something else; make a new one");
-        }
+    private static TurnedDown keyUsed() {
+        return TurnedDown.conflict("key-used", "This key was used for something else; make a new one");
     }
 
-    private static void requireOpen(Measured measured) {
-        if (measured.isSealed()) {
+    private static void requireOpen(Opened attempt) {
+        if (attempt.ledger().isSealed()) {
             throw TurnedDown.conflict(
                     "sealed", "This attempt is verified and locked; open it again with a reason to change it");
-        }
-    }
-
-    private static void requireMeasurable(Verdict verdict, FeatureId feature) {
-        if (verdict.features().stream().noneMatch(measured -> measured.id().equals(feature))) {
-            throw TurnedDown.badInput(
-                    "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece");
         }
     }
 
@@ -327,10 +339,9 @@ public class Keeping {
         }
     }
 
-    private static void requireSensible(Fact said, Measured measured) {
-        List<Integer> bends = measured.verdict().question().layout().marks().stream()
-                .map(mark -> mark.number())
-                .toList();
+    private static void requireSensible(Fact said, Calculations.Question question) {
+        List<Integer> bends =
+                question.layout().marks().stream().map(mark -> mark.number()).toList();
         switch (said) {
             case Fact.Finding finding -> {
                 if (InspectionPoint.withId(String.valueOf(finding.point())).isEmpty()) {

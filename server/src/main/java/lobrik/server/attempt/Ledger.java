@@ -35,6 +35,34 @@ record Ledger(
 
     static final Ledger EMPTY = new Ledger(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
+    Ledger with(ReadingRow row) {
+        return new Ledger(Standing.inOrder(and(readings, row)), facts, photos, setAside, seals, steps);
+    }
+
+    Ledger with(FactRow row) {
+        return new Ledger(readings, Standing.inOrder(and(facts, row)), photos, setAside, seals, steps);
+    }
+
+    Ledger with(Photo.Caption photo) {
+        return new Ledger(readings, facts, and(photos, photo), setAside, seals, steps);
+    }
+
+    Ledger with(SetAside aside) {
+        return new Ledger(readings, facts, photos, and(setAside, aside), seals, steps);
+    }
+
+    Ledger with(Seal seal) {
+        return new Ledger(readings, facts, photos, setAside, and(seals, seal), steps);
+    }
+
+    Ledger with(StepRow step) {
+        return new Ledger(readings, facts, photos, setAside, seals, and(steps, step));
+    }
+
+    private static <T> List<T> and(List<T> rows, T row) {
+        return Stream.concat(rows.stream(), Stream.of(row)).toList();
+    }
+
     /** How much was written down; as nothing is ever struck out, it only grows. */
     int size() {
         return Stream.of(readings, facts, photos, setAside, seals, steps)

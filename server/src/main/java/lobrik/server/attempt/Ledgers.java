@@ -1,18 +1,60 @@
 package lobrik.server.attempt;
 
+import com.fasterxml.jackson.annotation.JsonAutoDetect;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
+import lobrik.server.platform.Rows;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.DeserializationFeature;
+import tools.jackson.databind.PropertyNamingStrategies;
+import tools.jackson.databind.annotation.JsonNaming;
+import tools.jackson.databind.json.JsonMapper;
 
-/** Reads what was written down of attempts, each kind of row once for all of them. */
+/**
+ * Reads what was written down of attempts: rows of all kinds by one statement, since a reading is kept while somebody waits and most of
+ * the rows of most kinds are few.
+ */
 @Component
 class Ledgers {
+
+    private static final String EVERY_ROW = """
+            select 'reading' as kind, cast(to_jsonb(r) as text) as written from reading r where r.attempt_id = any(:ids)
+            union all
+            select 'fact', cast(to_jsonb(f) as text) from bench_fact f where f.attempt_id = any(:ids)
+            union all
+            select 'photo', cast(to_jsonb(c) as text) from (
+                select id, attempt_id, about, note, width, height, taken_by, taken_at
+                from photo where attempt_id = any(:ids) order by received_at) c
+            union all
+            select 'aside', cast(to_jsonb(a) as text) from set_aside a where a.attempt_id = any(:ids)
+            union all
+            select 'seal', cast(to_jsonb(c) as text) from (
+                select * from seal where attempt_id = any(:ids) order by entry_no) c
+            union all
+            select 'step', cast(to_jsonb(c) as text) from (
+                select * from bench_step where attempt_id = any(:ids) order by entry_no) c
+            """;
+
+    /** A row of the database as it names its columns, read into the fields of its class. */
+    @JsonNaming(PropertyNamingStrategies.SnakeCaseStrategy.class)
+    @JsonAutoDetect(fieldVisibility = JsonAutoDetect.Visibility.ANY)
+    private interface Columns {}
+
+    private static final JsonMapper ROWS = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+            .addMixIn(ReadingRow.class, Columns.class)
+            .addMixIn(FactRow.class, Columns.class)
+            .addMixIn(Photo.Caption.class, Columns.class)
+            .addMixIn(SetAside.class, Columns.class)
+            .addMixIn(Seal.class, Columns.class)
+            .addMixIn(StepRow.class, Columns.class)
+            .build();
 
     private final EntityManager entities;
 
@@ -20,42 +62,68 @@ class Ledgers {
         this.entities = entities;
     }
 
+    /** What was written down of one attempt. */
+    Ledger of(UUID attemptId) {
+        return of(List.of(attemptId)).getOrDefault(attemptId, Ledger.EMPTY);
+    }
+
     /** By attempt; attempts of which nothing was written down are left out. */
     Map<UUID, Ledger> of(Collection<UUID> attemptIds) {
-        Map<UUID, List<ReadingRow>> readings =
-                rows("from ReadingRow where attemptId in :ids", ReadingRow.class, ReadingRow::attemptId, attemptIds);
-        Map<UUID, List<FactRow>> facts =
-                rows("from FactRow where attemptId in :ids", FactRow.class, FactRow::attemptId, attemptIds);
-        Map<UUID, List<Photo.Caption>> photos = rows("""
-                        select new lobrik.server.attempt.Photo$Caption(
-                          p.id, p.attemptId, p.about, p.note, p.width, p.height, p.takenBy, p.takenAt)
-                        from Photo p where p.attemptId in :ids order by p.receivedAt""", Photo.Caption.class, Photo.Caption::attemptId, attemptIds);
-        Map<UUID, List<SetAside>> aside =
-                rows("from SetAside where attemptId in :ids", SetAside.class, SetAside::attemptId, attemptIds);
-        Map<UUID, List<Seal>> seals =
-                rows("from Seal where attemptId in :ids order by entryNo", Seal.class, Seal::attemptId, attemptIds);
-        Map<UUID, List<StepRow>> steps = rows(
-                "from StepRow where attemptId in :ids order by entryNo", StepRow.class, StepRow::attemptId, attemptIds);
+        Map<UUID, Pages> pages = new HashMap<>();
+        Rows.named(entities.createNativeQuery(EVERY_ROW, Tuple.class)
+                        .setParameter("ids", attemptIds.toArray(UUID[]::new)))
+                .forEach(row -> read(row.get("kind", String.class), row.get("written", String.class), pages));
         Map<UUID, Ledger> ledgers = new HashMap<>();
-        for (UUID id : attemptIds) {
-            ledgers.put(
-                    id,
-                    new Ledger(
-                            Standing.inOrder(readings.getOrDefault(id, List.of())),
-                            Standing.inOrder(facts.getOrDefault(id, List.of())),
-                            photos.getOrDefault(id, List.of()),
-                            aside.getOrDefault(id, List.of()),
-                            seals.getOrDefault(id, List.of()),
-                            steps.getOrDefault(id, List.of())));
-        }
+        pages.forEach((id, of) -> ledgers.put(id, of.ledger()));
         return ledgers;
     }
 
-    private <T> Map<UUID, List<T>> rows(
-            String query, Class<T> kind, Function<T, UUID> attempt, Collection<UUID> attemptIds) {
-        return entities.createQuery(query, kind)
-                .setParameter("ids", attemptIds)
-                .getResultStream()
-                .collect(Collectors.groupingBy(attempt));
+    private static void read(String kind, String written, Map<UUID, Pages> pages) {
+        switch (kind) {
+            case "reading" -> {
+                ReadingRow row = ROWS.readValue(written, ReadingRow.class);
+                of(pages, row.attemptId()).readings.add(row);
+            }
+            case "fact" -> {
+                FactRow row = ROWS.readValue(written, FactRow.class);
+                of(pages, row.attemptId()).facts.add(row);
+            }
+            case "photo" -> {
+                Photo.Caption row = ROWS.readValue(written, Photo.Caption.class);
+                of(pages, row.attemptId()).photos.add(row);
+            }
+            case "aside" -> {
+                SetAside row = ROWS.readValue(written, SetAside.class);
+                of(pages, row.attemptId()).setAside.add(row);
+            }
+            case "seal" -> {
+                Seal row = ROWS.readValue(written, Seal.class);
+                of(pages, row.attemptId()).seals.add(row);
+            }
+            case "step" -> {
+                StepRow row = ROWS.readValue(written, StepRow.class);
+                of(pages, row.attemptId()).steps.add(row);
+            }
+            default -> throw new IllegalStateException(kind);
+        }
+    }
+
+    private static Pages of(Map<UUID, Pages> pages, UUID attemptId) {
+        return pages.computeIfAbsent(attemptId, _ -> new Pages());
+    }
+
+    /** A ledger while it is read. */
+    private static final class Pages {
+
+        private final List<ReadingRow> readings = new ArrayList<>();
+        private final List<FactRow> facts = new ArrayList<>();
+        private final List<Photo.Caption> photos = new ArrayList<>();
+        private final List<SetAside> setAside = new ArrayList<>();
+        private final List<Seal> seals = new ArrayList<>();
+        private final List<StepRow> steps = new ArrayList<>();
+
+        Ledger ledger() {
+            return new Ledger(Standing.inOrder(readings), Standing.inOrder(facts), photos, setAside, seals, steps);
+        }
     }
 }

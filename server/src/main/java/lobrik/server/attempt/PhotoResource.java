@@ -70,18 +70,20 @@ class PhotoResource {
             throws IOException {
         attempts.get(who, id);
         Shrunk shrunk = intake.shrink(file);
-        DeviceTime time = keeping.time(who, id, DeviceTime.Said.of(takenAt, sentAt));
-        Photo.Caption caption = new Photo.Caption(
-                key,
-                id,
-                Objects.requireNonNullElse(FactInput.text("/about", about), ""),
-                Objects.requireNonNullElse(FactInput.text("/note", note), ""),
-                shrunk.width(),
-                shrunk.height(),
-                who.accountId(),
-                time.at());
-        return views.of(
-                who, keeping.keep(who, new Photo(caption, shrunk.jpeg(), shrunk.digest(), time, clock.instant())));
+        DeviceTime.Said device = DeviceTime.Said.of(takenAt, sentAt);
+        return views.of(keeping.keepPhoto(who, id, attempt -> {
+            DeviceTime time = DeviceTime.of(device, attempt.givenAt(), clock.instant());
+            Photo.Caption caption = new Photo.Caption(
+                    key,
+                    id,
+                    Objects.requireNonNullElse(FactInput.text("/about", about), ""),
+                    Objects.requireNonNullElse(FactInput.text("/note", note), ""),
+                    shrunk.width(),
+                    shrunk.height(),
+                    who.accountId(),
+                    time.at());
+            return new Photo(caption, shrunk.jpeg(), shrunk.digest(), time, clock.instant());
+        }));
     }
 
     @Operation(summary = "A photo as it is kept")

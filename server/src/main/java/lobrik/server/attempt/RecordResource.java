@@ -14,6 +14,7 @@ import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.reading.ReadingText;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Attempts.Opened;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
@@ -69,13 +70,11 @@ class RecordResource {
     /** Why something does not count. */
     record NewSetAside(@Nullable String reason) {}
 
-    private final Attempts attempts;
     private final Keeping keeping;
     private final AttemptViews views;
     private final Clock clock;
 
-    RecordResource(Attempts attempts, Keeping keeping, AttemptViews views, Clock clock) {
-        this.attempts = attempts;
+    RecordResource(Keeping keeping, AttemptViews views, Clock clock) {
         this.keeping = keeping;
         this.views = views;
         this.clock = clock;
@@ -89,8 +88,8 @@ class RecordResource {
             @PathVariable UUID key,
             @RequestHeader(name = DeviceTime.HEADER, required = false) @Nullable String sentAt,
             @RequestBody NewReading request) {
-        DeviceTime time = keeping.time(who, id, DeviceTime.Said.of(request.takenAt(), sentAt));
-        return views.of(who, keeping.keep(who, row(who, id, key, time, request)));
+        DeviceTime.Said device = DeviceTime.Said.of(request.takenAt(), sentAt);
+        return views.of(keeping.keepReading(who, id, attempt -> row(who, attempt, key, device, request)));
     }
 
     @Operation(summary = "Keep a finding, a re-bend, waste, time, the trainee's own figures, or a note")
@@ -108,15 +107,18 @@ class RecordResource {
                         request.reason() == null || request.reason().isBlank()
                                 ? "changed"
                                 : reason(request.reason(), "why it is changed"));
-        FactRow row = new FactRow(
-                key,
+        DeviceTime.Said device = DeviceTime.Said.of(request.takenAt(), sentAt);
+        return views.of(keeping.keepFact(
+                who,
                 id,
-                FactInput.kept(request.fact(), request.bare(), () -> attempts.get(who, id)),
-                who.accountId(),
-                keeping.time(who, id, DeviceTime.Said.of(request.takenAt(), sentAt)),
-                clock.instant(),
-                correction);
-        return views.of(who, keeping.keep(who, row));
+                attempt -> new FactRow(
+                        key,
+                        id,
+                        FactInput.kept(request.fact(), request.bare(), attempt::measured),
+                        who.accountId(),
+                        DeviceTime.of(device, attempt.givenAt(), clock.instant()),
+                        clock.instant(),
+                        correction)));
     }
 
     @Operation(summary = "Say that a reading, a fact or a photo does not count; it stays on record")
@@ -126,10 +128,12 @@ class RecordResource {
             @PathVariable UUID id,
             @PathVariable UUID recordId,
             @RequestBody NewSetAside request) {
-        return views.of(who, keeping.setAside(who, id, recordId, reason(request.reason(), "why it does not count")));
+        return views.of(keeping.setAside(who, id, recordId, reason(request.reason(), "why it does not count")));
     }
 
-    private ReadingRow row(SignedIn who, UUID attemptId, UUID key, DeviceTime time, NewReading request) {
+    private ReadingRow row(SignedIn who, Opened attempt, UUID key, DeviceTime.Said device, NewReading request) {
+        UUID attemptId = attempt.attempt().id();
+        DeviceTime time = DeviceTime.of(device, attempt.givenAt(), clock.instant());
         FeatureId feature = FeatureId.withId(String.valueOf(request.feature()))
                 .orElseThrow(() -> TurnedDown.badInput("/feature", "unknown-value", "name the feature that was read"));
         Correction correction = request.corrects() == null
@@ -147,7 +151,7 @@ class RecordResource {
                     key, attemptId, feature, reason(request.omitted(), "why it was not measured"), taken, correction);
         }
         if (asAsked) {
-            Quantity target = target(who, attemptId, feature);
+            Quantity target = target(attempt, feature);
             return request.from() != null && target instanceof Length place
                     ? ReadingRow.read(
                             key,
@@ -166,7 +170,7 @@ class RecordResource {
         LengthUnit bare = request.bare() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
         Quantity read = ReadingText.read(feature, typed, bare);
         Optional<TakenMark> mark = request.from() != null && read instanceof Length figure
-                ? attempts.get(who, attemptId)
+                ? attempt.measured()
                         .takenFromEitherEnd(
                                 feature, figure, Optional.of(request.from().toCore()))
                 : Optional.empty();
@@ -176,8 +180,8 @@ class RecordResource {
         return ReadingRow.read(key, attemptId, feature, read, typed, taken, correction);
     }
 
-    private Quantity target(SignedIn who, UUID attemptId, FeatureId feature) {
-        return attempts.get(who, attemptId).verdict().features().stream()
+    private static Quantity target(Opened attempt, FeatureId feature) {
+        return attempt.measured().verdict().features().stream()
                 .filter(measured -> measured.id().equals(feature))
                 .map(MeasuredFeature::target)
                 .findFirst()

@@ -33,6 +33,10 @@ class Seal extends Numbered {
         this.reason = reason;
     }
 
+    UUID id() {
+        return id;
+    }
+
     UUID attemptId() {
         return attemptId;
     }

@@ -34,6 +34,10 @@ public class StepRow extends Numbered {
         this.setAt = setAt;
     }
 
+    UUID id() {
+        return id;
+    }
+
     UUID attemptId() {
         return attemptId;
     }

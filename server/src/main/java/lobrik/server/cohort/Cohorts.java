@@ -1,6 +1,7 @@
 package lobrik.server.cohort;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
@@ -65,16 +66,26 @@ public class Cohorts {
      */
     @Transactional(readOnly = true)
     public Trainee trainee(SignedIn who, UUID id) {
-        return entities.createQuery(
-                        "select t from Trainee t join Cohort c on c.id = t.cohortId where t.id = :id and " + VISIBLE,
+        return asked(
+                        who,
+                        "select t from Trainee t join Cohort c on c.id = t.cohortId where t.id = :id and %s",
                         Trainee.class)
                 .setParameter("id", id)
-                .setParameter("centre", who.centreId())
-                .setParameter("lead", who.isLead())
-                .setParameter("account", who.accountId())
                 .getResultStream()
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.notFound("trainee"));
+    }
+
+    /**
+     * A question about what somebody may see.
+     *
+     * @param question has {@code %s} where it has to be said that the cohort {@code c} is one of theirs
+     */
+    public <T> TypedQuery<T> asked(SignedIn who, String question, Class<T> answer) {
+        return entities.createQuery(question.formatted(VISIBLE), answer)
+                .setParameter("centre", who.centreId())
+                .setParameter("lead", who.isLead())
+                .setParameter("account", who.accountId());
     }
 
     /** What the monitor on the wall of this school tells of people. */
@@ -205,11 +216,7 @@ public class Cohorts {
     }
 
     private <T> List<T> visible(SignedIn who, String question, Class<T> type) {
-        return entities.createQuery(question.formatted(VISIBLE), type)
-                .setParameter("centre", who.centreId())
-                .setParameter("lead", who.isLead())
-                .setParameter("account", who.accountId())
-                .getResultList();
+        return asked(who, question, type).getResultList();
     }
 
     /** A new cohort with the one who starts it as its instructor, and its trainees at benches 1, 2, 3 … */

@@ -17,10 +17,15 @@ public class Turns {
         this.entities = entities;
     }
 
+    /** What the database knows a turn by. */
+    public static long key(UUID about) {
+        return about.getMostSignificantBits() ^ about.getLeastSignificantBits();
+    }
+
     /** Waits until no other transaction has its turn with this id, and keeps the turn until this one ends. */
     public void take(UUID about) {
         entities.createNativeQuery("select cast(pg_advisory_xact_lock(:key) as text)", String.class)
-                .setParameter("key", about.getMostSignificantBits() ^ about.getLeastSignificantBits())
+                .setParameter("key", key(about))
                 .getSingleResult();
     }
 }
