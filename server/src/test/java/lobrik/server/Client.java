@@ -39,6 +39,9 @@ public final class Client {
         }
     }
 
+    /** A request that is not made yet. */
+    public record Call(String method, String path, String body) {}
+
     private final RunningServer.Address server;
     private final String base;
     private final CookieManager cookies = new CookieManager();
@@ -115,6 +118,13 @@ public final class Client {
 
     public Answer delete(String path) {
         return send(request(path).DELETE());
+    }
+
+    /** A call of which {@link CountedStatements} notes what it asks of the database. */
+    public Answer counted(String name, Call call) {
+        return send(request(call.path())
+                .header(CountedStatements.HEADER, name)
+                .method(call.method(), BodyPublishers.ofString(call.body())));
     }
 
     /** Any method, for tests that go through all endpoints. */

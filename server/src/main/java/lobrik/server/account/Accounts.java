@@ -1,6 +1,9 @@
 package lobrik.server.account;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
+import java.time.Duration;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -15,6 +18,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Accounts, and what each prefers. */
 @Service
 public class Accounts {
+
+    /** Names stand on every record; a new one is seen everywhere within a minute. */
+    private final Cache<UUID, String> names = Caffeine.newBuilder()
+            .maximumSize(10_000)
+            .expireAfterWrite(Duration.ofMinutes(1))
+            .build();
 
     private final EntityManager entities;
 
@@ -66,9 +75,10 @@ public class Accounts {
     /** The full names of accounts, by id. */
     @Transactional(readOnly = true)
     public Map<UUID, String> namesOf(Collection<UUID> ids) {
-        if (ids.isEmpty()) {
-            return Map.of();
-        }
+        return names.getAll(ids, this::read);
+    }
+
+    private Map<UUID, String> read(Collection<? extends UUID> ids) {
         return entities.createQuery("from Account where id in :ids", Account.class)
                 .setParameter("ids", ids)
                 .getResultStream()

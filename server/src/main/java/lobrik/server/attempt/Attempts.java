@@ -1,5 +1,7 @@
 package lobrik.server.attempt;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Tuple;
 import java.time.Instant;
@@ -213,10 +215,15 @@ public class Attempts {
         }
     }
 
+    /** A class measures the same few exercises all morning. */
+    private static final long MOST_REMEMBERED = 500;
+
     private final EntityManager entities;
     private final Cohorts cohorts;
     private final Library library;
     private final Calculations calculations;
+    private final Cache<UUID, Exercise> exercises =
+            Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).build();
     private final Ledgers ledgers;
 
     Attempts(EntityManager entities, Cohorts cohorts, Library library, Calculations calculations, Ledgers ledgers) {
@@ -256,12 +263,15 @@ public class Attempts {
                 ledgers.of(id));
     }
 
+    /** What was given out never changes, so it is read once. */
     private Exercise exercise(Attempt attempt) {
-        Exercise exercise = library.byId(Set.of(attempt.exerciseId())).get(attempt.exerciseId());
-        if (exercise == null) {
-            throw TurnedDown.notFound("exercise");
-        }
-        return exercise;
+        return exercises.get(attempt.exerciseId(), id -> {
+            Exercise exercise = library.byId(Set.of(id)).get(id);
+            if (exercise == null) {
+                throw TurnedDown.notFound("exercise");
+            }
+            return exercise;
+        });
     }
 
     private static Verdict judged(Attempt attempt, Calculations.Question question, Ledger ledger) {
