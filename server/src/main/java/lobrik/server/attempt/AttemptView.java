@@ -3,6 +3,7 @@ package lobrik.server.attempt;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -15,6 +16,7 @@ import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.shape.Piece;
 import lobrik.verdict.Judged;
 import org.jspecify.annotations.Nullable;
 
@@ -156,6 +158,7 @@ public record AttemptView(
     static AttemptView of(Attempts.Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
         Verdict verdict = measured.verdict();
+        Optional<Piece> made = verdict.made();
         return new AttemptView(
                 attempt.id(),
                 attempt.assignmentId(),
@@ -175,8 +178,8 @@ public record AttemptView(
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
-                verdict.made().map(PieceShape::of).orElse(null),
-                verdict.drawnTimes(),
+                made.map(PieceShape::of).orElse(null),
+                verdict.drawnTimes(made),
                 measured.ledger().size());
     }
 

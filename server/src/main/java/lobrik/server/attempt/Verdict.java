@@ -249,9 +249,13 @@ public record Verdict(
                 .count();
     }
 
-    /** How many times as large the difference between what was asked and what was made is best drawn. */
-    public int drawnTimes() {
-        return Difference.drawnTimes(question.layout(), made());
+    /**
+     * How many times as large the difference between what was asked and what was made is best drawn.
+     *
+     * @param made as {@link #made()} found it, which takes its time
+     */
+    public int drawnTimes(Optional<Piece> made) {
+        return Difference.drawnTimes(question.layout(), made);
     }
 
     /** The piece that the readings describe; what was not read yet is drawn as planned, so that the piece grows. */

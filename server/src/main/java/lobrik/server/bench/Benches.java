@@ -2,6 +2,7 @@ package lobrik.server.bench;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.layout.BackDatum;
@@ -32,6 +33,7 @@ import lobrik.server.giving.Givings.Sheet;
 import lobrik.server.judging.Judgement;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.TurnedDown;
+import lobrik.shape.Piece;
 import lobrik.verdict.TolerancePreset;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -245,6 +247,7 @@ class Benches {
                     Judgement.AdviceView advice = judgement.advice();
                     Judgement.NextTimeView next = judgement.nextTime();
                     Judgement.BenderNote bender = judgement.bender();
+                    Optional<Piece> made = measured.verdict().made();
                     return new CheckedAnswer(
                             score.points(),
                             score.passed(),
@@ -253,8 +256,8 @@ class Benches {
                             advice == null ? null : SheetJobs.words(advice),
                             next == null ? null : next.sentence(),
                             calculations.plan(question),
-                            measured.verdict().made().map(PieceShape::of).orElse(null),
-                            measured.verdict().drawnTimes(),
+                            made.map(PieceShape::of).orElse(null),
+                            measured.verdict().drawnTimes(made),
                             measured.verdict().features().stream()
                                     .map(feature -> SheetJobs.checked(feature, measured))
                                     .toList());

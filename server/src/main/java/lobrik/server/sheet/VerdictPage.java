@@ -24,6 +24,7 @@ import lobrik.server.judging.Judgement;
 import lobrik.server.judging.Judging;
 import lobrik.server.judging.MarksheetView;
 import lobrik.server.platform.Numbers;
+import lobrik.shape.Piece;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Tolerance;
 import org.openpdf.text.Document;
@@ -123,8 +124,9 @@ final class VerdictPage {
     }
 
     private void drawing() {
-        Sketch sketch = OverlaySketch.of(
-                verdict().question().layout(), verdict().made(), verdict().drawnTimes());
+        Optional<Piece> made = verdict().made();
+        int times = verdict().drawnTimes(made);
+        Sketch sketch = OverlaySketch.of(verdict().question().layout(), made, times);
         Sketch.Extent extent = sketch.extent();
         float scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
         float height = (float) extent.height() * scale;
@@ -136,9 +138,7 @@ final class VerdictPage {
                 left,
                 y,
                 "Outline: as asked. Filled: as bent"
-                        + (verdict().drawnTimes() == 1
-                                ? "."
-                                : ", the difference drawn " + verdict().drawnTimes() + " times as large."));
+                        + (times == 1 ? "." : ", the difference drawn " + times + " times as large."));
         y -= 16;
     }
 
