@@ -24,7 +24,7 @@ import lobrik.verdict.Yardstick;
  * @param predicted the finished dimensions that were read, now and afterwards
  * @param reason why it is scrap; empty unless it is
  */
-public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicted, Optional<Scrap> reason) {
+public record Advice(Outcome outcome, List<RemedyStep> steps, List<Predicted> predicted, Optional<Scrap> reason) {
 
     /** What a piece comes to. */
     public enum Outcome {
@@ -87,7 +87,7 @@ public record Advice(Outcome outcome, List<Step> steps, List<Predicted> predicte
             return new Advice(Outcome.LEAVE, List.of(), asIs.predicted(), Optional.empty());
         }
         Attempted best = bench.best();
-        boolean bends = best.steps().stream().anyMatch(Step.Rebend.class::isInstance);
+        boolean bends = best.steps().stream().anyMatch(RemedyStep.Rebend.class::isInstance);
         if (best.criticalOutside() > 0) {
             return scrap(best, Scrap.OUT_OF_REACH);
         }

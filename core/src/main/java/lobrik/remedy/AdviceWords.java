@@ -70,20 +70,20 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
     }
 
     /** What to do, in a sentence. */
-    public String step(Step step) {
+    public String step(RemedyStep step) {
         return switch (step) {
-            case Step.Rebend rebend
+            case RemedyStep.Rebend rebend
             when rebend.by().count() > 0 ->
                 "Close " + name(rebend.bend()) + " by " + rebend.by().text()
                         + ": back in the shoe, on its ring, as before.";
-            case Step.Rebend rebend ->
+            case RemedyStep.Rebend rebend ->
                 "Ease " + name(rebend.bend()) + " open by "
                         + Angle.ZERO.minus(rebend.by()).text() + ", lifting, never flattening it.";
-            case Step.Untwist untwist ->
+            case RemedyStep.Untwist untwist ->
                 "Turn the leg beyond bend " + (untwist.bend() - 1) + " back by "
                         + untwist.by().text() + " until the piece lies flat.";
-            case Step.Trim trim ->
-                "Cut " + trim.by().inWords(unit) + " off the " + (trim.end() == Step.End.DATUM ? "datum" : "far")
+            case RemedyStep.Trim trim ->
+                "Cut " + trim.by().inWords(unit) + " off the " + (trim.end() == RemedyStep.End.DATUM ? "datum" : "far")
                         + " end, square, and ream it.";
         };
     }

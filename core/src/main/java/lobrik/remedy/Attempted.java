@@ -14,7 +14,7 @@ import lobrik.verdict.Tolerances;
  * @param worst the largest deviation, in tolerances
  */
 record Attempted(
-        List<Step> steps,
+        List<RemedyStep> steps,
         List<Advice.Predicted> predicted,
         int outside,
         int criticalOutside,
@@ -29,7 +29,7 @@ record Attempted(
 
     private static final double ROUNDING = 1e-9;
 
-    static Attempted of(List<Step> steps, List<Advice.Predicted> predicted, Tolerances tolerances, double worst) {
+    static Attempted of(List<RemedyStep> steps, List<Advice.Predicted> predicted, Tolerances tolerances, double worst) {
         int outside = 0;
         int critical = 0;
         double credits = 0;

@@ -168,9 +168,9 @@ final class Workbench {
     /** Rounds the amounts to what hands can do; empty where that is more than may be done, or nothing at all. */
     private Optional<Attempted> evaluated(Choice choice, double[] amounts) {
         double[] rounded = new double[amounts.length];
-        List<Step> steps = new ArrayList<>();
+        List<RemedyStep> steps = new ArrayList<>();
         if (choice.untwisted()) {
-            steps.add(new Step.Untwist(made.bends().size(), twist()));
+            steps.add(new RemedyStep.Untwist(made.bends().size(), twist()));
         }
         for (int i = 0; i < choice.bends().size(); i++) {
             rounded[i] = Math.rint(amounts[i] / HALF_DEGREE) * HALF_DEGREE;
@@ -178,7 +178,7 @@ final class Workbench {
             if (rounded[i] == 0 || !isAllowed(by)) {
                 return Optional.empty();
             }
-            steps.add(new Step.Rebend(choice.bends().get(i) + 1, by));
+            steps.add(new RemedyStep.Rebend(choice.bends().get(i) + 1, by));
         }
         for (int i = choice.bends().size(); i < amounts.length; i++) {
             Length off = Length.ofInches(amounts[i]).nearest(TapeDivision.SIXTEENTH);
@@ -187,7 +187,7 @@ final class Workbench {
             }
             rounded[i] = off.inches();
             boolean datum = choice.datum() && i == choice.bends().size();
-            steps.add(new Step.Trim(datum ? Step.End.DATUM : Step.End.FAR, off));
+            steps.add(new RemedyStep.Trim(datum ? RemedyStep.End.DATUM : RemedyStep.End.FAR, off));
         }
         return after(choice, rounded).map(values -> attempted(steps, values));
     }
@@ -198,7 +198,7 @@ final class Workbench {
                 : !by.isMoreThan(work.tolerances().rebending().mostAdded());
     }
 
-    private Attempted attempted(List<Step> steps, Map<FeatureId, Quantity> values) {
+    private Attempted attempted(List<RemedyStep> steps, Map<FeatureId, Quantity> values) {
         List<Advice.Predicted> predicted = new ArrayList<>();
         double worst = 0;
         for (PlannedFeature feature : judged) {

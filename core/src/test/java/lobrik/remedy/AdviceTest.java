@@ -68,7 +68,7 @@ class AdviceTest {
         double[] second = {0, 4};
         Advice advice = advice(Pieces.offset(), Pieces.readings(Pieces.offset(), NOT, second, NOT));
         assertThat(advice.outcome()).isEqualTo(Advice.Outcome.REWORK);
-        assertThat(advice.steps()).singleElement().isInstanceOfSatisfying(Step.Rebend.class, step -> {
+        assertThat(advice.steps()).singleElement().isInstanceOfSatisfying(RemedyStep.Rebend.class, step -> {
             assertThat(step.bend()).isEqualTo(2);
             assertThat(step.by().degrees()).isCloseTo(-4, within(1.0));
         });
@@ -81,7 +81,7 @@ class AdviceTest {
     void dogLeg_isTurnedBack() {
         double[] last = {0, 5};
         Advice advice = advice(Pieces.offset(), Pieces.readings(Pieces.offset(), NOT, NOT, last));
-        assertThat(advice.steps()).singleElement().isInstanceOf(Step.Untwist.class);
+        assertThat(advice.steps()).singleElement().isInstanceOf(RemedyStep.Untwist.class);
         assertThat(advice.outcome()).isEqualTo(Advice.Outcome.REWORK);
     }
 
@@ -90,7 +90,7 @@ class AdviceTest {
         Map<FeatureId, Quantity> readings = Pieces.readings(Pieces.offset(), NOT, NOT, NOT);
         readings.put(FeatureId.OVERALL, Length.ofInches(80.5));
         assertThat(advice(Pieces.offset(), readings).steps())
-                .containsExactly(new Step.Trim(Step.End.FAR, Length.ofFraction(0, 1, 2)));
+                .containsExactly(new RemedyStep.Trim(RemedyStep.End.FAR, Length.ofFraction(0, 1, 2)));
     }
 
     @Test
@@ -192,17 +192,17 @@ class AdviceTest {
         };
     }
 
-    private static Piece reworked(Piece made, List<Step> steps) {
+    private static Piece reworked(Piece made, List<RemedyStep> steps) {
         List<BendMade> bends = new ArrayList<>(made.bends());
         Length length = made.length();
-        for (Step step : steps) {
+        for (RemedyStep step : steps) {
             switch (step) {
-                case Step.Rebend rebend ->
+                case RemedyStep.Rebend rebend ->
                     bends.set(rebend.bend() - 1, closed(bends.get(rebend.bend() - 1), rebend.by()));
-                case Step.Untwist _ -> {}
-                case Step.Trim trim -> {
+                case RemedyStep.Untwist _ -> {}
+                case RemedyStep.Trim trim -> {
                     length = length.minus(trim.by());
-                    if (trim.end() == Step.End.DATUM) {
+                    if (trim.end() == RemedyStep.End.DATUM) {
                         bends.replaceAll(bend -> moved(bend, trim.by()));
                     }
                 }

@@ -27,7 +27,7 @@ class AttemptResource {
     record OpenAttempt(@Nullable UUID traineeId, @Nullable UUID assignmentId) {}
 
     /** Where the trainee is with it. */
-    record NewStep(@Nullable Step step) {}
+    record NewStep(@Nullable BenchStep step) {}
 
     /** Verified and locked, or open again and why. */
     record NewSeal(@Nullable Boolean sealed, @Nullable String reason) {}

@@ -105,7 +105,7 @@ public record BenchNotes(
             UUID id, String about, String note, int width, int height, String takenBy, Instant takenAt) {}
 
     /** A step, and who set it. */
-    public record StepView(Step step, Instant since, String setBy) {}
+    public record StepView(BenchStep step, Instant since, String setBy) {}
 
     /** A seal, and who set it. */
     public record SealView(boolean sealed, String setBy, Instant setAt, String reason) {}
@@ -288,7 +288,7 @@ public record BenchNotes(
                 .min(Instant::compareTo)
                 .orElse(null);
         Instant until = ledger.steps().stream()
-                .filter(row -> row.step() == Step.CALLED)
+                .filter(row -> row.step() == BenchStep.CALLED)
                 .map(StepRow::setAt)
                 .max(Instant::compareTo)
                 .orElse(null);

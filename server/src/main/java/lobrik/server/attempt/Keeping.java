@@ -216,7 +216,7 @@ public class Keeping {
 
     /** Notes where a trainee is with a piece, by an instructor. */
     @Transactional
-    public Written step(SignedIn who, UUID attemptId, UUID key, Step step) {
+    public Written step(SignedIn who, UUID attemptId, UUID key, BenchStep step) {
         Opened before = attempts.forWriting(who, attemptId);
         if (before.ledger().steps().stream().anyMatch(known -> known.id().equals(key))) {
             return again(before, true);
@@ -228,7 +228,7 @@ public class Keeping {
 
     /** Notes what a trainee's phone says of the trainee's own attempt. */
     @Transactional
-    public void stepByTrainee(Measured measured, UUID cohortId, UUID key, Step step) {
+    public void stepByTrainee(Measured measured, UUID cohortId, UUID key, BenchStep step) {
         UUID attemptId = measured.attempt().id();
         turns.take(attemptId);
         if (entities.find(StepRow.class, key) == null) {

@@ -26,7 +26,7 @@ public class StepRow extends Numbered {
     @SuppressWarnings("NullAway.Init")
     protected StepRow() {}
 
-    public StepRow(UUID id, UUID attemptId, Step step, @Nullable UUID setBy, Instant setAt) {
+    public StepRow(UUID id, UUID attemptId, BenchStep step, @Nullable UUID setBy, Instant setAt) {
         this.id = id;
         this.attemptId = attemptId;
         this.step = step.id();
@@ -42,8 +42,8 @@ public class StepRow extends Numbered {
         return attemptId;
     }
 
-    public Step step() {
-        return Step.withId(step);
+    public BenchStep step() {
+        return BenchStep.withId(step);
     }
 
     @Nullable

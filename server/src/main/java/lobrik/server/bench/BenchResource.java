@@ -13,8 +13,8 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
+import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
-import lobrik.server.attempt.Step;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.ExplanationAnswer;
 import lobrik.server.calc.LayoutAnswer;
@@ -59,7 +59,7 @@ class BenchResource {
             SheetJob job,
             int marks,
             List<@Nullable Integer> backs,
-            @Nullable Step step,
+            @Nullable BenchStep step,
             @Nullable Instant since,
             @Nullable List<OwnFigureAnswer> own,
             @Nullable OwnCutAnswer cut,
@@ -164,7 +164,7 @@ class BenchResource {
             double tolerance,
             double under) {}
 
-    record BenchStep(@Nullable Step step) {}
+    record StepSaid(@Nullable BenchStep step) {}
 
     /**
      * Figures as typed, in the order of the marks.
@@ -197,9 +197,9 @@ class BenchResource {
     BenchSheet step(
             @PathVariable String code,
             @PathVariable UUID key,
-            @RequestBody BenchStep step,
+            @RequestBody StepSaid step,
             @Parameter(hidden = true) HttpServletRequest request) {
-        Step said = step.step();
+        BenchStep said = step.step();
         if (said == null) {
             throw TurnedDown.badInput("/step", "missing", "name the step");
         }

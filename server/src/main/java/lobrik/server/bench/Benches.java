@@ -10,9 +10,9 @@ import lobrik.layout.Mark;
 import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Keeping;
-import lobrik.server.attempt.Step;
 import lobrik.server.attempt.WorkInHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
 import lobrik.server.bench.BenchResource.CheckedAnswer;
@@ -93,7 +93,7 @@ class Benches {
 
     /** Notes a step; the first one begins the attempt. After a judged piece the instructor begins another. */
     @Transactional
-    BenchSheet step(String code, UUID key, Step step) {
+    BenchSheet step(String code, UUID key, BenchStep step) {
         InHand inHand = inHand(code);
         requireOpen(inHand, "This piece was checked");
         keeping.stepByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, step);

@@ -14,9 +14,9 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.FactRow;
-import lobrik.server.attempt.Step;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
@@ -46,11 +46,11 @@ final class DemoFloor {
 
     /** A trainee who is not measured yet: one calls, one bends, one needs help, one works it out, one has not begun. */
     void beforeMeasuring(Assignment assignment, Exercise exercise, Layout layout, Instant start, int place) {
-        Step last = switch (place % 5) {
-            case 4 -> Step.CALLED;
-            case 0 -> Step.BENDING;
-            case 1 -> Step.HELP;
-            case 2 -> Step.WORKING_OUT;
+        BenchStep last = switch (place % 5) {
+            case 4 -> BenchStep.CALLED;
+            case 0 -> BenchStep.BENDING;
+            case 1 -> BenchStep.HELP;
+            case 2 -> BenchStep.WORKING_OUT;
             default -> null;
         };
         if (last == null) {
@@ -59,16 +59,16 @@ final class DemoFloor {
         Instant begun = start.plus(Duration.ofMinutes(6));
         Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, null, begun);
         entities.persist(attempt);
-        step(attempt, Step.WORKING_OUT, begun);
-        if (last != Step.WORKING_OUT) {
-            step(attempt, Step.BENDING, begun.plus(Duration.ofMinutes(14)));
+        step(attempt, BenchStep.WORKING_OUT, begun);
+        if (last != BenchStep.WORKING_OUT) {
+            step(attempt, BenchStep.BENDING, begun.plus(Duration.ofMinutes(14)));
         }
-        if (last == Step.CALLED || last == Step.HELP) {
-            step(attempt, last, now.minus(Duration.ofMinutes(last == Step.CALLED ? 4 : 2)));
+        if (last == BenchStep.CALLED || last == BenchStep.HELP) {
+            step(attempt, last, now.minus(Duration.ofMinutes(last == BenchStep.CALLED ? 4 : 2)));
         }
     }
 
-    private void step(Attempt attempt, Step step, Instant at) {
+    private void step(Attempt attempt, BenchStep step, Instant at) {
         entities.persist(new StepRow(ids.next(), attempt.id(), step, null, at));
     }
 
@@ -83,8 +83,8 @@ final class DemoFloor {
     /** What was written down of a measured piece besides its readings. */
     void lookedOver(
             Attempt attempt, Layout layout, Map<FeatureId, Quantity> readings, UUID instructor, Instant at, int place) {
-        step(attempt, Step.WORKING_OUT, at.minus(Duration.ofMinutes(11)));
-        step(attempt, Step.CALLED, at.minus(Duration.ofMinutes(1)));
+        step(attempt, BenchStep.WORKING_OUT, at.minus(Duration.ofMinutes(11)));
+        step(attempt, BenchStep.CALLED, at.minus(Duration.ofMinutes(1)));
         List<Fact.OwnFigure> figures = new ArrayList<>();
         for (Mark mark : layout.marks()) {
             Length wrong = place % WRONG_FIGURE_EVERY == 0 ? Length.ofFraction(0, 1, 8) : Length.ZERO;

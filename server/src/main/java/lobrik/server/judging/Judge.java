@@ -20,7 +20,7 @@ import lobrik.measure.Quantity;
 import lobrik.remedy.Advice;
 import lobrik.remedy.AdviceWords;
 import lobrik.remedy.NextTime;
-import lobrik.remedy.Step;
+import lobrik.remedy.RemedyStep;
 import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.attempt.OnBender;
 import lobrik.server.attempt.Verdict;
@@ -203,11 +203,13 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 advice.predicted().stream().map(Judge::expected).toList());
     }
 
-    private static AdviceStep step(Step step, AdviceWords words) {
+    private static AdviceStep step(RemedyStep step, AdviceWords words) {
         return switch (step) {
-            case Step.Rebend rebend -> new AdviceStep(words.step(step), rebend.bend(), degrees(rebend.by()), null);
-            case Step.Untwist untwist -> new AdviceStep(words.step(step), untwist.bend(), degrees(untwist.by()), null);
-            case Step.Trim trim ->
+            case RemedyStep.Rebend rebend ->
+                new AdviceStep(words.step(step), rebend.bend(), degrees(rebend.by()), null);
+            case RemedyStep.Untwist untwist ->
+                new AdviceStep(words.step(step), untwist.bend(), degrees(untwist.by()), null);
+            case RemedyStep.Trim trim ->
                 new AdviceStep(words.step(step), null, null, trim.by().inches());
         };
     }

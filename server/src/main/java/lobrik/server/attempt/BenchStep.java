@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.stream.Stream;
 
 /** Where a trainee says to be with a piece. */
-public enum Step {
+public enum BenchStep {
     @JsonProperty("workingOut")
     WORKING_OUT("workingOut"),
     @JsonProperty("bending")
@@ -16,7 +16,7 @@ public enum Step {
 
     private final String id;
 
-    Step(String id) {
+    BenchStep(String id) {
         this.id = id;
     }
 
@@ -24,7 +24,7 @@ public enum Step {
         return id;
     }
 
-    static Step withId(String id) {
+    static BenchStep withId(String id) {
         return Stream.of(values())
                 .filter(step -> step.id.equals(id))
                 .findFirst()

@@ -4,7 +4,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
 /** One thing to do with a finished piece. */
-public sealed interface Step {
+public sealed interface RemedyStep {
 
     /** An end of the conduit. */
     enum End {
@@ -13,11 +13,11 @@ public sealed interface Step {
     }
 
     /** Put a bend back on its mark and close it by so much, or with a negative angle ease it open. */
-    record Rebend(int bend, Angle by) implements Step {}
+    record Rebend(int bend, Angle by) implements RemedyStep {}
 
     /** Take a dog leg out: turn the part from this bend on back into the plane of the others. */
-    record Untwist(int bend, Angle by) implements Step {}
+    record Untwist(int bend, Angle by) implements RemedyStep {}
 
     /** Cut so much off an end, and ream it. */
-    record Trim(End end, Length by) implements Step {}
+    record Trim(End end, Length by) implements RemedyStep {}
 }
