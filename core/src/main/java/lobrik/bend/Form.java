@@ -25,11 +25,17 @@ public final class Form {
     private final List<Asked> asked;
     private final List<Left> left;
     private final Function<Entries, Bend> make;
+    private final List<Field> fields;
+    private final List<Field> shapingFirst;
 
     private Form(List<Asked> asked, List<Left> left, Function<Entries, Bend> make) {
         this.asked = List.copyOf(asked);
         this.left = List.copyOf(left);
         this.make = make;
+        this.fields = asked.stream().map(Asked::field).toList();
+        this.shapingFirst = fields.stream()
+                .sorted(Comparator.comparingInt(field -> rank(field.role())))
+                .toList();
     }
 
     /** Begins the form of a kind of bend. */
@@ -89,7 +95,7 @@ public final class Form {
 
     /** Its inputs. */
     public List<Field> fields() {
-        return asked.stream().map(Asked::field).toList();
+        return fields;
     }
 
     /** Its choices. */
@@ -104,7 +110,7 @@ public final class Form {
 
     /** The first input that does this to the bend. */
     public Optional<Field> first(Role role) {
-        return fields().stream().filter(field -> field.role() == role).findFirst();
+        return fields.stream().filter(field -> field.role() == role).findFirst();
     }
 
     /**
@@ -130,9 +136,8 @@ public final class Form {
     /** All sizes of a bend of this kind that are not left open, with what decides its shape first. */
     List<Input> inputs(Bend bend) {
         Entries entries = read(bend);
-        return fields().stream()
+        return shapingFirst.stream()
                 .filter(field -> entries.sizes().containsKey(field.id()))
-                .sorted(Comparator.comparingInt((Field field) -> rank(field.role())))
                 .map(field -> new Input(field, entries.size(field.id()), size -> make(entries.with(field.id(), size))))
                 .toList();
     }
