@@ -27,7 +27,7 @@ public record BoxOffset(Length rise, Angle angle, Length firstMark, Optional<Len
     public static final Length USUAL_FIRST_MARK = Length.ofFraction(2, 1, 2);
 
     private static final Field RISE = Fields.rise("1/2", "12").orElse(new WhenOpen.Usual(USUAL_RISE));
-    private static final Field ANGLE = Fields.angle("10").orElse(new WhenOpen.Usual(USUAL_ANGLE));
+    private static final Field ANGLE = Fields.angle("10", Range.OF_ANGLE).orElse(new WhenOpen.Usual(USUAL_ANGLE));
     private static final Field FIRST_MARK = Field.of(
                     InputId.FIRST_MARK, "First mark", Role.PLACE, Range.POSITIVE, new First("2 1/2", "65"))
             .on(FeatureId.LANDING)

@@ -2,7 +2,6 @@ package lobrik.bend;
 
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.measure.Angle;
@@ -27,13 +26,6 @@ public record Entries(Map<InputId, Quantity> sizes, Map<String, Enum<?>> options
         other.putAll(sizes);
         other.put(input, size);
         return new Entries(other, options);
-    }
-
-    /** The same with another option. */
-    Entries with(String choice, Enum<?> option) {
-        Map<String, Enum<?>> other = new HashMap<>(options);
-        other.put(choice, option);
-        return new Entries(sizes, other);
     }
 
     /** A size that is said. */

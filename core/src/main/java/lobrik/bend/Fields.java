@@ -3,7 +3,6 @@ package lobrik.bend;
 import lobrik.bend.Field.First;
 import lobrik.bend.Field.WhenOpen;
 import lobrik.feature.FeatureId;
-import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
 /** Inputs and choices that several kinds of bend share. */
@@ -16,7 +15,7 @@ final class Fields {
             .to(End.START, End.END)
             .orElse(OPEN);
 
-    static final Field ANGLE = angle("30");
+    static final Field ANGLE = angle("30", Range.OF_ANGLE);
 
     static final Field DISTANCE = Field.of(
                     InputId.DISTANCE, "Distance", Role.PLACE, Range.POSITIVE, new First("36", "900"))
@@ -43,14 +42,8 @@ final class Fields {
     }
 
     /** The angle of all bends. */
-    static Field angle(String first) {
-        return Field.of(InputId.ANGLE, "Angle", Role.ANGLE, Range.OF_ANGLE, new First(first, first))
-                .on(FeatureId.angle(1));
-    }
-
-    /** The same of an angle that may be no steeper than this. */
-    static Field angleUpTo(Angle steepest) {
-        return Field.of(InputId.ANGLE, "Angle", Role.ANGLE, Range.upTo(steepest), new First("30", "30"))
+    static Field angle(String first, Range range) {
+        return Field.of(InputId.ANGLE, "Angle", Role.ANGLE, range, new First(first, first))
                 .on(FeatureId.angle(1));
     }
 

@@ -105,7 +105,7 @@ public final class Form {
 
     /** Whether it has this input. */
     public boolean has(InputId input) {
-        return asked.stream().anyMatch(each -> each.field().id() == input);
+        return fields.stream().anyMatch(field -> field.id() == input);
     }
 
     /** The first input that does this to the bend. */

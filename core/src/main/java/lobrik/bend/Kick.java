@@ -17,7 +17,7 @@ import lobrik.measure.Length;
 public record Kick(Length rise, Angle angle, Length distance, OffsetLayout layout) implements Bend {
 
     private static final Field RISE = Fields.rise("9", "225");
-    private static final Field ANGLE = Fields.angleUpTo(Angle.ofDegrees(89));
+    private static final Field ANGLE = Fields.angle("30", Range.upTo(Angle.ofDegrees(89)));
     private static final Field DISTANCE = Field.of(
                     InputId.DISTANCE, "Distance", Role.PLACE, Range.POSITIVE, new First("44", "1100"))
             .on(FeatureId.LANDING)

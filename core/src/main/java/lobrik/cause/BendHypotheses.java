@@ -5,8 +5,15 @@ import java.util.List;
 import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.stream.Stream;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.BendKind;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -179,18 +186,25 @@ final class BendHypotheses {
                 twist(i, -FIRST_TWIST);
             }
         }
-        if (layout.job().bend() instanceof RollingOffset rolling) {
-            all.add(Hypothesis.fitted(CauseId.WRONG_TURN, 0, "", 1, TURN, (making, amount) -> roll(making, amount)));
-            double swapped = 90 - 2 * rolling.turn().degrees();
-            if (Math.abs(swapped) > 1) {
-                all.add(Hypothesis.ofAmount(
-                        CauseId.WRONG_TURN,
-                        0,
-                        "rise and roll changed places",
-                        0.5,
-                        swapped,
-                        (making, _) -> roll(making, swapped)));
+        switch (layout.job().bend()) {
+            case RollingOffset rolling -> turns(rolling);
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, Kick _, Saddle3 _, Saddle4 _ -> {
+                // The plane of these is upright: what is turned is no mistake of theirs.
             }
+        }
+    }
+
+    private void turns(RollingOffset rolling) {
+        all.add(Hypothesis.fitted(CauseId.WRONG_TURN, 0, "", 1, TURN, (making, amount) -> roll(making, amount)));
+        double swapped = 90 - 2 * rolling.turn().degrees();
+        if (Math.abs(swapped) > 1) {
+            all.add(Hypothesis.ofAmount(
+                    CauseId.WRONG_TURN,
+                    0,
+                    "rise and roll changed places",
+                    0.5,
+                    swapped,
+                    (making, _) -> roll(making, swapped)));
         }
     }
 

@@ -66,7 +66,7 @@ final class MarkHypotheses {
         boolean arrow = switch (bend) {
             case Stub90 stub -> stub.placement() == Placement.ARROW;
             case BackToBack90 _ -> true;
-            default -> false;
+            case Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> false;
         };
         if (!arrow) {
             return;
@@ -113,7 +113,11 @@ final class MarkHypotheses {
         if (layout.workedCut().isEmpty()) {
             return 0;
         }
-        return bend instanceof Kick ? inMarks : shrink * (bends > 2 ? 2 : 1);
+        return switch (bend) {
+            case Kick _ -> inMarks;
+            case Saddle3 _, Saddle4 _ -> 2 * shrink;
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _ -> shrink;
+        };
     }
 
     private void shrink(CauseId cause, double factor, double inMarks, double inCut) {
@@ -181,7 +185,9 @@ final class MarkHypotheses {
                     laidOutFor(0.5, without(s, Length.ZERO, Length.ZERO));
                 }
             }
-            default -> {}
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> {
+                // Nothing is left free, or nothing was to be.
+            }
         }
     }
 
@@ -234,7 +240,9 @@ final class MarkHypotheses {
                 marks(CauseId.EDGE_FOR_CENTRE, half, toEdge ? 1 : 0.3, all(half), 0);
                 marks(CauseId.EDGE_FOR_CENTRE, -half, toEdge ? 0.3 : 1, all(-half), 0);
             }
-            default -> {}
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _ -> {
+                // Nothing has a middle.
+            }
         }
     }
 

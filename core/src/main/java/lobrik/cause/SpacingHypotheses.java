@@ -2,6 +2,7 @@ package lobrik.cause;
 
 import java.util.ArrayList;
 import java.util.List;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
@@ -10,6 +11,7 @@ import lobrik.bend.OffsetLayout;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.fault.Refused;
 import lobrik.layout.ExactOffset;
 import lobrik.layout.Layout;
@@ -18,6 +20,7 @@ import lobrik.layout.MultiplierChart;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.shop.Reference;
 import lobrik.shop.Tooling;
 
 /** Marks set too close or too far apart: the multiplier of another angle, or none. */
@@ -47,7 +50,7 @@ final class SpacingHypotheses {
             case Kick kick -> kick.rise();
             case Saddle3 saddle -> saddle.raised();
             case Saddle4 saddle -> saddle.raised();
-            default -> Length.ZERO;
+            case Stub90 _, BackToBack90 _ -> Length.ZERO;
         };
         if (!rise.isPositive()) {
             return List.of();
@@ -85,7 +88,7 @@ final class SpacingHypotheses {
     private void exactly(Tooling tooling, Angle other, double weight) {
         try {
             ExactOffset exact = ExactOffset.of(tooling, rise, other);
-            double lead = bend instanceof Saddle3 ? tooling.arrowLead().inches() : 0;
+            double lead = isFromTheNotch() ? tooling.arrowLead().inches() : 0;
             double spacing = exact.spacing().inches() - lead;
             double shrink = exact.shrink().minus(layout.shrink()).inches();
             spaced(CauseId.WRONG_MULTIPLIER, other, weight, spacing, 0);
@@ -118,7 +121,7 @@ final class SpacingHypotheses {
                 by[0] -= spacing - (worked[1] - worked[0]);
                 by[last] += spacing - (worked[last] - worked[last - 1]);
             }
-            default -> {
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _ -> {
                 double wider = spacing - (worked[1] - worked[0]);
                 by[0] -= nearIsFixed() ? 0 : wider;
                 by[1] += nearIsFixed() ? wider : 0;
@@ -127,11 +130,16 @@ final class SpacingHypotheses {
         all.addAll(new Misworked(layout).by(cause, other.degrees(), weight, by, cutBy));
     }
 
+    /** Whether the outer marks are spaced from the middle of an arc, not from its arrow. */
+    private boolean isFromTheNotch() {
+        return layout.marks().stream().anyMatch(mark -> mark.reference() == Reference.NOTCH);
+    }
+
     private boolean nearIsFixed() {
         return switch (bend) {
             case Offset offset -> offset.layout() == OffsetLayout.FROM_EDGE;
             case RollingOffset rolling -> rolling.layout() == OffsetLayout.FROM_EDGE;
-            default -> true;
+            case Stub90 _, BackToBack90 _, BoxOffset _, Kick _, Saddle3 _, Saddle4 _ -> true;
         };
     }
 }

@@ -20,9 +20,4 @@ public enum QuantityKind {
             case ANGLE -> new Angle(count);
         };
     }
-
-    /** None of it. */
-    public Quantity zero() {
-        return ofCount(0);
-    }
 }

@@ -7,5 +7,5 @@ package lobrik.server.attempt;
 public interface AttemptFollower {
 
     /** Something was; this is how the attempt now stands. */
-    void written(Attempts.Measured now);
+    void written(Measured now);
 }

@@ -155,7 +155,7 @@ public record AttemptView(
             List<String> criticalOmitted,
             List<String> failing) {}
 
-    static AttemptView of(Attempts.Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
+    static AttemptView of(Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
         Verdict verdict = measured.verdict();
         Optional<Piece> made = verdict.made();
@@ -183,7 +183,7 @@ public record AttemptView(
                 measured.ledger().size());
     }
 
-    private static @Nullable ScoreView score(Attempts.Measured measured) {
+    private static @Nullable ScoreView score(Measured measured) {
         Verdict verdict = measured.verdict();
         return verdict.score()
                 .map(score -> new ScoreView(

@@ -21,7 +21,7 @@ public class AttemptViews {
         this.calculations = calculations;
     }
 
-    public AttemptView of(SignedIn who, Attempts.Measured measured) {
+    public AttemptView of(SignedIn who, Measured measured) {
         return of(measured, cohorts.trainee(who, measured.attempt().traineeId()));
     }
 
@@ -30,7 +30,7 @@ public class AttemptViews {
         return of(written.measured(), written.trainee());
     }
 
-    private AttemptView of(Attempts.Measured measured, Trainee trainee) {
+    private AttemptView of(Measured measured, Trainee trainee) {
         Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
         return AttemptView.of(
                 measured, trainee, calculations.plan(measured.verdict().question()), names);

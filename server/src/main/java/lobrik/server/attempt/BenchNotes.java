@@ -111,7 +111,7 @@ public record BenchNotes(
     public record SealView(boolean sealed, String setBy, Instant setAt, String reason) {}
 
     /** What is looked over on this piece; what somebody found besides stays, and so does the whole list of earlier pieces. */
-    static List<InspectionPoint> lookedOver(Attempts.Measured measured) {
+    static List<InspectionPoint> lookedOver(Measured measured) {
         boolean earlier = measured.attempt().yardstick() == Yardstick.AS_ASKED;
         List<InspectionPoint> fitting = measured.verdict().question().lookedOver();
         return Stream.of(InspectionPoint.values())
@@ -121,7 +121,7 @@ public record BenchNotes(
                 .toList();
     }
 
-    static BenchNotes of(Attempts.Measured measured, Names names) {
+    static BenchNotes of(Measured measured, Names names) {
         Ledger ledger = measured.ledger();
         Map<InspectionPoint, Workmanship.Rule> rules =
                 measured.attempt().tolerances().toCore().workmanship().rules();
@@ -209,7 +209,7 @@ public record BenchNotes(
         return new NoteView(row.id(), Objects.requireNonNullElse(text, ""), names.of(row.takenBy()), row.takenAt());
     }
 
-    private static @Nullable OwnFigures own(Attempts.Measured measured, Names names) {
+    private static @Nullable OwnFigures own(Measured measured, Names names) {
         FactRow row = measured.ledger().newest("figures").orElse(null);
         Score score = measured.verdict().arithmetic().orElse(null);
         if (row == null || score == null) {
@@ -225,7 +225,7 @@ public record BenchNotes(
     }
 
     /** What the trainee would cut the conduit to; empty where nobody asked, or where the far end stays open. */
-    static Optional<OwnCutView> ownCut(Attempts.Measured measured) {
+    static Optional<OwnCutView> ownCut(Measured measured) {
         return measured.ledger()
                 .newest("figures")
                 .map(row -> ((Fact.Figures) row.said()).cut())
@@ -234,7 +234,7 @@ public record BenchNotes(
                         measured.verdict().question().layout().cutLength().map(right -> ownCut(cut, right, measured)));
     }
 
-    private static OwnCutView ownCut(Fact.OwnCut cut, Length right, Attempts.Measured measured) {
+    private static OwnCutView ownCut(Fact.OwnCut cut, Length right, Measured measured) {
         Length off =
                 Length.ofInches(Objects.requireNonNullElse(cut.lengthIn(), 0.0)).minus(right);
         Tolerance tolerance = measured.attempt()
@@ -248,7 +248,7 @@ public record BenchNotes(
     }
 
     /** The trainee's own figures, judged one by one. */
-    static Optional<List<OwnFigureView>> ownFigures(Attempts.Measured measured) {
+    static Optional<List<OwnFigureView>> ownFigures(Measured measured) {
         return measured.verdict()
                 .arithmetic()
                 .flatMap(score -> measured.ledger()
@@ -275,7 +275,7 @@ public record BenchNotes(
     private static final long LONGEST_MINUTES = 24L * 60;
 
     /** From the first step to the call for checking; as somebody wrote it down where that is wrong. */
-    static @Nullable Integer minutes(Attempts.Measured measured) {
+    static @Nullable Integer minutes(Measured measured) {
         Ledger ledger = measured.ledger();
         Integer written = ledger.newest("time")
                 .map(row -> ((Fact.TimeTaken) row.said()).minutes())

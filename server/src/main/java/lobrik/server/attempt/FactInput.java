@@ -9,7 +9,6 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;

@@ -10,8 +10,6 @@ import java.util.function.Function;
 import java.util.stream.Stream;
 import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts.Measured;
-import lobrik.server.attempt.Attempts.Opened;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.live.Live;

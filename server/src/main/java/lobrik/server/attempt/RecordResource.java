@@ -14,7 +14,6 @@ import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.reading.ReadingText;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts.Opened;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
 import lobrik.server.attempt.Verdict.MeasuredFeature;

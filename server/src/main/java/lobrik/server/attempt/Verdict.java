@@ -93,21 +93,27 @@ public record Verdict(
         }
     }
 
+    /** The features that are read on a piece and judged, in their order. */
+    static List<PlannedFeature> measured(Rules rules, Question question) {
+        Layout layout = question.layout();
+        List<FeatureId> asked = rules.list()
+                .of(
+                        layout.job().bend().kind(),
+                        layout.features().stream().map(PlannedFeature::id).toList());
+        return layout.features().stream()
+                .filter(plan -> asked.contains(plan.id()) && rules.yardstick().judges(plan.id()))
+                .toList();
+    }
+
     static Verdict of(Rules rules, Question question, Ledger.Said said) {
         Tolerances tolerances = rules.tolerances();
         BendKind kind = question.layout().job().bend().kind();
-        List<PlannedFeature> planned = question.layout().features();
-        List<FeatureId> asked =
-                rules.list().of(kind, planned.stream().map(PlannedFeature::id).toList());
         CarriedOn marks = marks(rules, question.layout());
         Map<FeatureId, CarriedOn.Target> rings = rings(rules, marks, question.layout(), said);
         List<MeasuredFeature> features = new ArrayList<>();
         List<Reading> taken = new ArrayList<>();
-        for (PlannedFeature plan : planned) {
+        for (PlannedFeature plan : measured(rules, question)) {
             FeatureId id = plan.id();
-            if (!asked.contains(id) || !rules.yardstick().judges(id)) {
-                continue;
-            }
             Optional<CarriedOn.Target> ring = Optional.ofNullable(rings.get(id));
             Quantity target = ring.<Quantity>map(CarriedOn.Target::at)
                     .orElseGet(() -> rules.target().apply(plan));

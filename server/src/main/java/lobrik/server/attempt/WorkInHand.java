@@ -11,7 +11,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.layout.Layout;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts.Measured;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohorts;

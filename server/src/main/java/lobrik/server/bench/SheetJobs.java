@@ -13,7 +13,7 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.bench.BenchResource.CheckedFeature;
 import lobrik.server.bench.BenchResource.GivenSize;

@@ -6,7 +6,7 @@ import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.giving.Assignments;
 import lobrik.server.giving.Givings.Sheet;

@@ -28,7 +28,7 @@ record Stance(BendKind kind, double lowest, double diameter) {
             case STUB_90, BACK_TO_BACK_90 ->
                 line.stream().mapToDouble(Vector3::x).max().orElseThrow();
             case BOX_OFFSET -> line.stream().mapToDouble(Vector3::y).max().orElseThrow();
-            default -> 0;
+            case OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> 0;
         };
         return new Stance(kind, lowest, diameter);
     }
@@ -39,7 +39,7 @@ record Stance(BendKind kind, double lowest, double diameter) {
         return switch (kind) {
             case STUB_90, BACK_TO_BACK_90 -> new Point(point.y(), lowest - point.x() + half);
             case BOX_OFFSET -> new Point(point.x(), lowest - point.y() + half);
-            default -> new Point(point.x(), point.y() + half);
+            case OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> new Point(point.x(), point.y() + half);
         };
     }
 

@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.AttemptView;
 import lobrik.server.attempt.AttemptViews;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.attempt.WorkInHand;
 import lobrik.server.attempt.WorkInHand.InHand;

@@ -21,7 +21,7 @@ import lobrik.remedy.Advice;
 import lobrik.remedy.AdviceWords;
 import lobrik.remedy.NextTime;
 import lobrik.remedy.RemedyStep;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.OnBender;
 import lobrik.server.attempt.Verdict;
 import lobrik.server.attempt.Verdict.MeasuredFeature;

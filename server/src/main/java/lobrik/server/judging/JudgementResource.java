@@ -6,7 +6,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.Verdict;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.JudgingPresets;

@@ -13,7 +13,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import lobrik.server.attempt.AttemptFollower;
 import lobrik.server.attempt.Attempts;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.Turns;

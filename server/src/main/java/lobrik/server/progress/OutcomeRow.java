@@ -24,7 +24,7 @@ import lobrik.measure.Quantity;
 import lobrik.progress.Outcome;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
-import lobrik.server.attempt.Attempts.Measured;
+import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.Score;

@@ -13,7 +13,7 @@ class FailingFollower implements AttemptFollower {
     static final Set<UUID> FAILS_AT = ConcurrentHashMap.newKeySet();
 
     @Override
-    public void written(Attempts.Measured now) {
+    public void written(Measured now) {
         if (FAILS_AT.contains(now.attempt().id())) {
             throw new IllegalStateException("cannot be worked out, as the test wants it");
         }

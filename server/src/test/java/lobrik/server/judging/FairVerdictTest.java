@@ -93,6 +93,11 @@ class FairVerdictTest {
         String attempt = Bench.of(runa, KICK, 1, "\"methodFree\":true,").open(0);
         Answer opened = runa.get("/api/attempts/" + attempt);
         assertThat(ids(opened)).containsExactly("rise", "angle1");
+        Answer mark = runa.put(
+                "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                "{\"feature\":\"mark1\",\"text\":\"28 1/4\"}");
+        assertThat(mark.status()).as("what nobody measures is not written down").isEqualTo(400);
+        assertThat(mark.at("/errors/0/pointer").asString()).isEqualTo("/feature");
         read(attempt, "angle1", "\"text\":\"30\"");
         Answer done = read(attempt, "rise", "\"text\":\"9\"");
         assertThat(done.at("/score/points").asDouble()).isEqualTo(100);

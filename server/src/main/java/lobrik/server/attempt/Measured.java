@@ -1,0 +1,175 @@
+package lobrik.server.attempt;
+
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import lobrik.bend.BendKind;
+import lobrik.feature.FeatureId;
+import lobrik.layout.Layout;
+import lobrik.layout.Mark;
+import lobrik.layout.MarkDatum;
+import lobrik.layout.TakenMark;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.server.calc.Calculations;
+import lobrik.server.calc.DatumName;
+import lobrik.server.exercise.Exercise;
+import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Tolerances;
+import lobrik.verdict.Yardstick;
+
+/** An attempt with its exercise, all that was written down of it, and what the core says. */
+public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdict verdict) {
+
+    /** As the core judges what was written down of it. */
+    static Measured of(Attempt attempt, Exercise exercise, Calculations.Question question, Ledger ledger) {
+        return new Measured(attempt, exercise, ledger, Verdict.of(rules(attempt), question, ledger.said()));
+    }
+
+    /** What an attempt is judged by, frozen when it was begun. */
+    static Verdict.Rules rules(Attempt attempt) {
+        return rules(attempt, attempt.tolerances().toCore());
+    }
+
+    private static Verdict.Rules rules(Attempt attempt, Tolerances tolerances) {
+        return new Verdict.Rules(
+                attempt.yardstick(),
+                attempt::target,
+                tolerances,
+                attempt.readings().toCore());
+    }
+
+    /** What it would have been under other tolerances. */
+    public Verdict under(Tolerances other) {
+        return Verdict.of(rules(attempt, other), verdict.question(), ledger.said());
+    }
+
+    /** The trainee's own figures for the marks, by number; empty where they are not known. */
+    public Map<Integer, Length> own() {
+        return ledger.said().ownFigures();
+    }
+
+    /**
+     * The marks that were measured from the back of an earlier bend. Where nobody said, as they are taught; what was begun
+     * before that was asked was measured from the end.
+     */
+    public Set<Integer> fromBack() {
+        Map<FeatureId, DatumName> said = ledger.said().takenFrom();
+        DatumName usual = attempt.yardstick() == Yardstick.AS_ASKED ? DatumName.END : DatumName.BACK;
+        return verdict.question().layout().marks().stream()
+                .filter(mark -> mark.back().isPresent())
+                .map(Mark::number)
+                .filter(number -> said.getOrDefault(FeatureId.mark(number), usual) == DatumName.BACK)
+                .collect(Collectors.toSet());
+    }
+
+    /** A mark that was measured from the back of an earlier bend; empty for any other, and for what is no mark. */
+    public Optional<Mark> markFromBack(FeatureId feature) {
+        Set<Integer> fromBack = fromBack();
+        return verdict.question().layout().marks().stream()
+                .filter(mark -> FeatureId.mark(mark.number()).equals(feature) && fromBack.contains(mark.number()))
+                .findFirst();
+    }
+
+    /** What a feature is held to, as the tape reads it: a mark from where it was measured. */
+    public Quantity targetAsTaken(Verdict.MeasuredFeature feature) {
+        return markFromBack(feature.id())
+                .<Quantity>map(mark -> mark.onBack((Length) feature.target()))
+                .orElse(feature.target());
+    }
+
+    /** A figure of a mark that may be measured from either end; empty for any other. */
+    Optional<TakenMark> takenFromEitherEnd(FeatureId feature, Length figure, Optional<MarkDatum> said) {
+        Layout layout = verdict.question().layout();
+        BendKind kind = layout.job().bend().kind();
+        Length near = (Length) attempt.tolerances().toCore().of(kind, feature).widest();
+        return layout.marks().stream()
+                .filter(mark -> FeatureId.mark(mark.number()).equals(feature)
+                        && mark.back().isPresent())
+                .findFirst()
+                .map(mark -> TakenMark.of(mark, figure, said, mark.position(), near));
+    }
+
+    /** The points that were found faulty. */
+    public Set<InspectionPoint> faulty() {
+        return ledger.said().faulty();
+    }
+
+    /** How often a bend went back into the shoe. */
+    public int rebent() {
+        return ledger.rework().size();
+    }
+
+    /** Whether it is verified and locked. */
+    public boolean isSealed() {
+        return ledger.isSealed();
+    }
+
+    /** What the trainee last said to be doing. */
+    public Optional<StepRow> lastStep() {
+        return ledger.lastStep();
+    }
+
+    /** The trainee's own figures for the marks, once they are in. */
+    public Optional<List<BenchNotes.OwnFigureView>> ownFigures() {
+        return BenchNotes.ownFigures(this);
+    }
+
+    /** What the trainee would cut the conduit to, once that is in. */
+    public Optional<BenchNotes.OwnCutView> ownCut() {
+        return BenchNotes.ownCut(this);
+    }
+
+    /** What is looked over on this piece, and whether the trainee found it good; of what was not looked at, nothing. */
+    public Map<InspectionPoint, Optional<Boolean>> ownLook() {
+        Map<InspectionPoint, Boolean> found = ledger.ownLook();
+        Map<InspectionPoint, Optional<Boolean>> look = new LinkedHashMap<>();
+        BenchNotes.lookedOver(this).forEach(point -> look.put(point, Optional.ofNullable(found.get(point))));
+        return look;
+    }
+
+    /** What became of the conduit that was spoilt for it; nothing where nobody wrote that down. */
+    public Length wasted() {
+        return ledger.newest("waste")
+                .map(row -> ((Fact.Waste) row.said()).lengthIn())
+                .map(Length::ofInches)
+                .orElse(Length.ZERO);
+    }
+
+    /** How long it took in minutes, where that is known. */
+    public Optional<Integer> minutes() {
+        return Optional.ofNullable(BenchNotes.minutes(this));
+    }
+
+    /** When it was measured: its first reading, so that a later correction does not move it. */
+    public Optional<Instant> measuredAt() {
+        return ledger.readings().stream().map(ReadingRow::takenAt).min(Comparator.naturalOrder());
+    }
+
+    /** When something was last done about it, by whoever it was; never before it was begun. */
+    public Instant workedAt() {
+        return Stream.of(
+                        ledger.readings().stream().map(ReadingRow::receivedAt),
+                        ledger.facts().stream().map(FactRow::receivedAt),
+                        ledger.steps().stream().map(StepRow::setAt))
+                .flatMap(Function.identity())
+                .reduce(attempt.startedAt(), (one, other) -> one.isAfter(other) ? one : other);
+    }
+
+    /** Whether something was read on it since this step. */
+    public boolean isReadSince(StepRow step) {
+        return ledger.readings().stream().anyMatch(row -> Kept.isAfter(row.entryNo(), step.entryNo()));
+    }
+
+    /** When something was last read on it. */
+    public Optional<Instant> lastReadAt() {
+        return ledger.readings().stream().map(ReadingRow::receivedAt).max(Comparator.naturalOrder());
+    }
+}
