@@ -9,9 +9,11 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
 /** A fact as it is sent, made into what is kept: texts are bounded, and lengths are worked out from what was typed. */
@@ -111,5 +113,47 @@ final class FactInput {
                     pointer, "out-of-range", "write at most " + LONGEST_TEXT + " characters of plain text");
         }
         return stripped.isEmpty() ? null : stripped;
+    }
+
+    /**
+     * Checks that a fact is one of this piece.
+     *
+     * @throws TurnedDown if it names what the piece has not
+     */
+    static void requireSensible(Fact said, Calculations.Question question) {
+        List<Integer> bends =
+                question.layout().marks().stream().map(mark -> mark.number()).toList();
+        switch (said) {
+            case Fact.Finding finding -> {
+                if (InspectionPoint.withId(String.valueOf(finding.point())).isEmpty()) {
+                    throw TurnedDown.badInput("/fact/point", "unknown-value", "name a point that is looked over");
+                }
+            }
+            case Fact.Rework rework -> {
+                if (!bends.contains(rework.bend())) {
+                    throw TurnedDown.badInput("/fact/bend", "out-of-range", "this piece has the bends " + bends);
+                }
+            }
+            case Fact.Figures figures -> {
+                if (figures.marks() == null
+                        || figures.marks().isEmpty()
+                        || !figures.marks().stream().allMatch(figure -> bends.contains(figure.mark()))) {
+                    throw TurnedDown.badInput("/fact/marks", "out-of-range", "this piece has the marks " + bends);
+                }
+            }
+            case Fact.OwnLook look -> {
+                boolean known = Objects.requireNonNullElse(look.points(), List.<Fact.OwnLookPoint>of()).stream()
+                        .allMatch(each -> each.good() != null
+                                && InspectionPoint.withId(String.valueOf(each.point()))
+                                        .isPresent());
+                if (!known) {
+                    throw TurnedDown.badInput(
+                            "/fact/points", "unknown-value", "name points that are looked over, each good or not");
+                }
+            }
+            case Fact.Waste _, Fact.TimeTaken _, Fact.Note _ -> {
+                // Any piece can have these.
+            }
+        }
     }
 }

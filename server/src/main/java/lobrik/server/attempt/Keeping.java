@@ -3,23 +3,16 @@ package lobrik.server.attempt;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
-import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
-import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
-import lobrik.server.platform.Turns;
-import lobrik.verdict.InspectionPoint;
 import org.hibernate.exception.ConstraintViolationException;
 import org.jspecify.annotations.Nullable;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -33,25 +26,15 @@ public class Keeping {
     /** What somebody wrote on, as it stands since, and whose it is. */
     public record Written(Measured measured, Trainee trainee) {}
 
-    private static final Logger LOG = LoggerFactory.getLogger(Keeping.class);
-
     private final EntityManager entities;
     private final Attempts attempts;
-    private final Turns turns;
     private final Live live;
-    private final List<AttemptFollower> followers;
+    private final Followers followers;
     private final Clock clock;
 
-    Keeping(
-            EntityManager entities,
-            Attempts attempts,
-            Turns turns,
-            Live live,
-            List<AttemptFollower> followers,
-            Clock clock) {
+    Keeping(EntityManager entities, Attempts attempts, Live live, Followers followers, Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
-        this.turns = turns;
         this.live = live;
         this.followers = followers;
         this.clock = clock;
@@ -95,7 +78,7 @@ public class Keeping {
             return again(before, same.get().saysTheSameAs(row));
         }
         requireOpen(before);
-        requireSensible(row.said(), before.question());
+        FactInput.requireSensible(row.said(), before.question());
         requireKnown(
                 row.corrects(),
                 before.ledger().facts().stream()
@@ -224,65 +207,6 @@ public class Keeping {
         return after(before, before.ledger().with(row));
     }
 
-    /** Notes what a trainee's phone says of the trainee's own attempt. */
-    @Transactional
-    public void stepByTrainee(Measured measured, UUID cohortId, UUID key, BenchStep step) {
-        UUID attemptId = measured.attempt().id();
-        turns.take(attemptId);
-        if (entities.find(StepRow.class, key) == null) {
-            entities.persist(new StepRow(key, attemptId, step, null, clock.instant()));
-            live.changed(cohortId, measured.attempt().traineeId(), attemptId);
-        }
-    }
-
-    /** Whether a fact was kept under this key: a phone that heard no answer sends it again. */
-    @Transactional(readOnly = true)
-    public boolean has(UUID key) {
-        return entities.find(FactRow.class, key) != null;
-    }
-
-    /**
-     * Keeps the trainee's own figures, once: the answer is shown after them.
-     *
-     * @throws TurnedDown if there are figures already, or if they fit no mark
-     */
-    @Transactional
-    public void figuresByTrainee(Measured measured, UUID cohortId, UUID key, Fact.Figures sent, LengthUnit bare) {
-        Fact.Figures figures = FactInput.figures(sent, bare, measured);
-        UUID attemptId = measured.attempt().id();
-        turns.take(attemptId);
-        if (entities.find(FactRow.class, key) != null) {
-            return;
-        }
-        if (measured.ledger().newest("figures").isPresent()) {
-            throw TurnedDown.conflict("figures-given", "Your figures are in already; your instructor can correct them");
-        }
-        requireSensible(figures, measured.verdict().question());
-        entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
-        entities.flush();
-        live.changed(cohortId, measured.attempt().traineeId(), attemptId);
-        tell(attempts.again(measured.attempt()));
-    }
-
-    /**
-     * Keeps what the trainee found when looking the piece over; what is found later counts instead.
-     *
-     * @throws TurnedDown if a point is none that is looked over
-     */
-    @Transactional
-    public void lookByTrainee(Measured measured, UUID cohortId, UUID key, Fact.OwnLook look) {
-        UUID attemptId = measured.attempt().id();
-        turns.take(attemptId);
-        if (entities.find(FactRow.class, key) != null) {
-            return;
-        }
-        requireSensible(look, measured.verdict().question());
-        entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
-        entities.flush();
-        live.changed(cohortId, measured.attempt().traineeId(), attemptId);
-        tell(attempts.again(measured.attempt()));
-    }
-
     /** The record as it now is; what was written down is on its way to the disk, and the screens hear of it once it is there. */
     private Written after(Opened before, Ledger ledger) {
         flush();
@@ -292,7 +216,7 @@ public class Keeping {
         attempt.note(now.verdict().isComplete());
         live.changed(before.trainee().cohortId(), attempt.traineeId(), attempt.id());
         if (toFollow) {
-            tell(now);
+            followers.tell(now);
         }
         return new Written(now, before.trainee());
     }
@@ -303,20 +227,6 @@ public class Keeping {
             entities.flush();
         } catch (ConstraintViolationException e) {
             throw e.getKind() == ConstraintViolationException.ConstraintKind.UNIQUE ? keyUsed() : e;
-        }
-    }
-
-    /** What is derived of a record can neither refuse nor undo it. */
-    private void tell(Measured now) {
-        for (AttemptFollower follower : followers) {
-            try {
-                follower.written(now);
-            } catch (RuntimeException e) {
-                LOG.warn(
-                        "What follows from attempt {} could not be worked out; what was written down stays",
-                        now.attempt().id(),
-                        e);
-            }
         }
     }
 
@@ -334,43 +244,6 @@ public class Keeping {
     private static void requireKnown(@Nullable UUID corrects, Stream<? extends Kept> rows) {
         if (corrects != null && rows.noneMatch(row -> row.id().equals(corrects))) {
             throw TurnedDown.conflict("nothing-to-correct", "There is nothing like that to correct on this piece");
-        }
-    }
-
-    private static void requireSensible(Fact said, Calculations.Question question) {
-        List<Integer> bends =
-                question.layout().marks().stream().map(mark -> mark.number()).toList();
-        switch (said) {
-            case Fact.Finding finding -> {
-                if (InspectionPoint.withId(String.valueOf(finding.point())).isEmpty()) {
-                    throw TurnedDown.badInput("/fact/point", "unknown-value", "name a point that is looked over");
-                }
-            }
-            case Fact.Rework rework -> {
-                if (!bends.contains(rework.bend())) {
-                    throw TurnedDown.badInput("/fact/bend", "out-of-range", "this piece has the bends " + bends);
-                }
-            }
-            case Fact.Figures figures -> {
-                if (figures.marks() == null
-                        || figures.marks().isEmpty()
-                        || !figures.marks().stream().allMatch(figure -> bends.contains(figure.mark()))) {
-                    throw TurnedDown.badInput("/fact/marks", "out-of-range", "this piece has the marks " + bends);
-                }
-            }
-            case Fact.OwnLook look -> {
-                boolean known = Objects.requireNonNullElse(look.points(), List.<Fact.OwnLookPoint>of()).stream()
-                        .allMatch(each -> each.good() != null
-                                && InspectionPoint.withId(String.valueOf(each.point()))
-                                        .isPresent());
-                if (!known) {
-                    throw TurnedDown.badInput(
-                            "/fact/points", "unknown-value", "name points that are looked over, each good or not");
-                }
-            }
-            case Fact.Waste _, Fact.TimeTaken _, Fact.Note _ -> {
-                // Any piece can have these.
-            }
         }
     }
 }

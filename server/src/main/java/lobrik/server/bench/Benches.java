@@ -11,7 +11,7 @@ import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
-import lobrik.server.attempt.Keeping;
+import lobrik.server.attempt.KeepingByTrainee;
 import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.WorkInHand;
 import lobrik.server.bench.BenchResource.BenchSheet;
@@ -49,7 +49,7 @@ class Benches {
     private final Attempts attempts;
     private final WorkInHand work;
     private final Library library;
-    private final Keeping keeping;
+    private final KeepingByTrainee keeping;
     private final Calculations calculations;
     private final Judging judging;
     private final SheetLife life;
@@ -59,7 +59,7 @@ class Benches {
             Attempts attempts,
             WorkInHand work,
             Library library,
-            Keeping keeping,
+            KeepingByTrainee keeping,
             Calculations calculations,
             Judging judging,
             SheetLife life) {
@@ -96,7 +96,7 @@ class Benches {
     BenchSheet step(String code, UUID key, BenchStep step) {
         InHand inHand = inHand(code);
         requireOpen(inHand, "This piece was checked");
-        keeping.stepByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, step);
+        keeping.step(begun(inHand), inHand.sheet().trainee().cohortId(), key, step);
         return view(again(inHand));
     }
 
@@ -108,7 +108,7 @@ class Benches {
         }
         requireOpen(inHand, "This piece was checked before your figures came, so they do not count");
         LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
-        keeping.figuresByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, own, unit);
+        keeping.figures(begun(inHand), inHand.sheet().trainee().cohortId(), key, own, unit);
         return view(again(inHand));
     }
 
@@ -119,7 +119,7 @@ class Benches {
             return view(inHand);
         }
         requireOpen(inHand, "This piece was checked");
-        keeping.lookByTrainee(begun(inHand), inHand.sheet().trainee().cohortId(), key, look);
+        keeping.look(begun(inHand), inHand.sheet().trainee().cohortId(), key, look);
         return view(again(inHand));
     }
 
