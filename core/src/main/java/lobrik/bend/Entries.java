@@ -21,7 +21,7 @@ public record Entries(Map<InputId, Quantity> sizes, Map<String, Enum<?>> options
     }
 
     /** The same with another size. */
-    Entries with(InputId input, Quantity size) {
+    public Entries with(InputId input, Quantity size) {
         Map<InputId, Quantity> other = new EnumMap<>(InputId.class);
         other.putAll(sizes);
         other.put(input, size);

@@ -1,12 +1,13 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.function.IntFunction;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import lobrik.bend.BackToBack90;
-import lobrik.bend.BendKind;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
@@ -14,6 +15,7 @@ import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.derivation.Derivation;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -77,6 +79,9 @@ final class BendHypotheses {
 
     private void lines() {
         double first = angle(0);
+        long derived = layout.derivation().angles().stream()
+                .filter(angle -> !angle.isAsAsked())
+                .count();
         for (Angle angleLine : AngleLines.all()) {
             double line = angleLine.degrees();
             for (int i = 0; i < bends; i++) {
@@ -93,27 +98,31 @@ final class BendHypotheses {
             }
             if (bends > 1 && line != first) {
                 double weight = bends * nearness(line, first);
-                allTo(line, weight, line / first);
-                if (bends == 3) {
-                    // Or the centre bend is bent right, or to the same line as the others.
-                    allTo(line, 0.3 * weight, 1);
-                    allTo(line, 0.2 * weight, 0.5 * line / first);
+                allTo(line, weight, angle -> angle.whereBentTo(line));
+                if (derived > 0 && bends - derived > 1) {
+                    // Or what follows from the others is bent right, or to the same line as they are.
+                    allTo(line, 0.3 * weight, angle -> angle.whereBentTo(first));
+                    allTo(line, 0.2 * weight, _ -> line);
                 }
             }
         }
     }
 
-    /** All bends to a line; a saddle's centre bend, which is twice its outer ones, by a factor of its own. */
-    private void allTo(double line, double weight, double centreFactor) {
-        boolean saddle = bends == 3;
-        if (saddle && centreFactor * angle(1) > MOST) {
+    /** All bends to a line; those whose angle follows from that of the others to what somebody makes of it. */
+    private void allTo(double line, double weight, ToDoubleFunction<Derivation.BendAngle> following) {
+        double[] to = layout.derivation().angles().stream()
+                .mapToDouble(angle -> angle.isAsAsked() ? line : following.applyAsDouble(angle))
+                .toArray();
+        if (Arrays.stream(to).anyMatch(angle -> angle > MOST)) {
             return;
         }
-        all.add(Hypothesis.ofAmount(CauseId.WRONG_ANGLE_LINE, 0, "", weight, line, (making, _) -> {
-            for (int i = 0; i < bends; i++) {
-                making.angles[i] = saddle && i == 1 ? centreFactor * angle(1) : line;
-            }
-        }));
+        all.add(Hypothesis.ofAmount(
+                CauseId.WRONG_ANGLE_LINE,
+                0,
+                "",
+                weight,
+                line,
+                (making, _) -> System.arraycopy(to, 0, making.angles, 0, to.length)));
     }
 
     /** Neighbouring lines are taken for one another more often than far ones. */
@@ -234,8 +243,8 @@ final class BendHypotheses {
     }
 
     private void doubt(FeatureId feature) {
-        // A single reading of a single bend is the piece itself.
-        if (layout.job().bend().kind() == BendKind.STUB_90 && feature.measured() == QuantityKind.ANGLE) {
+        // The angle of a single ninety shows in nothing else that is read: it is the piece itself.
+        if (bends == 1 && layout.derivation().slope().isEmpty() && feature.measured() == QuantityKind.ANGLE) {
             return;
         }
         all.add(Hypothesis.fitted(

@@ -4,21 +4,20 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.BackToBack90;
+import java.util.function.UnaryOperator;
 import lobrik.bend.Bend;
-import lobrik.bend.BoxOffset;
-import lobrik.bend.Kick;
-import lobrik.bend.Offset;
-import lobrik.bend.OffsetLayout;
-import lobrik.bend.Placement;
-import lobrik.bend.RollingOffset;
-import lobrik.bend.Saddle3;
-import lobrik.bend.Saddle4;
-import lobrik.bend.Stub90;
+import lobrik.bend.Entries;
+import lobrik.bend.Form;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.bend.Role;
+import lobrik.derivation.Derivation;
+import lobrik.derivation.Part;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
+import lobrik.shop.Bender;
 import lobrik.shop.HandBenderTable;
 import lobrik.shop.TradeSize;
 
@@ -40,6 +39,7 @@ final class MarkHypotheses {
     private final Layout layout;
     private final Bend bend;
     private final int bends;
+    private final Misworked misworked;
     private final List<Hypothesis> all = new ArrayList<>();
 
     private MarkHypotheses(Case seen) {
@@ -47,13 +47,14 @@ final class MarkHypotheses {
         this.layout = seen.layout();
         this.bend = layout.job().bend();
         this.bends = layout.marks().size();
+        this.misworked = new Misworked(layout);
     }
 
     static List<Hypothesis> of(Case seen) {
         MarkHypotheses hypotheses = new MarkHypotheses(seen);
         hypotheses.takeUp();
         hypotheses.shrink();
-        hypotheses.all.addAll(SpacingHypotheses.of(seen.layout()));
+        hypotheses.all.addAll(SpacingHypotheses.of(seen.layout(), hypotheses.misworked));
         hypotheses.insertion();
         hypotheses.clearance();
         hypotheses.edgeForCentre();
@@ -63,85 +64,74 @@ final class MarkHypotheses {
     }
 
     private void takeUp() {
-        boolean arrow = switch (bend) {
-            case Stub90 stub -> stub.placement() == Placement.ARROW;
-            case BackToBack90 _ -> true;
-            case Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> false;
-        };
-        if (!arrow) {
-            return;
-        }
         double takeUp = layout.job().tooling().bender().takeUp().inches();
-        firstMark(CauseId.TAKEUP_OMITTED, 0, 1, takeUp);
-        firstMark(CauseId.TAKEUP_TWICE, 2 * takeUp, 1, -takeUp);
+        takeUp(CauseId.TAKEUP_OMITTED, 0, 1, _ -> Length.ZERO);
+        takeUp(CauseId.TAKEUP_TWICE, 2 * takeUp, 1, right -> right.plus(right));
         for (TradeSize size : TradeSize.values()) {
             HandBenderTable.forEmt(size)
-                    .map(bender -> bender.takeUp().inches())
-                    .filter(other -> Math.abs(other - takeUp) > 0.01)
+                    .map(Bender::takeUp)
+                    .filter(other -> Math.abs(other.inches() - takeUp) > 0.01)
                     // Neighbouring sizes hang side by side.
-                    .ifPresent(other ->
-                            firstMark(CauseId.TAKEUP_WRONG_SIZE, other, 1 / Math.abs(other - takeUp), takeUp - other));
+                    .ifPresent(other -> takeUp(
+                            CauseId.TAKEUP_WRONG_SIZE,
+                            other.inches(),
+                            1 / Math.abs(other.inches() - takeUp),
+                            _ -> other));
         }
     }
 
-    /** Moves the first mark; of a U, the second is measured along the floor from the first back, so it may follow. */
-    private void firstMark(CauseId cause, double amount, double weight, double by) {
-        double[] alone = new double[bends];
-        alone[0] = by;
-        marks(cause, amount, weight, alone, 0);
-        if (bends > 1) {
-            double[] both = new double[bends];
-            Arrays.fill(both, by);
-            marks(cause, amount, weight, both, 0);
+    /** A mark by itself; or those after it, too, which may be measured from its bend. */
+    private void takeUp(CauseId cause, double amount, double weight, UnaryOperator<Length> slip) {
+        double[] by = misworked.off(layout.derivation().with(Part.TAKE_UP, slip));
+        for (int mark = 0; mark < bends; mark++) {
+            if (by[mark] != 0) {
+                double[] alone = new double[bends];
+                alone[mark] = by[mark];
+                marks(cause, amount, weight, alone, 0);
+                if (mark < bends - 1) {
+                    double[] both = new double[bends];
+                    Arrays.fill(both, mark, bends, by[mark]);
+                    marks(cause, amount, weight, both, 0);
+                }
+            }
         }
     }
 
     private void shrink() {
-        double shrink = layout.shrink().inches();
-        double inMarks = inMarks(bend) ? shrink : 0;
-        double inCut = inCut(shrink, inMarks);
-        shrink(CauseId.SHRINK_OMITTED, -1, inMarks, inCut);
-        shrink(CauseId.SHRINK_TWICE, 1, inMarks, inCut);
-        shrink(CauseId.SHRINK_SUBTRACTED, -2, inMarks, inCut);
-        if (inMarks == 0 && shrink > 0) {
-            marks(CauseId.SHRINK_NEEDLESS, 0, 1, all(shrink), 0);
+        boolean inMarks = shrink(CauseId.SHRINK_OMITTED, _ -> Length.ZERO);
+        shrink(CauseId.SHRINK_TWICE, right -> right.plus(right));
+        shrink(CauseId.SHRINK_SUBTRACTED, right -> right.times(-1));
+        if (!inMarks && layout.shrink().isPositive()) {
+            place(CauseId.SHRINK_NEEDLESS, 0, 1, layout.shrink());
         }
     }
 
-    /** What the cut length has of the shrink: once for an offset, twice for a saddle; a kick's ends where it is marked. */
-    private double inCut(double shrink, double inMarks) {
-        if (layout.workedCut().isEmpty()) {
-            return 0;
+    /** @return whether marks are worked out with the shrink */
+    private boolean shrink(CauseId cause, UnaryOperator<Length> slip) {
+        Derivation.Outcome wrong = layout.derivation().with(Part.SHRINK, slip);
+        double[] by = misworked.off(wrong);
+        double cutBy = misworked.cutOff(wrong);
+        boolean inMarks = isOff(by);
+        if (inMarks) {
+            marks(cause, 0, 1, by, 0);
         }
-        return switch (bend) {
-            case Kick _ -> inMarks;
-            case Saddle3 _, Saddle4 _ -> 2 * shrink;
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _ -> shrink;
-        };
+        if (inMarks && cutBy != 0) {
+            marks(cause, 0, CUT_TOO, by, cutBy);
+        }
+        if (cutBy != 0) {
+            marks(cause, 0, inMarks ? 0.1 : 1, all(0), cutBy);
+        }
+        return inMarks;
     }
 
-    private void shrink(CauseId cause, double factor, double inMarks, double inCut) {
-        if (inMarks != 0) {
-            marks(cause, 0, 1, all(factor * inMarks), 0);
-        }
-        if (inMarks != 0 && inCut != 0) {
-            marks(cause, 0, CUT_TOO, all(factor * inMarks), factor * inCut);
-        }
-        if (inCut != 0) {
-            marks(cause, 0, inMarks == 0 ? 1 : 0.1, all(0), factor * inCut);
-        }
+    private static boolean isOff(double[] by) {
+        return Arrays.stream(by).anyMatch(each -> each != 0);
     }
 
-    /** Whether the marks of a layout are moved by the shrink. */
-    static boolean inMarks(Bend bend) {
-        return switch (bend) {
-            case Offset offset -> offset.layout() == OffsetLayout.BEFORE_OBSTACLE;
-            case RollingOffset rolling -> rolling.layout() == OffsetLayout.BEFORE_OBSTACLE;
-            case Kick kick -> kick.layout() == OffsetLayout.BEFORE_OBSTACLE;
-            case Saddle3 _ -> true;
-            case Saddle4 saddle -> saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE;
-            case BoxOffset _, Stub90 _, BackToBack90 _ -> false;
-        };
+    /** Measured to another place. */
+    private void place(CauseId cause, double amount, double weight, Length further) {
+        Derivation.Outcome wrong = layout.derivation().with(Part.PLACE, place -> place.plus(further));
+        marks(cause, amount, weight, misworked.off(wrong), 0);
     }
 
     private void insertion() {
@@ -150,58 +140,29 @@ final class MarkHypotheses {
             return;
         }
         marks(CauseId.INSERTION_OMITTED, -by, 1, all(by), 0);
-        if (layout.workedCut().isPresent()) {
+        if (layout.cutLength().isPresent()) {
             marks(CauseId.INSERTION_OMITTED, -by, 1, all(by), by);
             marks(CauseId.INSERTION_OMITTED, -by, 1, all(0), by);
             marks(CauseId.INSERTION_OMITTED, -by, 0.5, all(by), 2 * by);
         }
     }
 
+    /** What is to be left free was forgotten: above the obstacle, beside it, or both. */
     private void clearance() {
-        switch (bend) {
-            case Offset o
-            when o.clearance().isPositive() ->
-                laidOutFor(1, new Offset(o.rise(), Length.ZERO, o.angle(), o.distance(), o.layout(), o.overall()));
-            case Saddle3 s
-            when s.clearance().isPositive() ->
-                laidOutFor(
-                        1,
-                        new Saddle3(
-                                s.height(),
-                                Length.ZERO,
-                                s.outerAngle(),
-                                s.centre(),
-                                s.spacing(),
-                                s.order(),
-                                s.overall()));
-            case Saddle4 s -> {
-                if (s.clearance().isPositive()) {
-                    laidOutFor(1, without(s, Length.ZERO, s.edgeClearance()));
-                }
-                if (s.edgeClearance().isPositive()) {
-                    laidOutFor(0.5, without(s, s.clearance(), Length.ZERO));
-                }
-                if (s.clearance().isPositive() && s.edgeClearance().isPositive()) {
-                    laidOutFor(0.5, without(s, Length.ZERO, Length.ZERO));
-                }
-            }
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> {
-                // Nothing is left free, or nothing was to be.
-            }
+        List<Input> left = Input.of(bend).stream()
+                .filter(input -> input.field().role() == Role.CLEARANCE)
+                .filter(input -> input.current() instanceof Length length && length.isPositive())
+                .toList();
+        for (Input input : left) {
+            laidOutFor(input.id() == InputId.CLEARANCE ? 1 : 0.5, input.with().apply(Length.ZERO));
         }
-    }
-
-    private static Saddle4 without(Saddle4 s, Length clearance, Length edgeClearance) {
-        return new Saddle4(
-                s.height(),
-                clearance,
-                s.angle(),
-                s.width(),
-                edgeClearance,
-                s.measuredTo(),
-                s.distance(),
-                s.placement(),
-                s.overall());
+        if (left.size() > 1) {
+            Entries said = Form.of(bend.kind()).read(bend);
+            for (Input input : left) {
+                said = said.with(input.id(), Length.ZERO);
+            }
+            laidOutFor(0.5, Form.of(bend.kind()).make(said));
+        }
     }
 
     /** Marks, and perhaps the cut, as they are worked out for another bend. */
@@ -227,29 +188,17 @@ final class MarkHypotheses {
     }
 
     private void edgeForCentre() {
-        switch (bend) {
-            case Saddle3 saddle -> {
-                // Nothing says how wide the obstacle is; a pipe is as wide as it is high.
-                double half = saddle.height().inches() / 2;
-                marks(CauseId.EDGE_FOR_CENTRE, -half, 1, all(-half), 0);
-                marks(CauseId.EDGE_FOR_CENTRE, half, 0.5, all(half), 0);
-            }
-            case Saddle4 saddle -> {
-                double half = saddle.width().inches() / 2;
-                boolean toEdge = saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE;
-                marks(CauseId.EDGE_FOR_CENTRE, half, toEdge ? 1 : 0.3, all(half), 0);
-                marks(CauseId.EDGE_FOR_CENTRE, -half, toEdge ? 0.3 : 1, all(-half), 0);
-            }
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _ -> {
-                // Nothing has a middle.
-            }
-        }
+        layout.derivation().aim().ifPresent(aim -> {
+            Length half = aim.isToMiddle() ? aim.half().times(-1) : aim.half();
+            place(CauseId.EDGE_FOR_CENTRE, half.inches(), 1, half);
+            place(CauseId.EDGE_FOR_CENTRE, -half.inches(), aim.isWidthKnown() ? 0.3 : 0.5, half.times(-1));
+        });
     }
 
     private void tape() {
         for (double inch : new double[] {-1, 1}) {
             burned(inch, 1, 0);
-            if (layout.workedCut().isPresent()) {
+            if (layout.cutLength().isPresent()) {
                 burned(inch, BURNED_CUT, inch);
             }
         }
@@ -303,7 +252,7 @@ final class MarkHypotheses {
     }
 
     private void marks(CauseId cause, double amount, double weight, double[] by, double cutBy) {
-        all.addAll(new Misworked(layout).by(cause, amount, weight, by, cutBy));
+        all.addAll(misworked.by(cause, amount, weight, by, cutBy));
     }
 
     private void exactMarks(CauseId cause, double amount, double weight, double[] by, double cutBy) {

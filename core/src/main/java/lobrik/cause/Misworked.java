@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import lobrik.derivation.Derivation;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
@@ -20,10 +21,28 @@ final class Misworked {
 
     private final Layout layout;
     private final TapeDivision division;
+    private final Derivation.Outcome worked;
 
     Misworked(Layout layout) {
         this.layout = layout;
         this.division = layout.job().school().division();
+        this.worked = layout.worked();
+    }
+
+    /** What each mark's figure is too much where a derivation was worked out like this, before rounding, inches. */
+    double[] off(Derivation.Outcome wrong) {
+        double[] by = new double[worked.marks().size()];
+        for (int i = 0; i < by.length; i++) {
+            by[i] = wrong.marks().get(i).minus(worked.marks().get(i)).inches();
+        }
+        return by;
+    }
+
+    /** What the cut length is too much, before rounding, inches; nothing where the far end stays open. */
+    double cutOff(Derivation.Outcome wrong) {
+        return worked.cut()
+                .flatMap(right -> wrong.cut().map(cut -> cut.minus(right).inches()))
+                .orElse(0.0);
     }
 
     /**
@@ -48,12 +67,12 @@ final class Misworked {
     }
 
     private double[] atTheEnd(double[] by) {
-        List<Length> worked = layout.worked();
         double[] rounded = new double[by.length];
         for (int i = 0; i < by.length; i++) {
             rounded[i] = by[i] == 0
                     ? 0
-                    : worked.get(i)
+                    : worked.marks()
+                            .get(i)
                             .plus(Length.ofInches(by[i]))
                             .nearest(division)
                             .minus(layout.marks().get(i).position())
@@ -70,7 +89,7 @@ final class Misworked {
 
     private double cut(double by) {
         Optional<Length> wrong =
-                layout.workedCut().map(cut -> cut.plus(Length.ofInches(by)).nearest(division));
+                worked.cut().map(cut -> cut.plus(Length.ofInches(by)).nearest(division));
         Length planned = layout.predicted().length();
         return wrong.map(cut -> cut.minus(planned).inches()).orElse(0.0);
     }

@@ -13,6 +13,7 @@ import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.derivation.Derivation;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Figure;
@@ -34,6 +35,7 @@ import lobrik.shop.Tooling;
  * @param cutLength rounded to the tape's division; empty where the exercise leaves the far end open
  * @param features with what the exercise asks for, and what the right piece has
  * @param predicted the simulation of the rounded marks; with an open far end the conduit is as long as its drawing needs
+ * @param derivation how marks and cut length are worked out, before they are rounded
  */
 public record Layout(
         Job job,
@@ -41,7 +43,8 @@ public record Layout(
         Length shrink,
         Optional<Length> cutLength,
         List<PlannedFeature> features,
-        Piece predicted) {
+        Piece predicted,
+        Derivation derivation) {
 
     /**
      * Lays a bend out.
@@ -63,7 +66,7 @@ public record Layout(
             case Offset offset -> OffsetPlans.of(offset, job);
             case BoxOffset box -> OffsetPlans.of(box.asOffset(), job);
             case RollingOffset rolling -> OffsetPlans.of(rolling, job);
-            case Kick kick -> OffsetPlans.of(kick, job);
+            case Kick kick -> KickPlans.of(kick, job);
             case Saddle3 saddle -> SaddlePlans.of(saddle, job);
             case Saddle4 saddle -> SaddlePlans.of(saddle, job);
         };
@@ -82,7 +85,14 @@ public record Layout(
         Length length = cutLength.orElseGet(() -> drawnLength(job.tooling(), marks));
         requireBendable(job, length);
         Piece predicted = Piece.simulate(job.tooling(), length, bends);
-        return new Layout(job, List.copyOf(marks), plan.shrink(), cutLength, planned(job, plan, predicted), predicted);
+        return new Layout(
+                job,
+                List.copyOf(marks),
+                plan.shrink(),
+                cutLength,
+                planned(job, plan, predicted),
+                predicted,
+                plan.derivation());
     }
 
     private static void requireBendable(Job job, Length length) {
@@ -142,14 +152,9 @@ public record Layout(
         }
     }
 
-    /** Where the method puts the marks before they are rounded to the tape's division, from the datum end. */
-    public List<Length> worked() {
-        return plan(job).marks().stream().map(Mark::position).toList();
-    }
-
-    /** What the method cuts the conduit to before that is rounded; empty where the far end stays open. */
-    public Optional<Length> workedCut() {
-        return plan(job).cutLength();
+    /** Where the method puts the marks, and what it cuts the conduit to, before they are rounded to the tape's division. */
+    public Derivation.Outcome worked() {
+        return derivation.asItStands();
     }
 
     /** How the piece is bent, step by step. */

@@ -5,6 +5,9 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Stub90;
+import lobrik.derivation.Part;
+import lobrik.derivation.Sum;
+import lobrik.derivation.Working;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Figure;
@@ -29,37 +32,63 @@ final class NinetyPlans {
     static Plan of(Stub90 stub, Tooling tooling) {
         requireRoom(tooling, "bend/legIn", "the leg", stub.leg());
         stub.otherLeg().ifPresent(b -> requireRoom(tooling, "bend/otherLegIn", "the other leg", b));
+        Working working = new Working(1);
         Mark mark = switch (stub.placement()) {
-            case ARROW -> byTheArrow(tooling, stub.leg(), 1);
-            case STAR -> byTheStar(1, stub.leg(), 1);
+            case ARROW -> byTheArrow(working, tooling, "leg", stub.leg(), 1);
+            case STAR ->
+                byTheStar(
+                        1,
+                        working.mark(
+                                1,
+                                "stub-mark",
+                                "The star shows where the back of a ninety comes to lie, so the mark is the leg itself.",
+                                Sum.of(Part.PLACE, "leg", stub.leg())),
+                        1);
         };
+        gain(working, tooling);
+        stub.otherLeg()
+                .ifPresent(b -> working.cut(
+                        "cut-length",
+                        "Both legs are measured to the back of the bend. The conduit takes the corner in a curve, which is"
+                                + " shorter by the gain.",
+                        Sum.of("leg", stub.leg()).plus("other leg", b).minus(Part.GAIN, "gain", tooling.gain())));
         Map<FeatureId, Quantity> targets = Plan.open();
         targets.put(FeatureId.LEG, stub.leg());
         stub.otherLeg().ifPresent(b -> targets.put(FeatureId.OTHER_LEG, b));
-        return new Plan(
-                List.of(mark), Length.ZERO, stub.otherLeg().map(b -> cutLength(tooling, 1, stub.leg(), b)), targets);
+        return new Plan(List.of(mark), Length.ZERO, targets, working.done());
     }
 
     /** The shorter leg is bent first; the marks are the same. */
     static Plan of(BackToBack90 u, Tooling tooling) {
         requireRoom(tooling, "bend/firstLegIn", "the first leg", u.firstLeg());
         requireRoom(tooling, "bend/secondLegIn", "the second leg", u.secondLeg());
+        Working working = new Working(2);
         boolean secondIsShorter = u.secondLeg().isLessThan(u.firstLeg());
-        Mark first = byTheArrow(tooling, u.firstLeg(), secondIsShorter ? 2 : 1);
-        Mark second = byTheStar(2, secondBack(u, tooling), secondIsShorter ? 1 : 2);
+        Mark first = byTheArrow(working, tooling, "first leg", u.firstLeg(), secondIsShorter ? 2 : 1);
+        gain(working, tooling);
+        Mark second = byTheStar(2, secondBack(working, u, tooling), secondIsShorter ? 1 : 2);
         if (!secondIsShorter) {
             second = fromTheBack(second, new BackDatum(1, u.between()));
         }
+        working.cut(
+                "cut-length",
+                "All outside lengths, less one gain for each corner.",
+                Sum.of("first leg", u.firstLeg())
+                        .plus("back to back", u.between())
+                        .plus("second leg", u.secondLeg())
+                        .minusTwice(Part.GAIN, "gain", tooling.gain()));
         Map<FeatureId, Quantity> targets = Plan.targetsInPlane(Optional.empty());
         targets.put(FeatureId.LEG, u.firstLeg());
         targets.put(FeatureId.BETWEEN, u.between());
         targets.put(FeatureId.SECOND_LEG, u.secondLeg());
-        Length cut = cutLength(tooling, 2, u.firstLeg(), u.between(), u.secondLeg());
-        return new Plan(List.of(first, second), Length.ZERO, Optional.of(cut), targets);
+        return new Plan(List.of(first, second), Length.ZERO, targets, working.done());
     }
 
-    /** Mark {@code S − T}, arrow on it, hook towards the datum end. Formula {@code stub-mark}, handbook 4.1. */
-    private static Mark byTheArrow(Tooling tooling, Length leg, int order) {
+    /**
+     * Mark {@code S − T}, arrow on it, hook towards the datum end. Formula {@code stub-mark}, handbook 4.1. What the conduit
+     * is cut to is formula {@code cut-length}, handbook 4.1 and 4.2: all outside lengths less a gain for each bend.
+     */
+    private static Mark byTheArrow(Working working, Tooling tooling, String name, Length leg, int order) {
         Length takeUp = tooling.bender().takeUp();
         if (leg.isLessThan(takeUp)) {
             throw Refused.impossible(new Fault(
@@ -70,7 +99,12 @@ final class NinetyPlans {
                     new Figure("leg", leg),
                     new Figure("take-up", takeUp)));
         }
-        return new Mark(1, leg.minus(takeUp), Reference.ARROW, HookSide.DATUM, Angle.RIGHT, Angle.ZERO, order);
+        Length place = working.mark(
+                1,
+                "stub-mark",
+                "The bend begins before the back of the leg. How much before is the bender's take-up: take it off the leg.",
+                Sum.of(Part.PLACE, name, leg).minus(Part.TAKE_UP, "take-up", takeUp));
+        return new Mark(1, place, Reference.ARROW, HookSide.DATUM, Angle.RIGHT, Angle.ZERO, order);
     }
 
     /** The mark is where the back comes to lie; star on it, hook towards the far end (handbook 4.1). */
@@ -92,17 +126,28 @@ final class NinetyPlans {
     }
 
     /** {@code S1 − G + B}: the second back on the straight conduit. Formula {@code u-second-mark}, handbook 4.2. */
-    private static Length secondBack(BackToBack90 u, Tooling tooling) {
-        return u.firstLeg().minus(tooling.gain()).plus(u.between());
+    private static Length secondBack(Working working, BackToBack90 u, Tooling tooling) {
+        return working.mark(
+                2,
+                "u-second-mark",
+                "The star goes where the second back comes to lie. On the straight conduit the first corner is shorter by"
+                        + " one gain.",
+                Sum.of(Part.PLACE, "first leg", u.firstLeg())
+                        .minus(Part.GAIN, "gain", tooling.gain())
+                        .plus("back to back", u.between()));
     }
 
-    /** All outside lengths less a gain for each bend. Formula {@code cut-length}, handbook 4.1 and 4.2. */
-    private static Length cutLength(Tooling tooling, int bends, Length... outside) {
-        Length sum = tooling.gain().times(-bends);
-        for (Length length : outside) {
-            sum = sum.plus(length);
-        }
-        return sum;
+    private static void gain(Working working, Tooling tooling) {
+        working.figure(
+                "gain",
+                "gain",
+                "gain",
+                "Round the corner outside it is twice the radius and a diameter; the conduit itself only takes a quarter"
+                        + " circle. The difference is the gain.",
+                Sum.ofTwice("radius", tooling.bender().radius())
+                        .plus("diameter", tooling.conduit().outsideDiameter())
+                        .minus("quarter circle", tooling.arcLength(Angle.RIGHT)),
+                tooling.gain());
     }
 
     private static void requireRoom(Tooling tooling, String input, String name, Length leg) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.derivation.Derivation;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -14,10 +15,10 @@ import lobrik.measure.Quantity;
  *
  * @param marks from the datum end
  * @param shrink one-sided
- * @param cutLength if the exercise says how long the piece is to be
  * @param targets what the exercise asks of the finished piece, besides marks and angles
+ * @param derivation how marks and cut length are worked out
  */
-record Plan(List<Mark> marks, Length shrink, Optional<Length> cutLength, Map<FeatureId, Quantity> targets) {
+record Plan(List<Mark> marks, Length shrink, Map<FeatureId, Quantity> targets, Derivation derivation) {
 
     /** With the targets that follow from the marks: their positions and angles. */
     Plan {
@@ -26,6 +27,11 @@ record Plan(List<Mark> marks, Length shrink, Optional<Length> cutLength, Map<Fea
             targets.put(FeatureId.mark(mark.number()), mark.position());
             targets.put(FeatureId.angle(mark.number()), mark.angle());
         }
+    }
+
+    /** If the exercise says how long the piece is to be. */
+    Optional<Length> cutLength() {
+        return derivation.cut();
     }
 
     /** Nothing asked yet. */

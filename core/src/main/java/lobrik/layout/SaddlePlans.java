@@ -6,6 +6,11 @@ import java.util.Optional;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
+import lobrik.derivation.Derivation;
+import lobrik.derivation.Operation;
+import lobrik.derivation.Part;
+import lobrik.derivation.Sum;
+import lobrik.derivation.Working;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -23,31 +28,54 @@ import lobrik.shop.Tooling;
  */
 final class SaddlePlans {
 
+    private static final String MIDDLE_WORDS =
+            "Bending the near side draws the middle back by the shrink, so the middle mark goes that much further on.";
+
     private SaddlePlans() {}
 
     static Plan of(Saddle3 saddle, Job job) {
         Map<FeatureId, Quantity> targets = targets(saddle.overall());
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.CENTRE, saddle.centre());
-        return switch (job.school().method()) {
-            case CHART -> chart(saddle, job.school().chart(), targets);
-            case EXACT -> exact(saddle, job.tooling(), targets);
+        Working working = new Working(3)
+                .bent(2, 2, Angle.ZERO)
+                // Nothing says how wide the obstacle is; a pipe is as wide as it is high.
+                .aimsAt(new Derivation.Aim(saddle.height().times(0.5), true, false));
+        SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
+        SlopeLines slope = new SlopeLines(working, job, saddle.raised(), saddle.outerAngle());
+        working.climbs(new Derivation.Slope(
+                saddle.raised(), saddle.outerAngle(), job.tooling().arrowLead()));
+        Length shrink = slope.shrink();
+        List<Mark> marks = switch (job.school().method()) {
+            case CHART -> chart(working, saddle, job.school().chart(), shrink);
+            case EXACT -> exact(working, saddle, job.tooling(), shrink);
         };
+        saddle.overall().ifPresent(length -> cut(working, length, shrink));
+        return new Plan(marks, shrink, targets, working.done());
     }
 
     /** {@code C = D + shrink}, outer marks {@code C ± k}. Formula {@code saddle3-chart-marks}, handbook 4.6. */
-    private static Plan chart(Saddle3 saddle, MultiplierChart chart, Map<FeatureId, Quantity> targets) {
-        Length shrink = chart.shrink(saddle.raised(), saddle.outerAngle());
-        Length centre = saddle.centre().plus(shrink);
-        Length k = saddle.raised().times(spacingPerInch(saddle, chart));
+    private static List<Mark> chart(Working working, Saddle3 saddle, MultiplierChart chart, Length shrink) {
+        String formula = "saddle3-chart-marks";
+        Length centre = working.mark(2, formula, MIDDLE_WORDS, middle(saddle, shrink));
+        double perInch = spacingPerInch(saddle, chart);
+        Length k = working.figure(
+                "spacing",
+                "middle mark to an outer mark",
+                formula,
+                "From the middle mark to each outer mark: so many times the height.",
+                Sum.of("height to bend", saddle.raised())
+                        .times("factor for " + saddle.outerAngle().text(), perInch),
+                saddle.raised().times(perInch));
+        Length near = outer(working, 1, formula, centre, Operation.MINUS, k);
+        Length far = outer(working, 3, formula, centre, Operation.PLUS, k);
         boolean pushed = saddle.order() == Saddle3.Order.PUSH_THROUGH;
-        List<Mark> marks = List.of(
+        return List.of(
                 pushed
-                        ? mark(saddle, 1, centre.minus(k), Reference.STAR, HookSide.DATUM)
-                        : mark(saddle, 1, centre.minus(k), Reference.ARROW, HookSide.FAR),
+                        ? mark(saddle, 1, near, Reference.STAR, HookSide.DATUM)
+                        : mark(saddle, 1, near, Reference.ARROW, HookSide.FAR),
                 mark(saddle, 2, centre, Reference.NOTCH, HookSide.DATUM),
-                mark(saddle, 3, centre.plus(k), Reference.ARROW, HookSide.DATUM));
-        return new Plan(marks, shrink, cutLength(saddle.overall(), shrink), targets);
+                mark(saddle, 3, far, Reference.ARROW, HookSide.DATUM));
     }
 
     private static double spacingPerInch(Saddle3 saddle, MultiplierChart chart) {
@@ -61,20 +89,42 @@ final class SaddlePlans {
      * {@code k = L − e}. The marks are set so that the arcs land there, also where chart practice would let them slip.
      * Formula {@code saddle3-exact-marks}, handbook 4.6.
      */
-    private static Plan exact(Saddle3 saddle, Tooling tooling, Map<FeatureId, Quantity> targets) {
+    private static List<Mark> exact(Working working, Saddle3 saddle, Tooling tooling, Length shrink) {
+        String formula = "saddle3-exact-marks";
         ExactOffset side = ExactOffset.of(tooling, saddle.raised(), saddle.outerAngle());
-        Length centre = saddle.centre().plus(side.shrink());
+        Length middle = saddle.centre().plus(shrink);
         Length halfArc = tooling.arcLength(saddle.outerAngle());
-        Length nearArc = centre.minus(side.spacing()).minus(halfArc);
-        Length farArc = centre.plus(side.spacing());
-        boolean pushed = saddle.order() == Saddle3.Order.PUSH_THROUGH;
-        List<Mark> marks = List.of(
-                pushed
-                        ? landing(saddle, tooling, 1, nearArc, Reference.STAR, HookSide.DATUM)
-                        : landing(saddle, tooling, 1, nearArc, Reference.ARROW, HookSide.FAR),
-                landing(saddle, tooling, 2, centre.minus(halfArc), Reference.NOTCH, HookSide.DATUM),
-                landing(saddle, tooling, 3, farArc, Reference.ARROW, HookSide.DATUM));
-        return new Plan(marks, side.shrink(), cutLength(saddle.overall(), side.shrink()), targets);
+        Mark centre = landing(saddle, tooling, 2, middle.minus(halfArc), Reference.NOTCH, HookSide.DATUM);
+        Sum sum = middle(saddle, shrink);
+        if (!centre.position().equals(middle)) {
+            sum.plus("so that the curve's middle lands there", centre.position().minus(middle));
+        }
+        working.mark(2, formula, MIDDLE_WORDS, sum);
+        Length nearArc = middle.minus(side.spacing()).minus(halfArc);
+        Mark near = saddle.order() == Saddle3.Order.PUSH_THROUGH
+                ? landing(saddle, tooling, 1, nearArc, Reference.STAR, HookSide.DATUM)
+                : landing(saddle, tooling, 1, nearArc, Reference.ARROW, HookSide.FAR);
+        Length farArc = middle.plus(side.spacing());
+        Mark far = landing(saddle, tooling, 3, farArc, Reference.ARROW, HookSide.DATUM);
+        Length at = centre.position();
+        outer(working, 1, formula, at, Operation.MINUS, at.minus(near.position()));
+        outer(working, 3, formula, at, Operation.PLUS, far.position().minus(at));
+        return List.of(near, centre, far);
+    }
+
+    private static Sum middle(Saddle3 saddle, Length shrink) {
+        return Sum.of(Part.PLACE, "centre", saddle.centre()).plus(Part.SHRINK, "shrink", shrink);
+    }
+
+    private static Length outer(
+            Working working, int number, String formula, Length centre, Operation sign, Length spacing) {
+        return working.mark(
+                number,
+                formula,
+                number == 1
+                        ? "The near outer mark lies before the middle mark."
+                        : "The far outer mark lies beyond the middle mark.",
+                Sum.ofRing(2, "mark 2", centre).and(sign, Part.SPACING, "middle to outer mark", spacing));
     }
 
     private static Mark landing(
@@ -111,24 +161,67 @@ final class SaddlePlans {
      * made before its outer one. Formula {@code saddle4-marks}, handbook 4.7.
      */
     static Plan of(Saddle4 saddle, Job job) {
-        OffsetFigures side = job.offset(saddle.raised(), saddle.angle());
-        Length nearInner = switch (saddle.measuredTo()) {
-            case NEAR_EDGE -> saddle.distance().minus(saddle.edgeClearance()).plus(side.shrink());
-            case CENTRED -> saddle.distance().minus(saddle.flat().times(0.5));
-        };
-        Length farInner = nearInner.plus(saddle.flat());
+        boolean toMiddle = saddle.measuredTo() == Saddle4.MeasuredTo.CENTRED;
+        Working working =
+                new Working(4).aimsAt(new Derivation.Aim(saddle.width().times(0.5), toMiddle, true));
+        SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
+        SlopeLines slope = new SlopeLines(working, job, saddle.raised(), saddle.angle());
+        Length spacing = slope.spacing();
+        Length shrink = job.offset(saddle.raised(), saddle.angle()).shrink();
+        Length nearInner = nearInner(working, saddle, slope);
+        Length near = saddle4Mark(
+                working,
+                1,
+                "One spacing nearer to the datum end.",
+                Sum.ofRing(2, "mark 2", nearInner).minus(Part.SPACING, "spacing", spacing));
+        Length farInner = saddle4Mark(
+                working,
+                3,
+                "The flat top is as wide as the obstacle, with the edge clearance on both sides.",
+                Sum.ofRing(2, "mark 2", nearInner)
+                        .plus("width", saddle.width())
+                        .plusTwice(Part.FIGURE, "edge clearance", saddle.edgeClearance()));
+        Length far = saddle4Mark(
+                working,
+                4,
+                "One spacing further on.",
+                Sum.ofRing(3, "mark 3", farInner).plus(Part.SPACING, "spacing", spacing));
+        saddle.overall().ifPresent(length -> cut(working, length, shrink));
         Reference reference = saddle.placement() == Placement.STAR ? Reference.STAR : Reference.ARROW;
         Angle angle = saddle.angle();
         List<Mark> marks = List.of(
-                new Mark(1, nearInner.minus(side.spacing()), reference, HookSide.FAR, angle, Angle.ZERO, 2),
+                new Mark(1, near, reference, HookSide.FAR, angle, Angle.ZERO, 2),
                 new Mark(2, nearInner, reference, HookSide.FAR, angle, Angle.HALF_TURN, 1),
                 new Mark(3, farInner, reference, HookSide.DATUM, angle, Angle.HALF_TURN, 3),
-                new Mark(4, farInner.plus(side.spacing()), reference, HookSide.DATUM, angle, Angle.ZERO, 4));
+                new Mark(4, far, reference, HookSide.DATUM, angle, Angle.ZERO, 4));
         Map<FeatureId, Quantity> targets = targets(saddle.overall());
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.FLAT, saddle.flat());
         targets.put(FeatureId.LANDING, landing(saddle, job));
-        return new Plan(marks, side.shrink(), cutLength(saddle.overall(), side.shrink()), targets);
+        return new Plan(marks, shrink, targets, working.done());
+    }
+
+    private static Length nearInner(Working working, Saddle4 saddle, SlopeLines slope) {
+        Sum place = Sum.of(Part.PLACE, "distance", saddle.distance());
+        return switch (saddle.measuredTo()) {
+            case NEAR_EDGE ->
+                saddle4Mark(
+                        working,
+                        2,
+                        "The conduit must be up before the edge, by the edge clearance; bending draws it in by the shrink.",
+                        place.minus("edge clearance", saddle.edgeClearance())
+                                .plus(Part.SHRINK, "shrink", slope.shrink()));
+            case CENTRED ->
+                saddle4Mark(
+                        working,
+                        2,
+                        "Half of the flat top lies before the middle. Both ends are free, so there is no shrink to add.",
+                        place.minus("half the flat", saddle.flat().times(0.5)));
+        };
+    }
+
+    private static Length saddle4Mark(Working working, int number, String words, Sum sum) {
+        return working.mark(number, "saddle4-marks", words, sum);
     }
 
     /**
@@ -153,7 +246,10 @@ final class SaddlePlans {
     }
 
     /** A saddle loses the shrink on both sides. Formula {@code saddle-cut-length}, handbook 4.6 and 4.7. */
-    private static Optional<Length> cutLength(Optional<Length> overall, Length shrink) {
-        return overall.map(length -> length.plus(shrink.times(2)));
+    private static void cut(Working working, Length overall, Length shrink) {
+        working.cut(
+                "saddle-cut-length",
+                "A saddle goes up and down again: it loses the shrink on both sides.",
+                Sum.of("overall", overall).plusTwice(Part.SHRINK, "shrink", shrink));
     }
 }

@@ -3,7 +3,10 @@ package lobrik.layout;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.derivation.Line;
+import lobrik.derivation.Sum;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
@@ -23,9 +26,9 @@ final class WhyPredicted {
 
     private WhyPredicted() {}
 
-    static List<Explanation> of(Layout layout, Plan plan) {
-        Map<FeatureId, Quantity> unrounded = unrounded(layout, plan);
-        List<Explanation> explanations = new ArrayList<>();
+    static List<Line> of(Layout layout) {
+        Map<FeatureId, Quantity> unrounded = unrounded(layout);
+        List<Line> explanations = new ArrayList<>();
         for (PlannedFeature feature : layout.features()) {
             Quantity exactMarks = unrounded.get(feature.id());
             if (exactMarks != null && feature.id().isOfFinishedPiece()) {
@@ -35,7 +38,8 @@ final class WhyPredicted {
         return List.copyOf(explanations);
     }
 
-    private static Map<FeatureId, Quantity> unrounded(Layout layout, Plan plan) {
+    private static Map<FeatureId, Quantity> unrounded(Layout layout) {
+        Plan plan = Layout.plan(layout.job());
         List<BendMade> bends = plan.marks().stream().map(Mark::asMarked).toList();
         Map<FeatureId, Quantity> values = new TreeMap<>();
         try {
@@ -51,7 +55,7 @@ final class WhyPredicted {
         return values;
     }
 
-    private static Explanation one(PlannedFeature feature, Quantity exactMarks) {
+    private static Line one(PlannedFeature feature, Quantity exactMarks) {
         Quantity asked = feature.asked();
         Quantity byMethod = difference(exactMarks, asked);
         Quantity byRounding = difference(feature.predicted(), exactMarks);
@@ -59,10 +63,15 @@ final class WhyPredicted {
                 ? "The piece was bent in the computer from these marks, on this bender's radius. It comes out as asked."
                 : "The piece was bent in the computer from these marks, on this bender's radius. What differs comes from"
                         + " the method's rounded figures and from marking on a line of the tape.";
-        return Sum.of("asked", asked)
-                .plus("from the method", byMethod)
-                .plus("from rounding the marks", byRounding)
-                .gives("predicted/" + feature.id().id(), "what comes out", "arc-step", words, feature.predicted());
+        Sum sum = Sum.of("asked", asked).plus("from the method", byMethod).plus("from rounding the marks", byRounding);
+        return new Line(
+                "predicted/" + feature.id().id(),
+                "what comes out",
+                "arc-step",
+                words,
+                sum.terms(),
+                feature.predicted(),
+                Optional.empty());
     }
 
     private static boolean isNothing(Quantity quantity) {

@@ -11,6 +11,11 @@ import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
 import lobrik.bend.Stub90;
+import lobrik.derivation.AddingUp;
+import lobrik.derivation.Line;
+import lobrik.derivation.Operation;
+import lobrik.derivation.Part;
+import lobrik.derivation.Sum;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -36,14 +41,15 @@ class WhyTest {
     }
 
     /** Works the sum from left to right, as it is written; only squares and roots are not of this form. */
-    private static double worked(List<Explanation.Term> terms) {
+    private static double worked(List<Line.Term> terms) {
         double sum = 0;
-        for (Explanation.Term term : terms) {
+        for (Line.Term term : terms) {
             double value = switch (term) {
-                case Explanation.Term.Of of -> number(of.value());
-                case Explanation.Term.Factor factor -> factor.value();
+                case Line.Term.Of of -> number(of.value());
+                case Line.Term.Ring ring -> ring.value().inches();
+                case Line.Term.Factor factor -> factor.value();
             };
-            sum = switch (term.before()) {
+            sum = switch (term.operation().text()) {
                 case "" -> value;
                 case "+" -> sum + value;
                 case "−" -> sum - value;
@@ -52,7 +58,7 @@ class WhyTest {
                 case "− 2 ×" -> sum - 2 * value;
                 case "×" -> sum * value;
                 case ", ÷" -> sum / value;
-                default -> throw new AssertionError("unknown sign " + term.before());
+                default -> throw new AssertionError("unknown sign " + term.operation());
             };
         }
         return sum;
@@ -64,7 +70,7 @@ class WhyTest {
         Jobs jobs = new Jobs(41);
         for (int i = 0; i < CASES; i++) {
             Layout layout = Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH));
-            for (Explanation explanation : Why.of(layout)) {
+            for (Line explanation : Why.of(layout)) {
                 if (!List.of("true-offset", "rolling-turn").contains(explanation.formula())) {
                     assertThat(worked(explanation.terms()))
                             .as(explanation.about() + " of " + layout.job().bend())
@@ -82,7 +88,7 @@ class WhyTest {
         int sums = 0;
         int off = 0;
         for (int i = 0; i < CASES; i++) {
-            for (Explanation sum : Why.of(Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH)))) {
+            for (Line sum : Why.of(Layout.of(jobs.next(kind, method, TapeDivision.SIXTEENTH)))) {
                 if (!isOfLengths(sum)) {
                     continue;
                 }
@@ -101,35 +107,45 @@ class WhyTest {
     }
 
     /** Of lengths that are added and taken away: what is multiplied is never exact once it is rounded. */
-    private static boolean isOfLengths(Explanation sum) {
+    private static boolean isOfLengths(Line sum) {
         return sum.result() instanceof Length
                 && !List.of("true-offset", "rolling-turn").contains(sum.formula())
                 && sum.terms().stream()
-                        .allMatch(term -> term instanceof Explanation.Term.Of of && of.value() instanceof Length);
+                        .allMatch(term -> term instanceof Line.Term.Ring
+                                || (term instanceof Line.Term.Of of && of.value() instanceof Length));
     }
 
-    private static Length written(Explanation sum, TapeDivision division) {
-        List<Explanation.Term> written = sum.terms().stream()
-                .map(term -> term instanceof Explanation.Term.Of(String before, String name, Length length)
-                        ? new Explanation.Term.Of(before, name, length.nearest(division))
-                        : term)
+    private static Length written(Line sum, TapeDivision division) {
+        List<Line.Term> written = sum.terms().stream()
+                .map(term -> switch (term) {
+                    case Line.Term.Of(Operation operation, Part part, String name, Length length) ->
+                        new Line.Term.Of(operation, part, name, length.nearest(division));
+                    case Line.Term.Ring(Operation operation, int mark, String name, Length place) ->
+                        new Line.Term.Ring(operation, mark, name, place.nearest(division));
+                    case Line.Term.Of _, Line.Term.Factor _ -> term;
+                })
                 .toList();
         return Length.ofInches(worked(written)).nearest(division);
     }
 
     @Test
     void sumsAreWrittenAsOnATape_whereTheyAddUpSo_elseFiner() {
-        Explanation fractions = Sum.of("leg", Length.ofFraction(18, 1, 4))
-                .minus("take-up", Length.ofInches(6))
-                .gives("mark1", "mark 1", "f", "w.", Length.ofFraction(12, 1, 4));
+        Line fractions = line(
+                Sum.of("leg", Length.ofFraction(18, 1, 4)).minus("take-up", Length.ofInches(6)),
+                Length.ofFraction(12, 1, 4));
         assertThat(AddingUp.of(fractions, AddingUp.INCHES)).isEqualTo(TapeDivision.SIXTEENTH);
         // 914.4 − 12.7 + 27.0 is 928.7; in whole millimetres 914 − 13 + 27 would be 929.
-        Explanation converted = Sum.of("distance", Length.ofInches(36))
-                .minus("edge clearance", Length.ofInches(0.5))
-                .plus("shrink", Length.ofFraction(1, 1, 16))
-                .gives("mark2", "mark 2", "f", "w.", Length.ofFraction(36, 9, 16));
+        Line converted = line(
+                Sum.of("distance", Length.ofInches(36))
+                        .minus("edge clearance", Length.ofInches(0.5))
+                        .plus("shrink", Length.ofFraction(1, 1, 16)),
+                Length.ofFraction(36, 9, 16));
         assertThat(AddingUp.of(converted, AddingUp.INCHES)).isEqualTo(TapeDivision.SIXTEENTH);
         assertThat(AddingUp.of(converted, AddingUp.MILLIMETRES).step()).isEqualTo(Length.ofMillimetres(0.1));
+    }
+
+    private static Line line(Sum sum, Quantity result) {
+        return new Line("mark2", "mark 2", "f", "w.", sum.terms(), result, Optional.empty());
     }
 
     @ParameterizedTest
@@ -138,14 +154,14 @@ class WhyTest {
         Jobs jobs = new Jobs(42);
         for (int i = 0; i < CASES; i++) {
             Layout layout = Layout.of(jobs.next(kind, method, TapeDivision.EIGHTH));
-            List<Explanation> why = Why.of(layout);
+            List<Line> why = Why.of(layout);
             assertThat(why).allSatisfy(explanation -> {
                 assertThat(explanation.words()).endsWith(".").hasSizeLessThan(200);
                 assertThat(explanation.terms())
                         .isNotEmpty()
                         .as("one sign before each figure")
-                        .noneMatch(term -> term instanceof Explanation.Term.Of of
-                                && of.before().matches("[+−].*")
+                        .noneMatch(term -> term instanceof Line.Term.Of of
+                                && of.operation().text().matches("[+−].*")
                                 && of.value().count() < 0);
             });
             for (Mark mark : layout.marks()) {
@@ -162,24 +178,24 @@ class WhyTest {
         }
     }
 
-    private static Optional<Explanation> about(List<Explanation> why, String about) {
+    private static Optional<Line> about(List<Line> why, String about) {
         return why.stream().filter(each -> each.about().equals(about)).findFirst();
     }
 
-    private static Optional<Quantity> rounded(List<Explanation> why, String about) {
-        return about(why, about).flatMap(Explanation::rounded);
+    private static Optional<Quantity> rounded(List<Line> why, String about) {
+        return about(why, about).flatMap(Line::rounded);
     }
 
     @Test
     void stubMark_isTheLegLessTheTakeUp() {
         Stub90 stub = new Stub90(Length.ofFraction(17, 5, 8), Optional.empty(), Placement.ARROW);
-        Explanation mark = Why.of(
+        Line mark = Why.of(
                         Layout.of(new Job(stub, Jobs.threeQuarters(), School.of(Method.CHART, TapeDivision.SIXTEENTH))))
                 .getFirst();
         assertThat(mark.terms())
                 .containsExactly(
-                        new Explanation.Term.Of("", "leg", Length.ofFraction(17, 5, 8)),
-                        new Explanation.Term.Of("−", "take-up", Length.ofInches(6)));
+                        new Line.Term.Of(Operation.START, Part.PLACE, "leg", Length.ofFraction(17, 5, 8)),
+                        new Line.Term.Of(Operation.MINUS, Part.TAKE_UP, "take-up", Length.ofInches(6)));
         assertThat(mark.result()).isEqualTo(Length.ofFraction(11, 5, 8));
         assertThat(mark.words()).contains("take-up");
     }
@@ -195,15 +211,15 @@ class WhyTest {
                 OffsetLayout.BEFORE_OBSTACLE,
                 Optional.empty());
         Job job = new Job(offset, Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.NONE));
-        Explanation exact = about(Why.of(Layout.of(job)), "predicted/rise").orElseThrow();
+        Line exact = about(Why.of(Layout.of(job)), "predicted/rise").orElseThrow();
         assertThat(exact.words()).contains("as asked");
-        Explanation chart = about(
+        Line chart = about(
                         Why.of(Layout.of(new Job(
                                 offset, Jobs.threeQuarters(), School.of(Method.CHART, TapeDivision.SIXTEENTH)))),
                         "predicted/rise")
                 .orElseThrow();
-        assertThat(chart.terms()).extracting(Explanation.Term::name).contains("from the method");
-        assertThat(number(((Explanation.Term.Of) chart.terms().get(2)).value())).isZero();
+        assertThat(chart.terms()).extracting(Line.Term::name).contains("from the method");
+        assertThat(number(((Line.Term.Of) chart.terms().get(2)).value())).isZero();
         assertThat(chart.about()).isEqualTo("predicted/" + FeatureId.RISE.id());
     }
 }

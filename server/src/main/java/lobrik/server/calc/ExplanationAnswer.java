@@ -1,8 +1,8 @@
 package lobrik.server.calc;
 
 import java.util.List;
-import lobrik.layout.AddingUp;
-import lobrik.layout.Explanation;
+import lobrik.derivation.AddingUp;
+import lobrik.derivation.Line;
 import lobrik.measure.Quantity;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
@@ -34,28 +34,31 @@ public record ExplanationAnswer(
     public record TermAnswer(
             String before, String name, @Nullable Unit unit, double value) {
 
-        static TermAnswer of(Explanation.Term term) {
+        static TermAnswer of(Line.Term term) {
             return switch (term) {
-                case Explanation.Term.Of of ->
-                    new TermAnswer(of.before(), of.name(), Unit.of(of.value()), Numbers.of(of.value()));
-                case Explanation.Term.Factor factor ->
-                    new TermAnswer(factor.before(), factor.name(), null, factor.value());
+                case Line.Term.Of of ->
+                    new TermAnswer(of.operation().text(), of.name(), Unit.of(of.value()), Numbers.of(of.value()));
+                case Line.Term.Ring ring ->
+                    new TermAnswer(
+                            ring.operation().text(), ring.name(), Unit.of(ring.value()), Numbers.of(ring.value()));
+                case Line.Term.Factor factor ->
+                    new TermAnswer(factor.operation().text(), factor.name(), null, factor.value());
             };
         }
     }
 
-    static ExplanationAnswer of(Explanation explanation) {
-        Quantity result = explanation.result();
+    static ExplanationAnswer of(Line line) {
+        Quantity result = line.result();
         return new ExplanationAnswer(
-                explanation.about(),
-                explanation.name(),
-                explanation.formula(),
-                explanation.words(),
-                explanation.terms().stream().map(TermAnswer::of).toList(),
+                line.about(),
+                line.name(),
+                line.formula(),
+                line.words(),
+                line.terms().stream().map(TermAnswer::of).toList(),
                 Unit.of(result),
                 Numbers.of(result),
-                explanation.rounded().map(Numbers::of).orElse(null),
-                16 << AddingUp.INCHES.indexOf(AddingUp.of(explanation, AddingUp.INCHES)),
-                AddingUp.MILLIMETRES.indexOf(AddingUp.of(explanation, AddingUp.MILLIMETRES)));
+                line.rounded().map(Numbers::of).orElse(null),
+                16 << AddingUp.INCHES.indexOf(AddingUp.of(line, AddingUp.INCHES)),
+                AddingUp.MILLIMETRES.indexOf(AddingUp.of(line, AddingUp.MILLIMETRES)));
     }
 }

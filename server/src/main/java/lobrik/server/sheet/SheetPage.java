@@ -10,10 +10,11 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
-import lobrik.layout.AddingUp;
+import lobrik.derivation.AddingUp;
+import lobrik.derivation.Line;
+import lobrik.derivation.Operation;
 import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
-import lobrik.layout.Explanation;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.layout.Why;
@@ -202,10 +203,10 @@ final class SheetPage {
 
     private void worked(float foot) {
         float line = y - 28;
-        List<Explanation> shown = Why.of(layout()).stream()
+        List<Line> shown = Why.of(layout()).stream()
                 .filter(each -> !each.about().startsWith("predicted/"))
                 .toList();
-        for (Explanation each : shown) {
+        for (Line each : shown) {
             canvas.fitted(Typeface.TEXT, 9.5f, left, line, (right - left) * 0.62f, sum(each));
             line -= 13;
         }
@@ -227,7 +228,7 @@ final class SheetPage {
     }
 
     /** As a teacher writes it: what stands on the card first, then the sum, in figures that add up. */
-    private String sum(Explanation each) {
+    private String sum(Line each) {
         TapeDivision division =
                 AddingUp.of(each, sheet.unit() == LengthUnit.MILLIMETRE ? AddingUp.MILLIMETRES : AddingUp.INCHES);
         String gives = " = " + written(each.result(), division);
@@ -235,20 +236,21 @@ final class SheetPage {
             gives += ", on the tape " + sheet.onTape(each.result());
         }
         if (each.terms().size() == 2
-                && each.terms().getFirst() instanceof Explanation.Term.Of of
-                && each.terms().getLast() instanceof Explanation.Term.Factor factor
-                && factor.before().equals("×")) {
+                && each.terms().getFirst() instanceof Line.Term.Of of
+                && each.terms().getLast() instanceof Line.Term.Factor factor
+                && factor.operation() == Operation.TIMES) {
             String times = decimal(factor.value());
             return each.name() + " = " + factor.name() + ": " + times + "; " + times + " × "
                     + written(of.value(), division) + gives;
         }
         StringBuilder sum = new StringBuilder(each.name()).append(" =");
-        for (Explanation.Term term : each.terms()) {
+        for (Line.Term term : each.terms()) {
             String figure = switch (term) {
-                case Explanation.Term.Of of -> written(of.value(), division);
-                case Explanation.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
+                case Line.Term.Of of -> written(of.value(), division);
+                case Line.Term.Ring ring -> written(ring.value(), division);
+                case Line.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
             };
-            Stream.of(term.before(), term.name(), figure)
+            Stream.of(term.operation().text(), term.name(), figure)
                     .filter(part -> !part.isEmpty())
                     .forEach(part -> sum.append(' ').append(part));
         }

@@ -1,4 +1,4 @@
-package lobrik.layout;
+package lobrik.derivation;
 
 import java.util.List;
 import java.util.OptionalDouble;
@@ -31,53 +31,50 @@ public final class AddingUp {
      * The coarsest of the divisions at which a sum adds up, or the finest of them if it does at none. A product of a rounded
      * figure is never exact, so it is written as on a tape; so are angles and roots.
      */
-    public static TapeDivision of(Explanation explanation, List<TapeDivision> divisions) {
+    public static TapeDivision of(Line line, List<TapeDivision> divisions) {
         // What a method adds to what was asked is often less than a line of a tape.
         List<TapeDivision> usable =
-                explanation.about().startsWith("predicted/") ? divisions.subList(1, divisions.size()) : divisions;
+                line.about().startsWith("predicted/") ? divisions.subList(1, divisions.size()) : divisions;
         return usable.stream()
-                .filter(division -> addsUp(explanation, division))
+                .filter(division -> addsUp(line, division))
                 .findFirst()
-                .orElse(isProduct(explanation) ? usable.getFirst() : usable.getLast());
+                .orElse(isProduct(line) ? usable.getFirst() : usable.getLast());
     }
 
-    private static boolean isProduct(Explanation explanation) {
-        return explanation.terms().stream().anyMatch(term -> term instanceof Explanation.Term.Factor);
+    private static boolean isProduct(Line line) {
+        return line.terms().stream().anyMatch(term -> term instanceof Line.Term.Factor);
     }
 
-    private static boolean addsUp(Explanation explanation, TapeDivision division) {
-        if (!(explanation.result() instanceof Length result)) {
+    private static boolean addsUp(Line line, TapeDivision division) {
+        if (!(line.result() instanceof Length result)) {
             return true;
         }
-        OptionalDouble worked = worked(explanation, division);
+        OptionalDouble worked = worked(line, division);
         return worked.isEmpty()
                 || Length.ofInches(worked.getAsDouble()).nearest(division).equals(result.nearest(division));
     }
 
     /** The sum of the figures as they are written, in inches, from left to right; empty where it is none of lengths. */
-    private static OptionalDouble worked(Explanation explanation, TapeDivision division) {
+    private static OptionalDouble worked(Line line, TapeDivision division) {
         double sum = 0;
-        for (Explanation.Term term : explanation.terms()) {
-            double value;
+        for (Line.Term term : line.terms()) {
+            double value = 0;
             switch (term) {
-                case Explanation.Term.Of of -> {
-                    if (!(of.value() instanceof Length length)) {
-                        return OptionalDouble.empty();
-                    }
+                case Line.Term.Of(Operation _, Part _, String _, Length length) ->
                     value = length.nearest(division).inches();
+                case Line.Term.Ring(Operation _, int _, String _, Length place) ->
+                    value = place.nearest(division).inches();
+                case Line.Term.Factor factor -> value = Math.round(factor.value() * 1e4) / 1e4;
+                case Line.Term.Of _ -> {
+                    return OptionalDouble.empty();
                 }
-                case Explanation.Term.Factor factor -> value = Math.round(factor.value() * 1e4) / 1e4;
             }
-            switch (term.before()) {
-                case "" -> sum = value;
-                case "+" -> sum += value;
-                case "−" -> sum -= value;
-                case "2 ×" -> sum = 2 * value;
-                case "+ 2 ×" -> sum += 2 * value;
-                case "− 2 ×" -> sum -= 2 * value;
-                case "×" -> sum *= value;
-                case ", ÷" -> sum /= value;
-                default -> {
+            switch (term.operation()) {
+                case START, PLUS, MINUS, START_TWICE, PLUS_TWICE, MINUS_TWICE ->
+                    sum += term.operation().times() * value;
+                case TIMES -> sum *= value;
+                case DIVIDED_BY -> sum /= value;
+                case ROOT_OF_SQUARE, AND_SQUARE, END_OF_ROOT, OVER -> {
                     return OptionalDouble.empty();
                 }
             }
