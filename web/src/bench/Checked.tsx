@@ -1,5 +1,4 @@
 import type { Schemas } from '../api/client';
-import type { Kind } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
@@ -25,9 +24,8 @@ export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: S
         <>
           <div className="h-[16rem] rounded-field border border-base-content/30">
             <Elevation
-              kind={job.kind as Kind}
               plan={asked}
-              made={made.centreline}
+              made={made}
               exaggeration={checked.drawnTimes}
               outsideDiameter={job.outsideDiameterIn}
               description="What you bent, over what was asked for"

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Schemas } from '../api/client';
-import type { Kind } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
+import { isUpright } from '../drawing/pose';
 
 const METHODS: Record<string, string> = {
   chart: 'by the chart',
@@ -28,10 +28,9 @@ export function JobSheet({ job }: { job: Schemas['SheetJob'] }) {
   return (
     <section aria-label="The job" className="grid gap-1">
       <div
-        className={`rounded-field border border-base-content/30 ${job.kind === 'stub90' ? 'h-[19rem]' : 'h-[16.5rem]'}`}
+        className={`rounded-field border border-base-content/30 ${isUpright(plan.shape) ? 'h-[19rem]' : 'h-[16.5rem]'}`}
       >
         <Elevation
-          kind={job.kind as Kind}
           plan={plan}
           dimensions={plan.dimensions}
           outsideDiameter={job.outsideDiameterIn}

@@ -3,7 +3,7 @@ import { FigureSpans } from '../entry/Figure';
 import { quantityParts, quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
-import { spread } from './runSpots';
+import { spread } from './dimensionSpots';
 import { flagWidth, NARROW_PX, Ring } from './StripRing';
 import { divisionFor } from './tape';
 import { TapeRule } from './TapeRule';

@@ -1,19 +1,17 @@
 import { type KeyboardEvent, type PointerEvent, useRef, useState } from 'react';
 import type { LayoutAnswer } from '../api/queries';
-import type { Kind } from '../bends/kinds';
 import { boxAround, fit, path, type Point, type View } from './geometry';
-import type { Space } from './pose';
+import { type Shape, type Space, stood } from './pose';
 import { Sized } from './Sized';
-import { boxes, larger, obstacleSolids, standing } from './solids';
+import { boxes, larger, obstacleSolids } from './solids';
 import { type Gaze, ISOMETRIC, seen, turned } from './turn';
 import { Conduit, Rings } from './TurnedConduit';
 
 interface TurnedProps {
-  kind: Kind;
   plan: LayoutAnswer;
   outsideDiameter: number;
   /** What is asked for exactly, to compare with. */
-  wanted?: readonly Space[] | undefined;
+  wanted?: Shape | null | undefined;
   exaggeration: number;
   description: string;
 }
@@ -27,7 +25,6 @@ export function Turned(props: TurnedProps) {
 }
 
 function Drawing({
-  kind,
   plan,
   outsideDiameter,
   wanted,
@@ -38,8 +35,8 @@ function Drawing({
 }: TurnedProps & { width: number; height: number }) {
   const [gaze, setGaze] = useState<Gaze>(ISOMETRIC);
   const drag = useRef<{ x: number; y: number } | undefined>(undefined);
-  const stand = standing(kind, plan.shape.centreline, outsideDiameter);
-  const asked = wanted?.map(stand);
+  const stand = stood(plan.shape, outsideDiameter);
+  const asked = wanted?.centreline.map(stood(wanted, outsideDiameter));
   const piece = plan.shape.centreline.map(stand).map((point, i) => larger(asked?.[i], point, exaggeration));
   const solids = obstacleSolids(plan.obstacle).concat(boxes(plan.around, stand));
   const look = (point: Space) => seen(point, gaze);

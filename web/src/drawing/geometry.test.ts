@@ -1,36 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { along, at, beside, boxAround, exaggerated, fit, meet, path, standOnFarLeg } from './geometry';
-
-/** A stub with legs of 10 and 20 along the axes and a corner without radius, bent by an angle in degrees. */
-function stub(angle: number): number[][] {
-  const radians = (angle * Math.PI) / 180;
-  return [
-    [0, 0, 0],
-    [10, 0, 0],
-    [10 + 20 * Math.cos(radians), 20 * Math.sin(radians), 0],
-  ];
-}
-
-describe('standing a stub up', () => {
-  it('puts the far leg on the floor and the corner at the origin', () => {
-    const { points } = standOnFarLeg(stub(90), 1);
-    expect(at(points, 0).x).toBeCloseTo(0);
-    expect(at(points, 0).y).toBeCloseTo(10.5);
-    expect(at(points, 1)).toEqual({ x: 0, y: 0.5 });
-    expect(at(points, 2).x).toBeCloseTo(20);
-    expect(at(points, 2).y).toBeCloseTo(0.5);
-  });
-
-  it('lets the stub of a bend under 90° lean away from the far leg', () => {
-    const under = standOnFarLeg(stub(85), 1).points;
-    const over = standOnFarLeg(stub(95), 1).points;
-    expect(at(under, 0).x).toBeLessThan(-0.8);
-    expect(at(over, 0).x).toBeGreaterThan(0.8);
-    for (const points of [under, over]) {
-      expect(at(points, 2).y).toBeCloseTo(0.5);
-    }
-  });
-});
+import { along, at, beside, boxAround, exaggerated, fit, path } from './geometry';
 
 describe('lines', () => {
   it('runs beside a straight at its distance, and round a corner on a mitre', () => {
@@ -56,11 +25,6 @@ describe('lines', () => {
     expect(along(line, 5).point).toEqual({ x: 3, y: 2 });
     expect(along(line, 9).point).toEqual({ x: 3, y: 6 });
     expect(along(line, 1).direction).toEqual({ x: 1, y: 0 });
-  });
-
-  it('meets where two lines cross, and nowhere where they are parallel', () => {
-    expect(meet({ x: 0, y: 0 }, { x: 1, y: 0 }, { x: 5, y: -3 }, { x: 0, y: 1 })).toEqual({ x: 5, y: 0 });
-    expect(meet({ x: 0, y: 0 }, { x: 1, y: 0 }, { x: 0, y: 1 }, { x: 1, y: 0 })).toBeUndefined();
   });
 
   it('draws a difference larger by its factor only', () => {

@@ -10,55 +10,12 @@ export interface Point {
   y: number;
 }
 
-/** A centreline as the calculation interface gives it: [x, y, z] in inches. */
-export type Centreline = readonly (readonly number[])[];
-
-/** A piece placed in its elevation. */
-export interface PosedPiece {
-  points: Point[];
-  /** Where the axes of the two outer legs meet. */
-  corner: Point;
-  /** Where any other point of its frame lies. */
-  place: (point: readonly number[]) => Point;
-}
-
 const subtract = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
 const length = (a: Point): number => Math.hypot(a.x, a.y);
 const unit = (a: Point): Point => {
   const size = length(a) || 1;
   return { x: a.x / size, y: a.y / size };
 };
-
-/** Where two lines through points along directions meet; undefined where they are parallel. */
-export function meet(p: Point, along: Point, q: Point, across: Point): Point | undefined {
-  const determinant = along.x * across.y - along.y * across.x;
-  if (Math.abs(determinant) < 1e-9) {
-    return undefined;
-  }
-  const t = ((q.x - p.x) * across.y - (q.y - p.y) * across.x) / determinant;
-  return { x: p.x + t * along.x, y: p.y + t * along.y };
-}
-
-/**
- * Stands a stub up: the far leg lies on the floor (y = 0 at its underside) and runs to the right, the datum leg rises, and
- * the corner of the axes is at x = 0. Every piece stands alike, so what was asked for and what was made can be laid over
- * one another.
- */
-export function standOnFarLeg(centreline: Centreline, outsideDiameter: number): PosedPiece {
-  // Seen from the other side: the datum leg points up when the piece's x points down.
-  const upright = (point: readonly number[]) => ({ x: point[1] ?? 0, y: -(point[0] ?? 0) });
-  const flat = centreline.map(upright);
-  const [first, second] = [at(flat, 0), at(flat, 1)];
-  const [last, beforeLast] = [at(flat, -1), at(flat, -2)];
-  const far = unit(subtract(last, beforeLast));
-  const corner = meet(first, unit(subtract(second, first)), last, far) ?? second;
-  const floor = outsideDiameter / 2;
-  const turned = ({ x, y }: Point): Point => {
-    const from = subtract({ x, y }, corner);
-    return { x: from.x * far.x + from.y * far.y, y: from.y * far.x - from.x * far.y + floor };
-  };
-  return { points: flat.map(turned), corner: { x: 0, y: floor }, place: (point) => turned(upright(point)) };
-}
 
 /** A point of a list, counted from its end if negative; the list must have it. */
 export function at(points: readonly Point[], index: number): Point {

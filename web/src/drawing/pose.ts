@@ -1,60 +1,83 @@
-/** How a piece lies in its elevation: from its own frame (inches, x along the datum leg) to the drawing's (y up). */
+/** How a piece lies in its elevation: from its own frame (inches, x along the datum leg) to the drawing's (y up). Pure. */
 
+import type { Schemas } from '../api/client';
 import type { Point } from './geometry';
-import type { Kind } from '../bends/kinds';
 
 /** A point of a piece as the calculation interface gives it: [x, y, z] in inches. */
 export type Space = readonly number[];
 
+/** What is drawn of a piece: its centreline, and how the core says that it lies. */
+export interface Shape {
+  centreline: readonly Space[];
+  /** A device may remember pieces from an earlier build, which did not say: those lie on their datum leg until they are asked for anew. */
+  pose?: Schemas['PoseAnswer'] | undefined;
+}
+
 export interface Pose {
-  /** Where a point of a piece lies on the drawing. */
+  /** Where a point of a piece lies on the drawing; the surface that it lies on is y = 0. */
   place: (point: Space) => Point;
-  /** Where it lies in the view from above, for bends that leave their plane. */
+  /** Where it lies in the view from above, for pieces that leave their plane. */
   fromAbove: ((point: Space) => Point) | undefined;
-  /** Height of the surface that the piece lies on. */
-  surface: number;
+  /** Whether the datum end stands up, so that what is beside it has its place above. */
+  datumUp: boolean;
 }
 
 /** Room between the elevation and the view from above, inches of the drawing. */
 const BETWEEN_VIEWS = 2.5;
 
-/**
- * The pose of a kind of bend.
- *
- * @param asked centreline of what was asked for: it decides where what was made lies, too
- */
-export function poseOf(kind: Kind, asked: readonly Space[], outsideDiameter: number): Pose {
-  const half = outsideDiameter / 2;
-  if (kind === 'backToBack90') {
-    // A U stands on its middle: what lies furthest along the datum leg is down.
-    const deepest = Math.max(...asked.map((point) => at(point, 0)));
-    return {
-      place: (point) => ({ x: at(point, 1), y: deepest - at(point, 0) + half }),
-      fromAbove: undefined,
-      surface: 0,
-    };
-  }
-  if (kind === 'boxOffset') {
-    // Its far leg lies on the wall; the end that enters the box stands off it.
-    const wall = Math.max(...asked.map((point) => at(point, 1)));
-    return {
-      place: (point) => ({ x: at(point, 0), y: wall - at(point, 1) + half }),
-      fromAbove: undefined,
-      surface: 0,
-    };
-  }
-  const side = (point: Space): Point => ({ x: at(point, 0), y: at(point, 1) + half });
-  if (kind !== 'rollingOffset') {
-    return { place: side, fromAbove: undefined, surface: 0 };
-  }
-  const widest = Math.max(...asked.map((point) => at(point, 2)));
-  return {
-    place: side,
-    fromAbove: (point) => ({ x: at(point, 0), y: at(point, 2) - widest - half - BETWEEN_VIEWS }),
-    surface: 0,
+/** What leaves its plane by less than this, inches, is as well seen from the side alone. */
+const FLAT = 1 / 32;
+
+const LYING: Schemas['PoseAnswer'] = { across: [1, 0, 0], up: [0, 1, 0], origin: [0, 0, 0], onDatumLeg: true };
+
+/** How a piece lies in space: to the right, up, and towards who looks at it. */
+export function stood({ pose = LYING }: Shape, outsideDiameter: number): (point: Space) => Space {
+  const { across, up, origin } = pose;
+  const towards = cross(across, up);
+  return (point) => {
+    const from = point.map((value, i) => value - at(origin, i));
+    return [dot(from, across), dot(from, up) + outsideDiameter / 2, dot(from, towards)];
   };
+}
+
+/** Whether its datum leg stands up, so that its drawing is about as high as it is wide. */
+export function isUpright({ pose = LYING }: Shape): boolean {
+  return Math.abs(at(pose.across, 0)) < 0.5;
+}
+
+/** How a piece lies on a drawing. */
+export function poseOf(shape: Shape, outsideDiameter: number): Pose {
+  const inSpace = stood(shape, outsideDiameter);
+  const depths = shape.centreline.map((point) => at(inSpace(point), 2));
+  const widest = Math.max(...depths);
+  return {
+    place: (point) => flat(inSpace(point), 1),
+    fromAbove:
+      widest - Math.min(...depths) < FLAT
+        ? undefined
+        : (point) => {
+            const { x, y } = flat(inSpace(point), 2);
+            return { x, y: y - widest - outsideDiameter / 2 - BETWEEN_VIEWS };
+          },
+    datumUp: at((shape.pose ?? LYING).up, 0) < -0.5,
+  };
+}
+
+function flat(point: Space, axis: 1 | 2): Point {
+  return { x: at(point, 0), y: at(point, axis) };
 }
 
 function at(point: Space, index: number): number {
   return point[index] ?? 0;
+}
+
+function dot(one: Space, other: Space): number {
+  return one.reduce((sum, value, i) => sum + value * at(other, i), 0);
+}
+
+function cross(one: Space, other: Space): Space {
+  return [1, 2, 0].map((i, k) => {
+    const j = [2, 0, 1][k] ?? 0;
+    return at(one, i) * at(other, j) - at(one, j) * at(other, i);
+  });
 }

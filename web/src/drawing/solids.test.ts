@@ -1,29 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { boxes, larger, obstacleSolids, standing } from './solids';
+import { boxes, larger, obstacleSolids } from './solids';
 
 describe('what stands in space', () => {
-  const stub = [
-    [0, 0, 0],
-    [12, 0, 0],
-    [17, 5, 0],
-    [17, 22, 0],
-  ];
-
-  it('puts a stub on its far leg and everything else on its datum leg', () => {
-    expect(standing('stub90', stub, 1)([17, 22, 0])).toEqual([22, 0.5, 0]);
-    expect(standing('stub90', stub, 1)([0, 0, 0])).toEqual([0, 17.5, 0]);
-    expect(standing('offset', stub, 1)([3, 0, 2])).toEqual([3, 0.5, 2]);
-  });
-
-  it('puts the far leg of a box offset on the wall', () => {
-    const offset = [
-      [0, 0, 0],
-      [20, 0.5, 0],
-    ];
-    expect(standing('boxOffset', offset, 1)([20, 0.5, 0])[1]).toBe(0.5);
-    expect(standing('boxOffset', offset, 1)([0, 0, 0])[1]).toBe(1);
-  });
-
   it('gives an obstacle both its sides and the edges between them', () => {
     const [block] = obstacleSolids({ shape: 'rectangular', fromIn: 30, widthIn: 10, heightIn: 4 });
     expect(block?.edges).toHaveLength(2 + 5);

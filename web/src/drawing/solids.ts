@@ -1,7 +1,6 @@
 /** What stands round a piece in space, as edges, and how the piece stands. Pure, in inches. */
 
 import type { Schemas } from '../api/client';
-import type { Kind } from '../bends/kinds';
 import { BOX } from './Around';
 import type { Space } from './pose';
 
@@ -9,21 +8,6 @@ import type { Space } from './pose';
 const HALF_WIDTH = 6;
 
 export type Place = (point: Space) => Space;
-
-/** Puts a piece on its surface, y = 0: nineties stand on their far or middle leg, everything else lies. */
-export function standing(kind: Kind, centreline: readonly Space[], diameter: number): Place {
-  const half = diameter / 2;
-  const most = (index: number) => Math.max(...centreline.map((point) => point[index] ?? 0));
-  if (kind === 'stub90' || kind === 'backToBack90') {
-    const deepest = most(0);
-    return ([x = 0, y = 0, z = 0]) => [y, deepest - x + half, z];
-  }
-  if (kind === 'boxOffset') {
-    const wall = most(1);
-    return ([x = 0, y = 0, z = 0]) => [x, wall - y + half, -z];
-  }
-  return ([x = 0, y = 0, z = 0]) => [x, y + half, z];
-}
 
 export function larger(asked: Space | undefined, made: Space, factor: number): Space {
   return asked === undefined ? made : made.map((value, i) => (asked[i] ?? 0) + factor * (value - (asked[i] ?? 0)));

@@ -1,5 +1,5 @@
 import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
-import type { PlaceSize } from './runSpots';
+import type { PlaceSize } from './dimensionSpots';
 
 /**
  * How large what stands at the places of a drawing is: known before anything is painted, and again whenever it changes.

@@ -15,7 +15,7 @@ import { useLive } from '../live/useLive';
 import { useStanding } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { movedTo } from '../queue/store';
-import { kindOfAttempt, ringsRead } from './attempts';
+import { hasFewFeatures, kindOfAttempt, ringsRead } from './attempts';
 import { asTaken, type Datum } from './datum';
 import { GaugeDialog } from './GaugeDialog';
 import { GaugeStrip } from './GaugeStrip';
@@ -108,6 +108,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
   const complete = attempt.features.every(({ state }) => state !== 'open');
   const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
+  const roomy = hasFewFeatures(attempt);
   const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
   const onEnter = () => {
     const { active } = readings;
@@ -128,10 +129,10 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
           .filter(({ id }) => only === undefined || id === only)
           .map((feature) => [
             feature.id,
-            <ReadingPlace key={feature.id} feature={feature} bends={bends} crowded={kind !== 'stub90'} />,
+            <ReadingPlace key={feature.id} feature={feature} bends={bends} crowded={!roomy} />,
           ]),
       ),
-    [attempt.features, bends, kind, only],
+    [attempt.features, bends, roomy, only],
   );
   const rings = useMemo(() => ringsRead(straight), [straight]);
   return (
@@ -176,7 +177,6 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
         <div className="flex min-h-0 flex-1 flex-col sm:max-lg:min-h-fit lg:flex-row">
           <div className="min-h-[5.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
             <Drawing
-              kind={kind}
               plan={attempt.plan}
               outsideDiameter={diameter}
               description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}

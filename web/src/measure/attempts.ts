@@ -13,3 +13,11 @@ export function ringsRead(attempt: Attempt): number[] {
     .filter(({ id }) => featureOf(id).kind === 'mark')
     .flatMap(({ reading }) => (reading?.value == null ? [] : [reading.value]));
 }
+
+/** As many figures as can stand on a drawing in full. */
+const FEW = 4;
+
+/** Whether so little is read of a piece that there is room for all of it on its drawing. */
+export function hasFewFeatures(attempt: Attempt): boolean {
+  return attempt.features.length <= FEW;
+}

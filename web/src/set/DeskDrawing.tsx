@@ -61,10 +61,9 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
       <div className="relative min-h-0 flex-1">
         {view === 'side' ? (
           <Elevation
-            kind={draft.kind}
             plan={plan}
             outsideDiameter={diameter}
-            wanted={plan.wanted?.centreline}
+            wanted={plan.wanted}
             dimensions={plan.dimensions}
             exaggeration={Number(larger)}
             faded={stale}
@@ -75,10 +74,9 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
         ) : (
           <div className={stale ? 'absolute inset-0 opacity-30' : 'contents'}>
             <Turned
-              kind={draft.kind}
               plan={plan}
               outsideDiameter={diameter}
-              wanted={plan.wanted?.centreline}
+              wanted={plan.wanted}
               exaggeration={Number(larger)}
               description={description}
             />

@@ -2,7 +2,7 @@ import { TriangleAlert } from 'lucide-react';
 import type { ReactNode } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import type { NoteSpots } from '../drawing/RunElevation';
+import type { NoteSpots } from '../drawing/Elevation';
 import { CureButtons } from './CureButtons';
 
 type Cure = Schemas['CureAnswer'];

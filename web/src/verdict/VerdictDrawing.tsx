@@ -11,7 +11,7 @@ import { lineOf, useLine } from '../entry/line';
 import { Target } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
-import { kindOfAttempt } from '../measure/attempts';
+import { hasFewFeatures } from '../measure/attempts';
 
 const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '▲ two readings', read: '' } as const;
 
@@ -44,16 +44,15 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
   const [chosen, setLarger] = useState<(typeof LARGER)[number]['value']>();
   const larger = chosen ?? (attempt.drawnTimes === 1 ? '1' : '4');
   const diameter = attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1;
-  const kind = kindOfAttempt(attempt);
   const bends = attempt.plan.marks.length;
   const asked = attempt.plan.wanted ?? attempt.plan.shape;
   const plan = useMemo(() => ({ ...attempt.plan, shape: asked }), [attempt.plan, asked]);
   const description = `What was made over what was asked for. ${described(attempt, unit)}.`;
-  const stub = kind === 'stub90';
+  const roomy = hasFewFeatures(attempt);
   const places = Object.fromEntries(
     attempt.features.map((feature) => [
       feature.id,
-      stub ? <StubTag feature={feature} bends={bends} /> : <MadeTag feature={feature} bends={bends} />,
+      roomy ? <LargeTag feature={feature} bends={bends} /> : <MadeTag feature={feature} bends={bends} />,
     ]),
   );
   return (
@@ -61,10 +60,9 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
       <div className="relative min-h-0 flex-1">
         {view === 'side' || attempt.made == null ? (
           <Elevation
-            kind={kind}
             plan={plan}
-            made={attempt.made?.centreline}
-            marked={marked?.centreline}
+            made={attempt.made}
+            marked={marked}
             exaggeration={Number(larger)}
             outsideDiameter={diameter}
             description={description}
@@ -73,9 +71,8 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
         ) : (
           <div className="contents" style={BENT}>
             <Turned
-              kind={kind}
               plan={{ ...attempt.plan, shape: attempt.made }}
-              wanted={asked.centreline}
+              wanted={asked}
               exaggeration={Number(larger)}
               outsideDiameter={diameter}
               description={description}
@@ -174,7 +171,8 @@ function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
   );
 }
 
-function StubTag({ feature, bends }: { feature: Feature; bends: number }) {
+/** Where there are few: what was made, too, so large that it is read from the other side of the bench. */
+function LargeTag({ feature, bends }: { feature: Feature; bends: number }) {
   const shown = useLine(feature);
   return (
     <div className="rounded-field bg-base-100 px-2 text-center leading-tight">

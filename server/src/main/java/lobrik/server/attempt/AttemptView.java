@@ -178,7 +178,9 @@ public record AttemptView(
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
-                made.map(PieceShape::of).orElse(null),
+                made.map(piece -> PieceShape.of(
+                                measured.verdict().question().layout().job().bend(), piece))
+                        .orElse(null),
                 verdict.drawnTimes(made),
                 measured.ledger().size());
     }

@@ -256,7 +256,14 @@ class Benches {
                             advice == null ? null : SheetJobs.words(advice),
                             next == null ? null : next.sentence(),
                             calculations.plan(question),
-                            made.map(PieceShape::of).orElse(null),
+                            made.map(piece -> PieceShape.of(
+                                            measured.verdict()
+                                                    .question()
+                                                    .layout()
+                                                    .job()
+                                                    .bend(),
+                                            piece))
+                                    .orElse(null),
                             measured.verdict().drawnTimes(made),
                             measured.verdict().features().stream()
                                     .map(feature -> SheetJobs.checked(feature, measured))

@@ -2,6 +2,7 @@ package lobrik.server.calc;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import lobrik.bend.Bend;
 import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Comparison;
@@ -300,6 +301,7 @@ public record LayoutAnswer(
 
     static LayoutAnswer of(Review review, List<Surround> around) {
         Layout layout = review.layout();
+        Bend bend = layout.job().bend();
         return new LayoutAnswer(
                 layout.marks().stream().map(MarkAnswer::of).toList(),
                 layout.shrink().inches(),
@@ -311,8 +313,8 @@ public record LayoutAnswer(
                 review.obstacle().map(ObstacleAnswer::of).orElse(null),
                 review.clearance().map(ClearanceAnswer::of).orElse(null),
                 review.otherMethod().map(OtherMethod::of).orElse(null),
-                PieceShape.of(layout.predicted()),
-                layout.wanted().map(PieceShape::of).orElse(null),
+                PieceShape.of(bend, layout.predicted()),
+                layout.wanted().map(piece -> PieceShape.of(bend, piece)).orElse(null),
                 around.stream().map(SurroundAnswer::of).toList(),
                 review.dimensions().stream().map(DimensionAnswer::of).toList());
     }

@@ -22,7 +22,7 @@ public record ParallelRunsRequest(
             return new Run(
                     number,
                     layout.marks().stream().map(LayoutAnswer.MarkAnswer::of).toList(),
-                    PieceShape.of(layout.predicted()));
+                    PieceShape.of(layout.job().bend(), layout.predicted()));
         }
     }
 }

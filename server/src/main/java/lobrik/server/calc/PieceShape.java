@@ -2,7 +2,9 @@ package lobrik.server.calc;
 
 import java.util.ArrayList;
 import java.util.List;
+import lobrik.bend.Bend;
 import lobrik.shape.Piece;
+import lobrik.shape.Pose;
 import lobrik.shape.Segment;
 import lobrik.shape.Vector3;
 
@@ -12,8 +14,9 @@ import lobrik.shape.Vector3;
  * @param lengthIn developed length
  * @param centreline points in the piece's frame: x along the datum leg, y where a bend of roll 0 turns
  * @param arcs where the arcs lie on the straight conduit
+ * @param pose how it lies in its place
  */
-public record PieceShape(double lengthIn, List<List<Double>> centreline, List<ArcSpan> arcs) {
+public record PieceShape(double lengthIn, List<List<Double>> centreline, List<ArcSpan> arcs, PoseAnswer pose) {
 
     /** Fine enough that the chords of a 90 on any radius of a hand bender look round on a wall. */
     private static final int STEPS_PER_ARC = 24;
@@ -21,8 +24,23 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
     /** The part of the straight conduit that an arc uses. */
     public record ArcSpan(double startIn, double endIn) {}
 
-    /** The shape of a piece. */
-    public static PieceShape of(Piece piece) {
+    /**
+     * How a piece lies, in its own frame.
+     *
+     * @param across direction that runs to the right
+     * @param up direction that is up
+     * @param origin point of its axis that all pieces of its kind have in common, inches; the surface is half a diameter below
+     * @param onDatumLeg whether the datum leg lies on the surface
+     */
+    public record PoseAnswer(List<Double> across, List<Double> up, List<Double> origin, boolean onDatumLeg) {
+
+        static PoseAnswer of(Pose pose) {
+            return new PoseAnswer(point(pose.across()), point(pose.up()), point(pose.origin()), pose.isOnDatumLeg());
+        }
+    }
+
+    /** The shape of a piece of a bend. */
+    public static PieceShape of(Bend bend, Piece piece) {
         List<ArcSpan> arcs = new ArrayList<>();
         double at = 0;
         for (int i = 0; i < piece.arcs().size(); i++) {
@@ -31,12 +49,12 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
             arcs.add(new ArcSpan(at, at + arc.length().inches()));
             at += arc.length().inches();
         }
-        return new PieceShape(piece.length().inches(), points(piece), arcs);
+        return new PieceShape(piece.length().inches(), points(piece), arcs, PoseAnswer.of(Pose.of(bend, piece)));
     }
 
     /** What is seen of it: without its length and where its arcs lie on the straight conduit. */
     PieceShape asSeen() {
-        return new PieceShape(0, centreline, List.of());
+        return new PieceShape(0, centreline, List.of(), pose);
     }
 
     static List<List<Double>> points(Piece piece) {

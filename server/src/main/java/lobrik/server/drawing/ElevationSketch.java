@@ -208,7 +208,7 @@ public final class ElevationSketch {
     private void upright(GivenDimension dimension, String words, Extent piece) {
         Point from = stance.place(dimension.from());
         Point to = stance.place(dimension.to());
-        boolean besidePiece = layout.job().bend().bends() <= 2 && stance.lowest() > 0;
+        boolean besidePiece = layout.job().bend().bends() <= 2 && !stance.pose().isOnDatumLeg();
         boolean left = (from.x() + to.x()) / 2 < (piece.left() + piece.right()) / 2;
         double x = to.x();
         if (besidePiece) {

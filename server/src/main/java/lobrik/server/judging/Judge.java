@@ -74,7 +74,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                         .map(this::view)
                         .orElse(null),
                 AsMarked.of(layout(), verdict().readings(), measured.fromBack())
-                        .map(PieceShape::of)
+                        .map(piece -> PieceShape.of(layout().job().bend(), piece))
                         .orElse(null),
                 benderNote());
     }

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest';
 import type { LayoutAnswer } from '../api/queries';
 import type { Kind } from '../bends/kinds';
 import { overlap, rectOf } from './labels';
-import { layOutRun } from './runLayout';
+import { layOutElevation } from './elevationLayout';
 
 const DIAMETER = 0.922;
 const RADIUS = 5.6;
@@ -162,8 +162,8 @@ for (const { name, width, height, text } of WINDOWS) {
           { width: text.width * (0.6 + random() * 0.4), height: text.height * (0.6 + random() * 0.4) },
         ]),
       );
-      const laid = layOutRun(
-        { kind, plan, outsideDiameter: DIAMETER },
+      const laid = layOutElevation(
+        { plan, outsideDiameter: DIAMETER },
         new Set(ids),
         sizes,
         width,

@@ -1,47 +1,37 @@
-/** A run on its drawing: the view, with long straights folded, and the places of all that is written. Pure. */
+/** A piece on its drawing: the view, with long straights folded, and the places of all that is written. Pure. */
 
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
-import type { Kind } from '../bends/kinds';
 import { reach } from './Around';
 import { breakAt, type Folds, foldsOf, UNFOLDED } from './folds';
-import {
-  along,
-  type Box,
-  boxAround,
-  type Centreline,
-  exaggerated,
-  foldedView,
-  type Point,
-  type View,
-} from './geometry';
+import { along, type Box, boxAround, exaggerated, foldedView, type Point, type View } from './geometry';
 import type { Ground, Rect } from './labels';
-import { type Pose, poseOf } from './pose';
-import { type Measure, type PlaceSize, roomForRun, runSpots, usualSize } from './runSpots';
+import { poseOf, type Pose, type Shape } from './pose';
+import { dimensionSpots, type Measure, type PlaceSize, roomAround, usualSize } from './dimensionSpots';
 
 /** What is drawn. */
-export interface Run {
-  kind: Kind;
+export interface Drawn {
   plan: LayoutAnswer;
   outsideDiameter: number;
   /** What was made, to be laid over what was asked. */
-  made?: Centreline | undefined;
+  made?: Shape | null | undefined;
   /** What the rings alone would have given. */
-  marked?: Centreline | undefined;
+  marked?: Shape | null | undefined;
   exaggeration?: number | undefined;
   /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
-  wanted?: Centreline | undefined;
+  wanted?: Shape | null | undefined;
   /** Sizes that are drawn on what they are the size of, such as an obstacle's; else each is drawn on its feature. */
   dimensions?: readonly Schemas['DimensionAnswer'][] | undefined;
 }
 
-/** What is drawn of a piece in its place, in inches. */
-function drawnPieces({ kind, plan, outsideDiameter, made, marked, wanted, exaggeration = 1 }: Run, pose: Pose) {
+/** What is drawn of a piece in its place, in inches. Each lies on its own leg. */
+function drawnPieces({ plan, outsideDiameter, made, marked, wanted, exaggeration = 1 }: Drawn, pose: Pose) {
+  const lying = (shape: Shape) => shape.centreline.map(poseOf(shape, outsideDiameter).place);
   const predicted = plan.shape.centreline.map(pose.place);
-  const wantedPiece = wanted?.map(pose.place);
+  const wantedPiece = wanted == null ? undefined : lying(wanted);
   const asked = wantedPiece === undefined ? predicted : exaggerated(wantedPiece, predicted, exaggeration);
-  const over = (piece: Centreline | undefined) =>
-    piece === undefined ? undefined : exaggerated(asked, piece.map(pose.place), exaggeration);
+  const over = (shape: Shape | null | undefined) =>
+    shape == null ? undefined : exaggerated(asked, lying(shape), exaggeration);
   const { fromAbove } = pose;
   const above = fromAbove === undefined ? undefined : plan.shape.centreline.map(fromAbove);
   const half = outsideDiameter / 2;
@@ -52,14 +42,14 @@ function drawnPieces({ kind, plan, outsideDiameter, made, marked, wanted, exagge
     marked: over(marked),
     above,
     madeAbove:
-      fromAbove === undefined || made === undefined || above === undefined
+      fromAbove === undefined || made == null || above === undefined
         ? undefined
-        : exaggerated(above, made.map(fromAbove), exaggeration),
+        : exaggerated(above, made.centreline.map(fromAbove), exaggeration),
   };
   const lines = [asked, pieces.made, pieces.marked, above, pieces.madeAbove].filter((line) => line !== undefined);
   const inner = boxAround([...lines.flat(), ...reach(plan.around, pose.place)]);
   const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
-  return { kind, pieces, lines, box, half };
+  return { pieces, lines, box, half };
 }
 
 /**
@@ -69,17 +59,17 @@ function drawnPieces({ kind, plan, outsideDiameter, made, marked, wanted, exagge
  * @param sizes of what stands there, as far as they are known
  * @param whole whether straights are drawn in their whole length all the same
  */
-export function layOutRun(
-  run: Run,
+export function layOutElevation(
+  drawing: Drawn,
   ids: ReadonlySet<string>,
   sizes: ReadonlyMap<string, PlaceSize>,
   width: number,
   height: number,
   whole: boolean,
 ) {
-  const { kind, plan, outsideDiameter, dimensions = [] } = run;
-  const pose = poseOf(kind, plan.shape.centreline, outsideDiameter);
-  const drawn = drawnPieces(run, pose);
+  const { plan, outsideDiameter, dimensions = [] } = drawing;
+  const pose = poseOf(plan.shape, outsideDiameter);
+  const drawn = drawnPieces(drawing, pose);
   const { pieces, lines, box, half } = drawn;
   const measures = measured(plan, dimensions, pose).filter(({ id }) => ids.has(id));
   const sizeOf = (id: string) => sizes.get(id) ?? usualSize(width);
@@ -91,7 +81,7 @@ export function layOutRun(
     ...reach(plan.around, pose.place),
     ...outline(plan.obstacle, box.right),
   ];
-  const room = roomForRun(measures, sizeOf, width, 0);
+  const room = roomAround(measures, sizeOf, width, 0);
   const aspect = width / Math.max(1, height - 160);
   const roughly = foldsOf({ lines, kept }, box, aspect);
   const { scale } = foldedView(roughly, box, width, height, room);
@@ -100,12 +90,12 @@ export function layOutRun(
   const first = [...sizes].find(([, { below = 0 }]) => below > 0)?.[0];
   // No more room around the piece than what is written needs: the drawing is what people look at.
   const at = (lanes: number) => {
-    const view = foldedView(folds, box, width, height, roomForRun(measures, sizeOf, width, lanes));
+    const view = foldedView(folds, box, width, height, roomAround(measures, sizeOf, width, lanes));
     const fittings = plan.around.flatMap((each) => {
       const corners = reach([each], pose.place);
       return corners.length === 0 ? [] : [rectAround(corners.map(view.toScreen))];
     });
-    const datum = datumText(kind, pieces.asked, half, view, fittings);
+    const datum = datumText(pose.datumUp, pieces.asked, half, view, fittings);
     const ground: Ground = {
       width,
       height,
@@ -120,7 +110,7 @@ export function layOutRun(
       bodies: lines.map((line) => ({ points: line.map(view.toScreen), halfWidth: half * view.scale + 2 })),
       blocks: [...obstacleBlock(plan.obstacle, view), ...fittings],
     };
-    const { spots, crowded, over } = runSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
+    const { spots, crowded, over } = dimensionSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
     return { view, datum, ground, spots, crowded, over };
   };
   let laid = at(0);
@@ -174,7 +164,7 @@ function rectAround(points: readonly Point[]): Rect {
 }
 
 /** At the datum end; above the fitting where it goes into one. */
-function datumText(kind: Kind, asked: readonly Point[], half: number, view: View, fittings: readonly Rect[]) {
+function datumText(datumUp: boolean, asked: readonly Point[], half: number, view: View, fittings: readonly Rect[]) {
   const start = view.toScreen(asked[0] ?? { x: 0, y: 0 });
   const fitting = fittings.find(
     ({ left, right, top, bottom }) => start.x >= left && start.x <= right && start.y >= top && start.y <= bottom,
@@ -182,7 +172,7 @@ function datumText(kind: Kind, asked: readonly Point[], half: number, view: View
   if (fitting !== undefined) {
     return { at: { x: fitting.left + 2, y: fitting.top - 12 }, anchor: 'start' as const };
   }
-  return kind === 'backToBack90'
+  return datumUp
     ? { at: offset({ ...start, x: Math.max(start.x, 40) }, 0, -14), anchor: 'middle' as const }
     : { at: offset(start, 2, -half * view.scale - 12), anchor: 'start' as const };
 }

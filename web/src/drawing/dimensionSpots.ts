@@ -1,4 +1,4 @@
-/** Where the dimensions of a run stand on its drawing, so that none covers another. Pure, in pixels. */
+/** Where the dimensions of a piece stand on its drawing, so that none covers another. Pure, in pixels. */
 
 import { featureOf } from '../entry/features';
 import type { Box, Point, View } from './geometry';
@@ -18,7 +18,7 @@ export interface PlaceSize {
   below?: number;
 }
 
-export interface RunSpot {
+export interface DimensionSpot {
   id: string;
   /** Middle of what is written there. */
   spot: Point;
@@ -57,7 +57,7 @@ const ROW_GAP = 7;
  *
  * @param lanes how many rows of figures there is room for above the piece
  */
-export function roomForRun(
+export function roomAround(
   measures: readonly Measure[],
   sizeOf: (id: string) => PlaceSize,
   width: number,
@@ -92,7 +92,7 @@ function isLeg({ from, to }: Measure): boolean {
 }
 
 interface Spotted {
-  spots: RunSpot[];
+  spots: DimensionSpot[];
   /** How many had to be written over another. */
   crowded: number;
   /** How much of the piece is written over. */
@@ -107,7 +107,7 @@ interface Spotted {
  * @param halfWidth half of the conduit's width as drawn
  * @param first what somebody is writing in, which finds its place before all others
  */
-export function runSpots(
+export function dimensionSpots(
   measures: readonly Measure[],
   sizeOf: (id: string) => PlaceSize,
   view: View,
@@ -165,8 +165,11 @@ function draft(measure: Measure, size: PlaceSize, view: View, ground: Ground, ha
   const [from, to] = [view.toScreen(measure.from), view.toScreen(measure.to)];
   const clear = halfWidth + size.height / 2 + 6;
   if (lane === 'marks') {
+    // Beside a leg that stands up, on the inner side; above it, the figure would be led to along the conduit.
+    const inner = (from.x < ground.width / 2 ? 1 : -1) * (halfWidth + size.width / 2 + 14);
+    const at = standsAt(ground, from) ? { x: from.x + inner, y: from.y } : { x: from.x, y: from.y - clear };
     return {
-      wanted: { id, ...size, at: { x: from.x, y: from.y - clear }, anchor: from, upright: 0.6 },
+      wanted: { id, ...size, at, anchor: from, upright: 0.6 },
       lane,
       anchors: [from],
     };
@@ -192,6 +195,22 @@ function draft(measure: Measure, size: PlaceSize, view: View, ground: Ground, ha
   };
 }
 
+/** Whether the conduit stands up where something is marked on it. */
+function standsAt({ bodies }: Ground, at: Point): boolean {
+  const parts = bodies.flatMap(({ points }) =>
+    points.slice(1).map((to, i) => {
+      const from = points[i] ?? to;
+      const size = Math.hypot(to.x - from.x, to.y - from.y) || 1;
+      const along = ((at.x - from.x) * (to.x - from.x) + (at.y - from.y) * (to.y - from.y)) / size;
+      const part = Math.min(Math.max(along / size, 0), 1);
+      const off = Math.hypot(from.x + part * (to.x - from.x) - at.x, from.y + part * (to.y - from.y) - at.y);
+      return { off, steep: Math.abs(to.y - from.y) > Math.abs(to.x - from.x) };
+    }),
+  );
+  return parts.reduce((nearest, part) => (part.off < nearest.off ? part : nearest), { off: Infinity, steep: false })
+    .steep;
+}
+
 /** Whether an upright line lies within a body for most of its length. */
 function runsAlong(points: readonly Point[], from: Point, to: Point, reach: number): boolean {
   const middle = (from.y + to.y) / 2;
@@ -207,7 +226,7 @@ function runsAlong(points: readonly Point[], from: Point, to: Point, reach: numb
   });
 }
 
-function spotOf({ wanted, lane, anchors, line }: Draft, spot: Point, halfWidth: number): RunSpot {
+function spotOf({ wanted, lane, anchors, line }: Draft, spot: Point, halfWidth: number): DimensionSpot {
   const { id } = wanted;
   const rect = rectOf({ ...wanted, below: 0 }, spot);
   if (lane === 'below') {
@@ -227,7 +246,7 @@ function spotOf({ wanted, lane, anchors, line }: Draft, spot: Point, halfWidth: 
 }
 
 /** A line from the edge of a text to what it is about, unless it stands right beside it. */
-function leader(rect: Rect, to: Point, near: number): Pick<RunSpot, 'leader'> {
+function leader(rect: Rect, to: Point, near: number): Pick<DimensionSpot, 'leader'> {
   const from = edge(rect, to);
   return Math.hypot(from.x - to.x, from.y - to.y) <= near ? {} : { leader: { from, to } };
 }

@@ -1,0 +1,77 @@
+package lobrik.shape;
+
+import java.util.Optional;
+import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
+import lobrik.bend.BoxOffset;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
+
+/**
+ * How a piece lies in its place, as whoever bends it sees it: on which of its legs, and which way round. Every piece lies on
+ * its own leg, so that what was asked for and what was made can be laid over one another. Screens, paper and plotter draw it so.
+ *
+ * @param across direction of the piece's frame that runs to the right
+ * @param up direction of the piece's frame that is up, square to that
+ * @param origin point of the piece's axis that all pieces of its kind have in common, inches; the surface that the piece
+ *     lies on is half a diameter below it
+ */
+public record Pose(Vector3 across, Vector3 up, Vector3 origin) {
+
+    private static final Vector3 Y = new Vector3(0, 1, 0);
+
+    /** How the piece of a bend lies. */
+    public static Pose of(Bend bend, Piece piece) {
+        return switch (bend) {
+            case Stub90 _, BackToBack90 _ -> standing(piece, 1);
+            case BoxOffset _ -> onTheWall(piece);
+            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> new Pose(Vector3.X, Y, Vector3.ORIGIN);
+        };
+    }
+
+    /** On a leg that is not the datum leg: that lies level and runs to the right, and the datum leg stands up or hangs down. */
+    private static Pose standing(Piece piece, int leg) {
+        Frame start = piece.straights().get(leg).start();
+        Vector3 along = new Vector3(start.along().x(), start.along().y(), 0);
+        double size = along.norm();
+        if (size < 1e-9) {
+            // Bent right out of its plane: it lies on nothing.
+            return new Pose(Vector3.X, Y, Vector3.ORIGIN);
+        }
+        Vector3 across = along.times(1 / size);
+        Vector3 up = new Vector3(-across.y(), across.x(), 0);
+        return new Pose(across, up, corner(start.origin(), across).orElse(start.origin()));
+    }
+
+    /** Where the axis of a leg meets that of the datum leg; nowhere where they are parallel. */
+    private static Optional<Vector3> corner(Vector3 start, Vector3 across) {
+        return Math.abs(across.y()) < 1e-9
+                ? Optional.empty()
+                : Optional.of(Vector3.X.times(start.x() - start.y() * across.x() / across.y()));
+    }
+
+    /** The far leg lies on the wall; the end that enters the box stands off it. */
+    private static Pose onTheWall(Piece piece) {
+        double wall = piece.centreline(1).stream().mapToDouble(Vector3::y).max().orElse(0);
+        return new Pose(Vector3.X, new Vector3(0, -1, 0), Y.times(wall));
+    }
+
+    /** Whether the datum leg lies on the surface, so that lengths along it are level. */
+    public boolean isOnDatumLeg() {
+        return up.equals(Y);
+    }
+
+    /** To the right of the origin, inches. */
+    public double right(Vector3 point) {
+        return point.minus(origin).dot(across);
+    }
+
+    /** Above the axis of the leg that it lies on, inches. */
+    public double above(Vector3 point) {
+        return point.minus(origin).dot(up);
+    }
+}
