@@ -73,6 +73,12 @@ export const SITUATIONS: readonly SituationOffer[] = [
     },
     sketch: { there: 'M2 36h60 M20 36v-6a12 12 0 0 1 24 0v6', conduit: 'M2 33H6L17 14H47L58 33H62' },
   },
+  {
+    id: 'overBeam',
+    texts: {},
+    box: 'start',
+    sketch: { there: 'M62 12h-42v12h42 M8 34h16v6', conduit: 'M16 34V26L10 15Q7 8 15 8H62' },
+  },
 ];
 
 export function situationOf(id: string): SituationOffer | undefined {

@@ -10,6 +10,7 @@ const SHAPES: Record<Kind, string> = {
   rollingOffset: 'M3 18H12L26 5H43M12 18L18 9H34',
   saddle3: 'M2 17H10L22 5 34 17H44',
   saddle4: 'M2 17H8L15 6H31L38 17H44',
+  overBent90: 'M12 21V16L7 9Q3 3 10 3H44',
 };
 
 export function BendGlyph({ kind }: { kind: Kind }) {

@@ -118,6 +118,7 @@ const SHORT: Record<Kind, string> = {
   rollingOffset: 'Rolling',
   saddle3: 'Three-point',
   saddle4: 'Four-point',
+  overBent90: 'Over-bent',
 };
 
 function MatrixRow({ row, name }: { row: Schemas['MatrixRow']; name: string }) {

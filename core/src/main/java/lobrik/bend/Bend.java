@@ -1,7 +1,8 @@
 package lobrik.bend;
 
 /** A bend as asked for. Every kind is a record of its inputs that refuses values outside their range. */
-public sealed interface Bend permits Stub90, BackToBack90, Offset, BoxOffset, RollingOffset, Kick, Saddle3, Saddle4 {
+public sealed interface Bend
+        permits Stub90, BackToBack90, Offset, BoxOffset, RollingOffset, Kick, Saddle3, Saddle4, OverBent90 {
 
     /** Which kind it is. */
     default BendKind kind() {
@@ -14,6 +15,7 @@ public sealed interface Bend permits Stub90, BackToBack90, Offset, BoxOffset, Ro
             case Kick _ -> BendKind.KICK;
             case Saddle3 _ -> BendKind.SADDLE_3;
             case Saddle4 _ -> BendKind.SADDLE_4;
+            case OverBent90 _ -> BendKind.OVER_BENT_90;
         };
     }
 
@@ -21,7 +23,7 @@ public sealed interface Bend permits Stub90, BackToBack90, Offset, BoxOffset, Ro
     default int bends() {
         return switch (this) {
             case Stub90 _, Kick _ -> 1;
-            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _ -> 2;
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, OverBent90 _ -> 2;
             case Saddle3 _ -> 3;
             case Saddle4 _ -> 4;
         };

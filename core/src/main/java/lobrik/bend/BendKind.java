@@ -12,7 +12,8 @@ public enum BendKind {
     ROLLING_OFFSET("rollingOffset", "rolling offset", "rolling offsets"),
     KICK("kick", "kick", "kicks"),
     SADDLE_3("saddle3", "three-point saddle", "three-point saddles"),
-    SADDLE_4("saddle4", "four-point saddle", "four-point saddles");
+    SADDLE_4("saddle4", "four-point saddle", "four-point saddles"),
+    OVER_BENT_90("overBent90", "over-bent ninety", "over-bent nineties");
 
     private final String id;
     private final String words;
@@ -33,7 +34,7 @@ public enum BendKind {
     public boolean isSmall() {
         return switch (this) {
             case BOX_OFFSET -> true;
-            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, OVER_BENT_90 -> false;
         };
     }
 
@@ -41,14 +42,16 @@ public enum BendKind {
     public boolean isReadWithoutAngles() {
         return switch (this) {
             case SADDLE_3, SADDLE_4 -> true;
-            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK -> false;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, OVER_BENT_90 -> false;
         };
     }
 
-    /** Whether chart practice and the exact geometry say the same: of nineties, where take-up and gain are exact. */
+    /**
+     * Whether both methods say the same: of nineties, where take-up and gain are exact, and of what there is no chart for.
+     */
     public boolean isExactByTheChart() {
         return switch (this) {
-            case STUB_90, BACK_TO_BACK_90 -> true;
+            case STUB_90, BACK_TO_BACK_90, OVER_BENT_90 -> true;
             case BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
         };
     }
@@ -56,7 +59,7 @@ public enum BendKind {
     /** Whether its datum end always enters a fitting. */
     public boolean entersFitting() {
         return switch (this) {
-            case BOX_OFFSET -> true;
+            case BOX_OFFSET, OVER_BENT_90 -> true;
             case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
         };
     }
@@ -65,7 +68,7 @@ public enum BendKind {
     public boolean isSingleBend() {
         return switch (this) {
             case STUB_90, KICK -> true;
-            case BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4 -> false;
+            case BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4, OVER_BENT_90 -> false;
         };
     }
 

@@ -90,6 +90,7 @@ public final class Form {
             case KICK -> Kick.FORM;
             case SADDLE_3 -> Saddle3.FORM;
             case SADDLE_4 -> Saddle4.FORM;
+            case OVER_BENT_90 -> OverBent90.FORM;
         };
     }
 

@@ -22,7 +22,10 @@ public enum InputId {
     FIRST_MARK("firstMarkIn", "the first mark"),
     CLEARANCE("clearanceIn", "the clearance"),
     EDGE_CLEARANCE("edgeClearanceIn", "the edge clearance"),
-    OVERALL("overallIn", "the overall length");
+    OVERALL("overallIn", "the overall length"),
+    DROP("dropIn", "the drop"),
+    SET_BACK("setBackIn", "the set-back"),
+    OVER_BEND("overBendDeg", "the over-bend");
 
     private final String id;
     private final String words;
@@ -39,7 +42,7 @@ public enum InputId {
 
     /** What its size is measured as. */
     public QuantityKind measured() {
-        return this == ANGLE || this == OUTER_ANGLE ? QuantityKind.ANGLE : QuantityKind.LENGTH;
+        return this == ANGLE || this == OUTER_ANGLE || this == OVER_BEND ? QuantityKind.ANGLE : QuantityKind.LENGTH;
     }
 
     /** In a sentence: {@code the rise}. */

@@ -11,6 +11,7 @@ import lobrik.bend.BackToBack90;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -197,7 +198,7 @@ final class BendHypotheses {
         }
         switch (layout.job().bend()) {
             case RollingOffset rolling -> turns(rolling);
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, Kick _, Saddle3 _, Saddle4 _ -> {
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ -> {
                 // The plane of these is upright: what is turned is no mistake of theirs.
             }
         }

@@ -19,6 +19,8 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
     public static final FeatureId OTHER_LEG = new FeatureId(FeatureKind.OTHER_LEG, 0);
     public static final FeatureId BETWEEN = new FeatureId(FeatureKind.BETWEEN, 0);
     public static final FeatureId SECOND_LEG = new FeatureId(FeatureKind.SECOND_LEG, 0);
+    public static final FeatureId DROP = new FeatureId(FeatureKind.DROP, 0);
+    public static final FeatureId SET_BACK = new FeatureId(FeatureKind.SET_BACK, 0);
     public static final FeatureId RISE = new FeatureId(FeatureKind.RISE, 0);
     public static final FeatureId ROLL = new FeatureId(FeatureKind.ROLL, 0);
     public static final FeatureId HEIGHT = new FeatureId(FeatureKind.HEIGHT, 0);

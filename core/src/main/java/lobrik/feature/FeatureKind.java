@@ -29,6 +29,20 @@ public enum FeatureKind {
             "the second leg",
             QuantityKind.LENGTH,
             "Back of the second bend to the far end face"),
+    /** Datum end face to the underside of the run of an over-bent ninety, along the plumb leg. */
+    DROP(
+            "drop",
+            "Drop",
+            "the drop",
+            QuantityKind.LENGTH,
+            "Datum end face up the plumb leg to the underside of the run"),
+    /** How far an over-bent ninety stands off its plumb leg. */
+    SET_BACK(
+            "setBack",
+            "Set-back",
+            "the set-back",
+            QuantityKind.LENGTH,
+            "Axis of the plumb leg to the axis where the conduit is furthest out"),
     /** How far an offset or a kick moves the conduit, square to the datum leg. */
     RISE("rise", "Rise", "the rise", QuantityKind.LENGTH, "Underside to underside, square to the datum leg"),
     /** The part of a rolling offset to the side. */

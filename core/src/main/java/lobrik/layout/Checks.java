@@ -10,6 +10,7 @@ import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -86,7 +87,7 @@ final class Checks {
     }
 
     private void chart() {
-        if (job.school().method() == Method.CHART) {
+        if (job.school().method() == Method.CHART && !job.bend().kind().isExactByTheChart()) {
             charted()
                     .filter(angle -> !job.school().chart().has(angle))
                     .ifPresent(angle -> warnings.add(
@@ -215,7 +216,8 @@ final class Checks {
     private boolean standsOnItsLeg() {
         return switch (job.bend()) {
             case Stub90 _ -> true;
-            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> false;
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
+                false;
         };
     }
 

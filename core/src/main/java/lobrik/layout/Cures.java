@@ -13,6 +13,7 @@ import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
@@ -82,7 +83,8 @@ final class Cures {
     private List<Cure> placements() {
         return switch (job.bend()) {
             case Stub90 stub -> otherPlacement(stub);
-            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> List.of();
+            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
+                List.of();
         };
     }
 

@@ -11,6 +11,7 @@ import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -94,7 +95,10 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                     CENTRE,
                     FIRST_MARK,
                     EDGE_CLEARANCE,
-                    OVERALL -> Optional.empty();
+                    OVERALL,
+                    DROP,
+                    SET_BACK,
+                    OVER_BEND -> Optional.empty();
         };
     }
 
@@ -102,7 +106,8 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     private static boolean isToTheObstacle(Bend bend) {
         return switch (bend) {
             case Saddle4 _ -> true;
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> false;
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, OverBent90 _ ->
+                false;
         };
     }
 
@@ -138,8 +143,14 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
         double at(Bend bend) {
             return switch (bend) {
                 case Offset _ -> from;
-                case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ ->
-                    from + width / 2;
+                case Stub90 _,
+                        BackToBack90 _,
+                        BoxOffset _,
+                        RollingOffset _,
+                        Kick _,
+                        Saddle3 _,
+                        Saddle4 _,
+                        OverBent90 _ -> from + width / 2;
             };
         }
     }

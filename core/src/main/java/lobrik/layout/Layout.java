@@ -8,6 +8,7 @@ import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -69,6 +70,7 @@ public record Layout(
             case Kick kick -> KickPlans.of(kick, job);
             case Saddle3 saddle -> SaddlePlans.of(saddle, job);
             case Saddle4 saddle -> SaddlePlans.of(saddle, job);
+            case OverBent90 overBent -> OverBentPlans.of(overBent, job.tooling());
         };
     }
 
@@ -141,7 +143,8 @@ public record Layout(
     public Optional<Piece> wanted() {
         Bend asked = switch (job.bend()) {
             case Saddle4 saddle -> saddle.placedBy(Placement.ARROW);
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ -> job.bend();
+            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, OverBent90 _ ->
+                job.bend();
         };
         try {
             Plan plan = plan(job.with(asked).by(Method.EXACT));

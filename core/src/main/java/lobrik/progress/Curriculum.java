@@ -15,7 +15,7 @@ public record Curriculum(List<Step> steps) {
     /** A kind of bend with what has to be steady before it. */
     public record Step(BendKind kind, List<BendKind> after) {}
 
-    /** Stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point. */
+    /** Stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point, over-bent. */
     public static final Curriculum USUAL = new Curriculum(List.of(
             new Step(BendKind.STUB_90, List.of()),
             new Step(BendKind.BACK_TO_BACK_90, List.of(BendKind.STUB_90)),
@@ -24,7 +24,8 @@ public record Curriculum(List<Step> steps) {
             new Step(BendKind.KICK, List.of(BendKind.STUB_90)),
             new Step(BendKind.ROLLING_OFFSET, List.of(BendKind.OFFSET)),
             new Step(BendKind.SADDLE_3, List.of(BendKind.OFFSET)),
-            new Step(BendKind.SADDLE_4, List.of(BendKind.SADDLE_3))));
+            new Step(BendKind.SADDLE_4, List.of(BendKind.SADDLE_3)),
+            new Step(BendKind.OVER_BENT_90, List.of(BendKind.BACK_TO_BACK_90, BendKind.OFFSET))));
 
     public Curriculum {
         steps = List.copyOf(steps);

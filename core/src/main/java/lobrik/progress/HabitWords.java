@@ -63,7 +63,7 @@ public record HabitWords(LengthUnit unit) {
                 capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far out." : " short.");
             case RISE, HEIGHT ->
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " high." : " low.");
-            case LEG, OTHER_LEG, BETWEEN, SECOND_LEG, ROLL, FLAT, OVERALL ->
+            case LEG, OTHER_LEG, BETWEEN, SECOND_LEG, DROP, SET_BACK, ROLL, FLAT, OVERALL ->
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " long." : " short.");
         };
     }

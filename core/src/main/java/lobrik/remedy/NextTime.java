@@ -10,6 +10,7 @@ import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -86,7 +87,8 @@ public record NextTime(String sentence, Layout exercise) {
             case Saddle4 saddle ->
                 "Measured to the " + (saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE ? "near edge" : "middle")
                         + ": every ring goes further out, so add the shrink of one side first.";
-            case Stub90 _, BackToBack90 _, BoxOffset _ -> "Each bend that rises takes length: add the shrink first.";
+            case Stub90 _, BackToBack90 _, BoxOffset _, OverBent90 _ ->
+                "Each bend that rises takes length: add the shrink first.";
         };
     }
 

@@ -8,6 +8,7 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -75,6 +76,7 @@ public final class Features {
             case Kick _ -> features.kick();
             case Saddle3 _ -> features.saddle3();
             case Saddle4 _ -> features.saddle4();
+            case OverBent90 _ -> features.overBent();
         }
         return List.copyOf(features.found);
     }
@@ -152,7 +154,7 @@ public final class Features {
 
     private void saddle3() {
         marks();
-        Vector3 top = highestPointOfCentreArc();
+        Vector3 top = highestPointOfArc(1);
         height(FeatureId.HEIGHT, top);
         alongDatumLeg(FeatureId.CENTRE, top);
         angles();
@@ -168,6 +170,39 @@ public final class Features {
         alongDatumLeg(FeatureId.LANDING, near);
         angles();
         saddleRest();
+    }
+
+    private void overBent() {
+        marks();
+        drop();
+        height(FeatureId.SET_BACK, highestPointOfArc(1));
+        angles();
+        runOfOverBent();
+        dogLeg();
+    }
+
+    /** To the underside of the run where it begins; tilted, half a diameter square to it. */
+    private void drop() {
+        Frame run = piece.straights().getLast().start();
+        double half = piece.tooling().conduit().outsideDiameter().inches() / 2;
+        Vector3 square = Vector3.X.minus(run.along().times(run.along().x()));
+        double drop = run.origin().x() - half * square.x() / Math.max(square.norm(), 1e-9);
+        add(FeatureId.DROP, Length.ofInches(drop), Vector3.ORIGIN, Vector3.X.times(drop));
+    }
+
+    /**
+     * Outermost surface of the over-bend to the far end face, along the run: half a diameter outside of where the arc is level
+     * with the run's end, or, where it does not come so far, of where it begins.
+     */
+    private void runOfOverBent() {
+        Segment.Arc arc = piece.arcs().getLast();
+        Segment.Straight run = piece.straights().getLast();
+        double quarter = Math.min(1, 90 / Math.max(arc.angle().degrees(), 1e-9));
+        Vector3 along = run.start().along();
+        Vector3 outermost = arc.at(1 - quarter).origin();
+        double half = piece.tooling().conduit().outsideDiameter().inches() / 2;
+        double leg = end.minus(outermost).dot(along) + half;
+        add(FeatureId.OTHER_LEG, Length.ofInches(leg), end.minus(along.times(leg)), end);
     }
 
     private void saddleRest() {
@@ -227,8 +262,8 @@ public final class Features {
      * {@code cos φ (a·u) + sin φ (q·u)} is zero; if that is not on the arc, at one of its ends. Formula
      * {@code saddle-top}, from handbook 2.
      */
-    private Vector3 highestPointOfCentreArc() {
-        Segment.Arc arc = piece.arcs().get(1);
+    private Vector3 highestPointOfArc(int index) {
+        Segment.Arc arc = piece.arcs().get(index);
         Vector3 start = arc.start().origin();
         Vector3 end = arc.end().origin();
         Vector3 best = start.dot(up) >= end.dot(up) ? start : end;

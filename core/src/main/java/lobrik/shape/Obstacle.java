@@ -6,6 +6,7 @@ import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -24,8 +25,15 @@ public sealed interface Obstacle {
     static Optional<Obstacle> of(Situation situation, Bend bend) {
         return switch (bend) {
             case Saddle4 saddle when situation == Situation.ROUND_COLUMN -> Optional.of(column(saddle));
-            case Saddle4 _, Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _ ->
-                Optional.empty();
+            case Saddle4 _,
+                    Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    OverBent90 _ -> Optional.empty();
         };
     }
 

@@ -6,6 +6,7 @@ import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
@@ -28,6 +29,7 @@ public record Pose(Vector3 across, Vector3 up, Vector3 origin) {
     public static Pose of(Bend bend, Piece piece) {
         return switch (bend) {
             case Stub90 _, BackToBack90 _ -> standing(piece, 1);
+            case OverBent90 _ -> standing(piece, 2);
             case BoxOffset _ -> onTheWall(piece);
             case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> new Pose(Vector3.X, Y, Vector3.ORIGIN);
         };

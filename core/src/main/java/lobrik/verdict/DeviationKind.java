@@ -39,8 +39,8 @@ public enum DeviationKind {
         return Optional.ofNullable(
                 switch (feature.kind()) {
                     case ANGLE -> ANGLES;
-                    case LEG, BETWEEN, SECOND_LEG -> LEGS;
-                    case RISE, ROLL, HEIGHT -> RISES;
+                    case LEG, BETWEEN, SECOND_LEG, DROP -> LEGS;
+                    case RISE, ROLL, HEIGHT, SET_BACK -> RISES;
                     case LANDING, CENTRE -> PLACES;
                     case MARK, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
                 });

@@ -12,6 +12,7 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
@@ -153,7 +154,7 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
                     yield Optional.of(placed(saddle.placedBy(other), other));
                 }
                 case Saddle3 saddle -> Optional.of(spaced(saddle));
-                case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _ -> Optional.empty();
+                case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _ -> Optional.empty();
             };
         }
 

@@ -9,6 +9,7 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -114,6 +115,8 @@ final class BenchJobs {
                         eighths(36, 56),
                         Placement.ARROW,
                         mostly(eighths(100, 118)));
+            case OVER_BENT_90 ->
+                new OverBent90(eighths(20, 40), eighths(2.5, 6), angle(15, 22.5, 22.5, 30), mostly(eighths(16, 40)));
         };
     }
 }

@@ -19,6 +19,7 @@ import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -86,6 +87,8 @@ class VariantsTest {
                         inches(38),
                         Placement.ARROW,
                         Optional.of(inches(100)));
+            case OVER_BENT_90 ->
+                new OverBent90(inches(26), inches(3.5), Angle.ofDegrees(22.5), Optional.of(inches(30)));
         };
     }
 

@@ -11,6 +11,7 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -121,6 +122,7 @@ class HostileInputsTest {
                         length(90),
                         oneOf(Placement.values()),
                         maybe(200));
+            case OVER_BENT_90 -> new OverBent90(length(60), length(9), angle(), maybe(60));
         };
     }
 }

@@ -9,6 +9,7 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -115,6 +116,14 @@ public final class Jobs {
                         inches(120, 140),
                         Placement.ARROW,
                         overall(330));
+            case OVER_BENT_90 -> {
+                Angle over = angle(45);
+                yield new OverBent90(
+                        inches(80, 100),
+                        ExactOffset.leastRise(tooling, over).plus(inches(0.5, 6)),
+                        over,
+                        random.nextBoolean() ? Optional.of(inches(20, 50)) : Optional.empty());
+            }
         };
     }
 }

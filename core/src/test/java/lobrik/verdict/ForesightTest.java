@@ -9,10 +9,10 @@ import java.util.Optional;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
+import lobrik.bend.Role;
 import lobrik.bend.Saddle4;
 import lobrik.fault.Cure;
 import lobrik.feature.FeatureId;
@@ -131,7 +131,7 @@ class ForesightTest {
                 };
             case Cure.Size size ->
                 of(job.with(Input.of(job.bend()).stream()
-                        .filter(input -> input.id() == InputId.ANGLE || input.id() == InputId.OUTER_ANGLE)
+                        .filter(input -> input.field().role() == Role.ANGLE)
                         .findFirst()
                         .orElseThrow()
                         .with()

@@ -10,6 +10,7 @@ import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
@@ -30,7 +31,7 @@ final class DemoCast {
             return switch (bend) {
                 case Stub90 _, BackToBack90 _ -> Level.FIRST;
                 case BoxOffset _, Offset _, Kick _ -> Level.STEADY;
-                case RollingOffset _, Saddle3 _, Saddle4 _ -> Level.ADVANCED;
+                case RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _ -> Level.ADVANCED;
             };
         }
 
@@ -44,6 +45,7 @@ final class DemoCast {
                 case RollingOffset _ -> Situation.UP_AND_ACROSS;
                 case Saddle3 _ -> Situation.OVER_PIPE;
                 case Saddle4 _ -> Situation.OVER_DUCT;
+                case OverBent90 _ -> Situation.OVER_BEAM;
             };
         }
     }

@@ -79,10 +79,14 @@ class EarlierRecordTest {
                 String cohort = matrix.at("/cohort").asString();
                 JsonNode now = oskar.get("/api/cohorts/" + cohort + "/matrix").body();
                 for (int row = 0; row < matrix.at("/rows").size(); row++) {
-                    assertSame(
-                            cohort + ", row " + row,
-                            matrix.at("/rows").get(row).at("/cells"),
-                            now.at("/rows").path(row).at("/cells"));
+                    JsonNode cells = matrix.at("/rows").get(row).at("/cells");
+                    // Kinds of bends that came later stand behind those there were.
+                    for (int cell = 0; cell < cells.size(); cell++) {
+                        assertSame(
+                                cohort + ", row " + row + ", cell " + cell,
+                                cells.get(cell),
+                                now.at("/rows").path(row).at("/cells").path(cell));
+                    }
                 }
                 assertThat(oskar.get("/api/floor/" + cohort).body().toString())
                         .as("what was replaced by a later exercise is in nobody's hand")
