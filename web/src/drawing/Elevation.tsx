@@ -61,7 +61,7 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
       <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
         <g opacity={faded ? 0.3 : 1}>
           <Paper width={width} height={height} view={view} />
-          <Floor view={view} width={width} />
+          <Floor view={view} width={width} from={pose.surfaceFrom} />
           <Around around={plan.around} place={pose.place} view={view} />
           {plan.obstacle != null && <ObstacleShape obstacle={plan.obstacle} view={view} width={width} />}
           {spots.map((spot) => (

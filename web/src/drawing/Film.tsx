@@ -23,14 +23,24 @@ export function Hatch() {
   );
 }
 
-/** The surface that a piece lies or stands on. */
-export function Floor({ view, width }: { view: View; width: number }) {
-  const { y } = view.toScreen({ x: 0, y: 0 });
+/** The surface that a piece lies or stands on; what it hangs over begins somewhere. */
+export function Floor({ view, width, from }: { view: View; width: number; from?: number | undefined }) {
+  const { x: edge, y } = view.toScreen({ x: from ?? 0, y: 0 });
+  const left = from === undefined ? 0 : Math.max(0, edge);
   return (
     <g stroke="var(--line)">
       <Hatch />
-      <rect x={0} y={y} width={width} height={9} fill="url(#hatch)" stroke="none" opacity={0.6} />
-      <line x1={0} x2={width} y1={y} y2={y} className="line-medium" />
+      <rect
+        x={left}
+        y={y}
+        width={Math.max(0, width - left)}
+        height={9}
+        fill="url(#hatch)"
+        stroke="none"
+        opacity={0.6}
+      />
+      <line x1={left} x2={width} y1={y} y2={y} className="line-medium" />
+      {from !== undefined && <line x1={left} x2={left} y1={y} y2={y + 40} className="line-medium" />}
     </g>
   );
 }

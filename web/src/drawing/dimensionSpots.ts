@@ -177,11 +177,15 @@ function draft(measure: Measure, size: PlaceSize, view: View, ground: Ground, ha
   if (lane === 'angles' || id === 'dogLeg' || id === 'tailLift') {
     return { wanted: { id, ...size, at: { x: to.x, y: to.y - clear }, anchor: to }, lane, anchors: [to] };
   }
-  // A line that would run inside the conduit stands beside it, on the outer side.
-  const inside = ground.bodies.some(({ points, halfWidth: reach }) => runsAlong(points, from, to, reach));
+  // A line that would run inside the conduit stands beside it: on the side that it is nearer to, else on the outer one.
+  const axis = ground.bodies
+    .map(({ points, halfWidth: reach }) => axisAlong(points, from, to, reach))
+    .find((x) => x !== undefined);
+  const inside = axis !== undefined;
   const long = Math.abs(from.y - to.y) > size.height + 14;
   const outer = halfWidth + (long ? size.width / 2 + 16 : 18);
-  const aside = inside ? (to.x < ground.width / 2 ? -1 : 1) * outer : 0;
+  const left = inside && Math.abs(to.x - axis) > 1 ? to.x < axis : to.x < ground.width / 2;
+  const aside = inside ? (left ? -1 : 1) * outer : 0;
   const line = { from: { x: to.x + aside, y: from.y }, to: { x: to.x + aside, y: to.y } };
   const at = {
     x: line.to.x,
@@ -211,19 +215,29 @@ function standsAt({ bodies }: Ground, at: Point): boolean {
     .steep;
 }
 
-/** Whether an upright line lies within a body for most of its length. */
-function runsAlong(points: readonly Point[], from: Point, to: Point, reach: number): boolean {
-  const middle = (from.y + to.y) / 2;
-  return points.some((point, i) => {
-    const next = points[i + 1];
-    return (
-      next !== undefined &&
-      Math.min(point.y, next.y) <= middle &&
-      Math.max(point.y, next.y) >= middle &&
-      Math.abs(point.x - next.x) < Math.abs(point.y - next.y) &&
-      Math.abs((point.x + next.x) / 2 - to.x) < reach + 4
-    );
-  });
+/** Where along its length it is looked whether a line runs inside the conduit. */
+const PARTS = [0.15, 0.5, 0.85];
+
+/** Where the axis of a body is that an upright line lies within for some of its length. */
+function axisAlong(points: readonly Point[], from: Point, to: Point, reach: number): number | undefined {
+  for (const part of PARTS) {
+    const height = from.y + part * (to.y - from.y);
+    for (const [i, point] of points.entries()) {
+      const next = points[i + 1];
+      const axis = next === undefined ? undefined : (point.x + next.x) / 2;
+      if (
+        next !== undefined &&
+        axis !== undefined &&
+        Math.min(point.y, next.y) <= height &&
+        Math.max(point.y, next.y) >= height &&
+        Math.abs(point.x - next.x) < Math.abs(point.y - next.y) &&
+        Math.abs(axis - to.x) < reach + 4
+      ) {
+        return axis;
+      }
+    }
+  }
+  return undefined;
 }
 
 function spotOf({ wanted, lane, anchors, line }: Draft, spot: Point, halfWidth: number): DimensionSpot {

@@ -20,6 +20,8 @@ export interface Pose {
   fromAbove: ((point: Space) => Point) | undefined;
   /** Whether the datum end stands up, so that what is beside it has its place above. */
   datumUp: boolean;
+  /** Where the surface begins, inches of the drawing; everywhere where it is not said. */
+  surfaceFrom: number | undefined;
 }
 
 /** Room between the elevation and the view from above, inches of the drawing. */
@@ -59,6 +61,7 @@ export function poseOf(shape: Shape, outsideDiameter: number): Pose {
             const { x, y } = flat(inSpace(point), 2);
             return { x, y: y - widest - outsideDiameter / 2 - BETWEEN_VIEWS };
           },
+    surfaceFrom: shape.pose?.surfaceFromIn ?? undefined,
     datumUp: at((shape.pose ?? LYING).up, 0) < -0.5,
   };
 }

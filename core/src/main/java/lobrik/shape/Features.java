@@ -187,7 +187,9 @@ public final class Features {
         double half = piece.tooling().conduit().outsideDiameter().inches() / 2;
         Vector3 square = Vector3.X.minus(run.along().times(run.along().x()));
         double drop = run.origin().x() - half * square.x() / Math.max(square.norm(), 1e-9);
-        add(FeatureId.DROP, Length.ofInches(drop), Vector3.ORIGIN, Vector3.X.times(drop));
+        // The tape runs along the plumb leg on the side that it does not lean to.
+        Vector3 beside = up.times(-half);
+        add(FeatureId.DROP, Length.ofInches(drop), beside, beside.plus(Vector3.X.times(drop)));
     }
 
     /**

@@ -1,6 +1,7 @@
 package lobrik.shape;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
@@ -20,18 +21,20 @@ import lobrik.bend.Stub90;
  * @param up direction of the piece's frame that is up, square to that
  * @param origin point of the piece's axis that all pieces of its kind have in common, inches; the surface that the piece
  *     lies on is half a diameter below it
+ * @param surfaceFrom where that surface begins, inches to the right of the origin; empty where it goes on to both sides
  */
-public record Pose(Vector3 across, Vector3 up, Vector3 origin) {
+public record Pose(Vector3 across, Vector3 up, Vector3 origin, OptionalDouble surfaceFrom) {
 
-    private static final Vector3 Y = new Vector3(0, 1, 0);
+    private static final Pose ON_DATUM_LEG =
+            new Pose(Vector3.X, new Vector3(0, 1, 0), Vector3.ORIGIN, OptionalDouble.empty());
 
     /** How the piece of a bend lies. */
     public static Pose of(Bend bend, Piece piece) {
         return switch (bend) {
             case Stub90 _, BackToBack90 _ -> standing(piece, 1);
-            case OverBent90 _ -> standing(piece, 2);
+            case OverBent90 _ -> overTheEdge(piece);
             case BoxOffset _ -> onTheWall(piece);
-            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> new Pose(Vector3.X, Y, Vector3.ORIGIN);
+            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> ON_DATUM_LEG;
         };
     }
 
@@ -42,11 +45,18 @@ public record Pose(Vector3 across, Vector3 up, Vector3 origin) {
         double size = along.norm();
         if (size < 1e-9) {
             // Bent right out of its plane: it lies on nothing.
-            return new Pose(Vector3.X, Y, Vector3.ORIGIN);
+            return ON_DATUM_LEG;
         }
         Vector3 across = along.times(1 / size);
         Vector3 up = new Vector3(-across.y(), across.x(), 0);
-        return new Pose(across, up, corner(start.origin(), across).orElse(start.origin()));
+        return new Pose(across, up, corner(start.origin(), across).orElse(start.origin()), OptionalDouble.empty());
+    }
+
+    /** On top of what it goes over, which begins where its last leg does. */
+    private static Pose overTheEdge(Piece piece) {
+        Pose pose = standing(piece, 2);
+        double edge = pose.right(piece.straights().getLast().start().origin());
+        return new Pose(pose.across, pose.up, pose.origin, OptionalDouble.of(edge));
     }
 
     /** Where the axis of a leg meets that of the datum leg; nowhere where they are parallel. */
@@ -59,12 +69,12 @@ public record Pose(Vector3 across, Vector3 up, Vector3 origin) {
     /** The far leg lies on the wall; the end that enters the box stands off it. */
     private static Pose onTheWall(Piece piece) {
         double wall = piece.centreline(1).stream().mapToDouble(Vector3::y).max().orElse(0);
-        return new Pose(Vector3.X, new Vector3(0, -1, 0), Y.times(wall));
+        return new Pose(Vector3.X, new Vector3(0, -1, 0), new Vector3(0, wall, 0), OptionalDouble.empty());
     }
 
     /** Whether the datum leg lies on the surface, so that lengths along it are level. */
     public boolean isOnDatumLeg() {
-        return up.equals(Y);
+        return up.equals(ON_DATUM_LEG.up);
     }
 
     /** To the right of the origin, inches. */

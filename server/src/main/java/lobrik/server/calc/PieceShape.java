@@ -7,6 +7,7 @@ import lobrik.shape.Piece;
 import lobrik.shape.Pose;
 import lobrik.shape.Segment;
 import lobrik.shape.Vector3;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The shape of a piece, for drawing.
@@ -31,11 +32,22 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
      * @param up direction that is up
      * @param origin point of its axis that all pieces of its kind have in common, inches; the surface is half a diameter below
      * @param onDatumLeg whether the datum leg lies on the surface
+     * @param surfaceFromIn where the surface begins, to the right of the origin; null where it goes on to both sides
      */
-    public record PoseAnswer(List<Double> across, List<Double> up, List<Double> origin, boolean onDatumLeg) {
+    public record PoseAnswer(
+            List<Double> across,
+            List<Double> up,
+            List<Double> origin,
+            boolean onDatumLeg,
+            @Nullable Double surfaceFromIn) {
 
         static PoseAnswer of(Pose pose) {
-            return new PoseAnswer(point(pose.across()), point(pose.up()), point(pose.origin()), pose.isOnDatumLeg());
+            return new PoseAnswer(
+                    point(pose.across()),
+                    point(pose.up()),
+                    point(pose.origin()),
+                    pose.isOnDatumLeg(),
+                    pose.surfaceFrom().isPresent() ? pose.surfaceFrom().getAsDouble() : null);
         }
     }
 

@@ -90,7 +90,8 @@ public final class ElevationSketch {
     }
 
     private void surface(Extent piece) {
-        sketch.line(Layer.SURFACE, new Point(piece.left() - 1, 0), new Point(piece.right() + 1, 0));
+        double from = stance.pose().surfaceFrom().orElse(piece.left() - 1);
+        sketch.line(Layer.SURFACE, new Point(from, 0), new Point(piece.right() + 1, 0));
     }
 
     private void obstacle(Obstacle obstacle, Extent piece) {

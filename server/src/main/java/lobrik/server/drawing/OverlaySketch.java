@@ -33,7 +33,8 @@ public final class OverlaySketch {
         sketch.path(Layer.CENTRELINE, ElevationSketch.beside(asked, half), false);
         sketch.path(Layer.CENTRELINE, ElevationSketch.beside(asked, -half), false);
         Sketch.Extent extent = sketch.extent();
-        sketch.line(Layer.SURFACE, new Point(extent.left() - 1, 0), new Point(extent.right() + 1, 0));
+        double from = Stance.of(layout).pose().surfaceFrom().orElse(extent.left() - 1);
+        sketch.line(Layer.SURFACE, new Point(from, 0), new Point(extent.right() + 1, 0));
         return sketch;
     }
 
