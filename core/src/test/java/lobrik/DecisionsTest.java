@@ -2,6 +2,7 @@ package lobrik;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.sun.source.tree.BinaryTree;
 import com.sun.source.tree.BindingPatternTree;
 import com.sun.source.tree.CaseLabelTree;
 import com.sun.source.tree.CaseTree;
@@ -9,7 +10,9 @@ import com.sun.source.tree.CompilationUnitTree;
 import com.sun.source.tree.ConstantCaseLabelTree;
 import com.sun.source.tree.DeconstructionPatternTree;
 import com.sun.source.tree.DefaultCaseLabelTree;
+import com.sun.source.tree.ExpressionTree;
 import com.sun.source.tree.InstanceOfTree;
+import com.sun.source.tree.MemberSelectTree;
 import com.sun.source.tree.PatternCaseLabelTree;
 import com.sun.source.tree.PatternTree;
 import com.sun.source.tree.SwitchExpressionTree;
@@ -39,7 +42,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 /**
  * Whoever adds a kind of bend or of feature is told by the compiler where to decide: no switch about kinds has a default, and nobody
- * asks whether a bend is an instance of one.
+ * asks whether a bend is an instance of one, or compares its kind with one.
  */
 class DecisionsTest {
 
@@ -108,6 +111,20 @@ class DecisionsTest {
             return super.visitInstanceOf(tree, null);
         }
 
+        @Override
+        public Void visitBinary(BinaryTree tree, Void nothing) {
+            boolean compares = tree.getKind() == Tree.Kind.EQUAL_TO || tree.getKind() == Tree.Kind.NOT_EQUAL_TO;
+            if (compares && (isKindOfBend(tree.getLeftOperand()) || isKindOfBend(tree.getRightOperand()))) {
+                found(tree, "compared with one kind");
+            }
+            return super.visitBinary(tree, null);
+        }
+
+        private static boolean isKindOfBend(ExpressionTree operand) {
+            return operand instanceof MemberSelectTree constant
+                    && constant.getExpression().toString().equals(BendKind.class.getSimpleName());
+        }
+
         private void decide(Tree tree, List<? extends CaseTree> cases) {
             List<CaseLabelTree> labels = cases.stream()
                     .flatMap(each -> each.getLabels().stream())
@@ -164,11 +181,12 @@ class DecisionsTest {
                     int of(BendKind kind) { switch (kind) { case KICK: return 1; default: return 2; } }
                     int of(FeatureKind kind) { return switch (kind) { case MARK, RISE -> 1; default -> 2; }; }
                     boolean is(Bend bend) { return bend instanceof Saddle4 || bend instanceof Offset(_, _); }
+                    boolean is(BendKind kind) { return kind == BendKind.KICK; }
                     int other(Unit unit) { return switch (unit) { case METRE -> 1; default -> 2; }; }
                 }
                 """);
         try {
-            assertThat(passedOver(List.of(file))).hasSize(5);
+            assertThat(passedOver(List.of(file))).hasSize(6);
         } finally {
             Files.delete(file);
         }

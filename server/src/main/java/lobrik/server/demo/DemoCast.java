@@ -19,6 +19,7 @@ import lobrik.bend.Situation;
 import lobrik.bend.Stub90;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.server.calc.LayoutRequest;
 import lobrik.server.exercise.Level;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
@@ -32,6 +33,24 @@ final class DemoCast {
                 case Stub90 _, BackToBack90 _ -> Level.FIRST;
                 case BoxOffset _, Offset _, Kick _ -> Level.STEADY;
                 case RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _ -> Level.ADVANCED;
+            };
+        }
+
+        /**
+         * By the chart, as it is taught; but a kick's mark is off by most of an inch then: that is for a lesson on methods, not for
+         * a judged piece.
+         */
+        LayoutRequest.Method method() {
+            return switch (bend) {
+                case Kick _ -> LayoutRequest.Method.EXACT;
+                case Stub90 _,
+                        BackToBack90 _,
+                        BoxOffset _,
+                        Offset _,
+                        RollingOffset _,
+                        Saddle3 _,
+                        Saddle4 _,
+                        OverBent90 _ -> LayoutRequest.Method.CHART;
             };
         }
 

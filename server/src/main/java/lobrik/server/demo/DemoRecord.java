@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
-import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
@@ -56,9 +55,7 @@ final class DemoRecord {
             DemoExercise set, Racked bender, TolerancePreset preset, String tag, UUID instructor, Instant at) {
         var figures = bender.profile().figures();
         LayoutRequest definition = new LayoutRequest(
-                // A kick's mark by the chart is off by most of an inch: that is for a lesson on methods, not for a
-                // judged piece.
-                set.bend().kind() == BendKind.KICK ? LayoutRequest.Method.EXACT : LayoutRequest.Method.CHART,
+                set.method(),
                 TapeDivision.SIXTEENTH.step().inches(),
                 new ConduitInput(bender.conduit().outsideDiameter().inches()),
                 new BenderInput(
