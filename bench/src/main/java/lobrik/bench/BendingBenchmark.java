@@ -106,7 +106,7 @@ public class BendingBenchmark {
         for (int i : new int[] {0, bends.size() - 1}) {
             BendMade bend = bends.get(i);
             Angle over = bend.angle().plus(Angle.ofDegrees(3));
-            made.set(i, new BendMade(bend.position(), bend.reference(), bend.hookTowards(), over, bend.roll()));
+            made.set(i, new BendMade(bend.position(), bend.placing(), over, bend.roll()));
         }
         Piece piece = Piece.simulate(job.tooling(), layout.predicted().length(), made);
         return Features.of(job.bend(), piece).stream().collect(Collectors.toMap(Feature::id, Feature::value));

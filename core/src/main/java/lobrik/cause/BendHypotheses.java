@@ -23,8 +23,8 @@ import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.QuantityKind;
 import lobrik.shop.AngleLines;
-import lobrik.shop.HookSide;
 import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 
 /** What can go wrong while bending and while reading. */
 final class BendHypotheses {
@@ -132,38 +132,37 @@ final class BendHypotheses {
     }
 
     private void hooks() {
-        perBendAndForAll(
-                CauseId.HOOK_REVERSED,
-                "",
-                i -> (making, _) ->
-                        making.hooks[i] = making.hooks[i] == HookSide.DATUM ? HookSide.FAR : HookSide.DATUM);
+        perBendAndForAll(CauseId.HOOK_REVERSED, "", i -> (making, _) -> making.turnHook(i));
     }
 
     private void references() {
+        List<Reference> references =
+                layout.marks().stream().map(BendHypotheses::reference).toList();
         for (Reference reference : Reference.values()) {
             String detail = "the " + word(reference) + " on the ring";
             for (int i = 0; i < bends; i++) {
                 int bend = i;
-                if (mark(i).reference() != reference) {
+                if (references.get(i) != reference) {
                     all.add(Hypothesis.of(
-                            CauseId.WRONG_REFERENCE,
-                            i + 1,
-                            detail,
-                            1,
-                            (making, _) -> making.references[bend] = reference));
+                            CauseId.WRONG_REFERENCE, i + 1, detail, 1, (making, _) -> making.setBy(bend, reference)));
                 }
             }
-            long sameAsFirst = layout.marks().stream()
-                    .filter(mark -> mark.reference() == mark(0).reference())
-                    .count();
-            if (bends > 1 && sameAsFirst == bends && mark(0).reference() != reference) {
+            boolean same = references.stream().allMatch(references.getFirst()::equals);
+            if (bends > 1 && same && references.getFirst() != reference) {
                 all.add(Hypothesis.of(CauseId.WRONG_REFERENCE, 0, detail, 1, (making, _) -> {
                     for (int i = 0; i < bends; i++) {
-                        making.references[i] = reference;
+                        making.setBy(i, reference);
                     }
                 }));
             }
         }
+    }
+
+    /** The mark of the shoe that belongs on a ring. */
+    static Reference reference(Mark mark) {
+        return switch (mark.placing()) {
+            case ShoePlacing shoe -> shoe.reference();
+        };
     }
 
     static String word(Reference reference) {

@@ -19,8 +19,9 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
-import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
 import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -40,8 +41,7 @@ final class Making {
 
     final double[] angles;
     final double[] rolls;
-    final Reference[] references;
-    final HookSide[] hooks;
+    final Placing[] placings;
     double length;
 
     /** Whether a landing was measured to where the bend was made, and not to its ring. */
@@ -62,8 +62,7 @@ final class Making {
             double[] places,
             double[] angles,
             double[] rolls,
-            Reference[] references,
-            HookSide[] hooks,
+            Placing[] placings,
             double length,
             Following following) {
         this.own = own;
@@ -71,8 +70,7 @@ final class Making {
         this.places = places;
         this.angles = angles;
         this.rolls = rolls;
-        this.references = references;
-        this.hooks = hooks;
+        this.placings = placings;
         this.length = length;
         this.following = following;
     }
@@ -92,13 +90,9 @@ final class Making {
             }
             int bend = back.bend() - 1;
             Mark plan = marks.get(bend);
-            double planned = tooling.arcStart(plan.position(), plan.reference(), plan.hookTowards(), plan.angle())
+            double planned = tooling.arcStart(plan.position(), plan.placing(), plan.angle())
                     .inches();
-            double now = tooling.arcStart(
-                            Length.ofInches(making.places[bend]),
-                            making.references[bend],
-                            making.hooks[bend],
-                            plan.angle())
+            double now = tooling.arcStart(Length.ofInches(making.places[bend]), making.placings[bend], plan.angle())
                     .inches();
             return now - planned + shift(making, bend, tooling);
         }
@@ -123,8 +117,7 @@ final class Making {
                 rings.clone(),
                 marks.stream().mapToDouble(mark -> mark.angle().degrees()).toArray(),
                 marks.stream().mapToDouble(mark -> mark.roll().degrees()).toArray(),
-                marks.stream().map(Mark::reference).toArray(Reference[]::new),
-                marks.stream().map(Mark::hookTowards).toArray(HookSide[]::new),
+                marks.stream().map(Mark::placing).toArray(Placing[]::new),
                 layout.predicted().length().inches(),
                 new Following(marks, backs));
     }
@@ -136,8 +129,7 @@ final class Making {
                 places.clone(),
                 angles.clone(),
                 rolls.clone(),
-                references.clone(),
-                hooks.clone(),
+                placings.clone(),
                 length,
                 following);
     }
@@ -147,8 +139,7 @@ final class Making {
         return Arrays.equals(places, other.places)
                 && Arrays.equals(angles, other.angles)
                 && Arrays.equals(rolls, other.rolls)
-                && Arrays.equals(references, other.references)
-                && Arrays.equals(hooks, other.hooks)
+                && Arrays.equals(placings, other.placings)
                 && Arrays.equals(rings, other.rings)
                 && length == other.length;
     }
@@ -184,6 +175,20 @@ final class Making {
                 mark(i, by);
             }
         }
+    }
+
+    /** The hook looked to the other side. */
+    void turnHook(int bend) {
+        placings[bend] = switch (placings[bend]) {
+            case ShoePlacing shoe -> shoe.turned();
+        };
+    }
+
+    /** Another mark of the shoe stood on the ring. */
+    void setBy(int bend, Reference reference) {
+        placings[bend] = switch (placings[bend]) {
+            case ShoePlacing shoe -> shoe.by(reference);
+        };
     }
 
     /** A reading was taken wrong. */
@@ -223,8 +228,7 @@ final class Making {
         for (int i = 0; i < bends(); i++) {
             made.add(new BendMade(
                     Length.ofInches(places[i] + following.shift(this, i, tooling)),
-                    references[i],
-                    hooks[i],
+                    placings[i],
                     Angle.ofDegrees(angles[i]),
                     Angle.ofDegrees(rolls[i])));
         }

@@ -11,7 +11,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
-import lobrik.shop.HookSide;
+import lobrik.shop.ShoePlacing;
 
 /**
  * Says what was found in the trade's words. Every figure comes from the layout, the readings or the simulation.
@@ -77,8 +77,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + (cause.bend().isEmpty() && mixed()
                                 ? "its own mark"
                                 : "the "
-                                        + BendHypotheses.word(
-                                                mark(cause.bend().orElse(1)).reference()))
+                                        + BendHypotheses.word(BendHypotheses.reference(
+                                                mark(cause.bend().orElse(1)))))
                         + ".";
             case MARK_SLIPPED ->
                 bendName(cause) + " was made " + amount(cause) + " beside its ring, towards the "
@@ -101,7 +101,11 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
     }
 
     private boolean mixed() {
-        return layout().marks().stream().map(Mark::reference).distinct().count() > 1;
+        return layout().marks().stream()
+                        .map(BendHypotheses::reference)
+                        .distinct()
+                        .count()
+                > 1;
     }
 
     private String say(Quantity quantity) {
@@ -183,7 +187,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         if (cause.bend().isEmpty()) {
             return "All bends were made with the hook to the wrong side.";
         }
-        String to = mark(bend(cause)).hookTowards() == HookSide.DATUM ? "far" : "datum";
+        String to = switch (mark(bend(cause)).placing()) {
+            case ShoePlacing shoe ->
+                switch (shoe.hookTowards()) {
+                    case DATUM -> "far";
+                    case FAR -> "datum";
+                };
+        };
         return bendName(cause) + " was made with the hook towards the " + to + " end, the wrong side.";
     }
 

@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import lobrik.measure.Angle;
-import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
 
 /**
  * One time in the shoe: what to do before it, what to set where, and how far to pull.
@@ -23,7 +23,7 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
         List<Mark> inOrder = new ArrayList<>(marks);
         inOrder.sort(Comparator.comparingInt(Mark::order));
         List<BendingStep> steps = new ArrayList<>(inOrder.size());
-        HookSide hook = inOrder.getFirst().hookTowards();
+        Placing before = inOrder.getFirst().placing();
         // How it lies before the first bend is anybody's choice, up to the plane that bend is made in.
         Angle lying = inOrder.getFirst()
                 .roll()
@@ -31,11 +31,11 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
         for (Mark mark : inOrder) {
             steps.add(new BendingStep(
                     mark,
-                    mark.hookTowards() != hook,
+                    mark.placing().isOtherWayRound(before),
                     mark.roll().minus(lying).withinHalfTurn(),
                     mark.angle(),
                     mark.angle().plus(springback)));
-            hook = mark.hookTowards();
+            before = mark.placing();
             lying = mark.roll();
         }
         return List.copyOf(steps);

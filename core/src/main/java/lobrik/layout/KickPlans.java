@@ -16,7 +16,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 
 /**
@@ -57,7 +57,7 @@ final class KickPlans {
         Map<FeatureId, Quantity> targets = Plan.open();
         targets.put(FeatureId.RISE, kick.rise());
         return new Plan(
-                List.of(new Mark(1, mark, Reference.ARROW, HookSide.DATUM, kick.angle(), Angle.ZERO, 1)),
+                List.of(new Mark(1, mark, Placing.arrow(HookSide.DATUM), kick.angle(), Angle.ZERO, 1)),
                 figures.shrink(),
                 targets,
                 working.done());

@@ -125,7 +125,7 @@ public record Layout(
     private static Length drawnLength(Tooling tooling, List<Mark> marks) {
         Length furthest = Length.ZERO;
         for (Mark mark : marks) {
-            Length arcEnd = tooling.arcStart(mark.position(), mark.reference(), mark.hookTowards(), mark.angle())
+            Length arcEnd = tooling.arcStart(mark.position(), mark.placing(), mark.angle())
                     .plus(tooling.arcLength(mark.angle()));
             furthest = furthest.max(arcEnd).max(mark.position());
         }

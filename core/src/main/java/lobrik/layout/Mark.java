@@ -5,39 +5,24 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
-import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 
 /**
  * A ring on the straight conduit and the bend that is made there.
  *
  * @param number from the datum end, starting at 1
  * @param position from the datum end
- * @param reference the mark of the shoe that is set on the ring
+ * @param placing what of the tool is set on the ring
  * @param roll turn of the conduit about its own axis before bending
  * @param order of bending, starting at 1
  * @param back of an earlier bend that the mark is taught and rung from, where there is one
  */
 public record Mark(
-        int number,
-        Length position,
-        Reference reference,
-        HookSide hookTowards,
-        Angle angle,
-        Angle roll,
-        int order,
-        Optional<BackDatum> back) {
+        int number, Length position, Placing placing, Angle angle, Angle roll, int order, Optional<BackDatum> back) {
 
     /** A mark that is measured from the end of the straight conduit. */
-    public Mark(
-            int number,
-            Length position,
-            Reference reference,
-            HookSide hookTowards,
-            Angle angle,
-            Angle roll,
-            int order) {
-        this(number, position, reference, hookTowards, angle, roll, order, Optional.empty());
+    public Mark(int number, Length position, Placing placing, Angle angle, Angle roll, int order) {
+        this(number, position, placing, angle, roll, order, Optional.empty());
     }
 
     /** Its figure as it is taught: from the back of the bend before, or from the end of the straight conduit. */
@@ -57,7 +42,7 @@ public record Mark(
 
     /** The bend that follows this mark faithfully. */
     public BendMade asMarked() {
-        return new BendMade(position, reference, hookTowards, angle, roll);
+        return new BendMade(position, placing, angle, roll);
     }
 
     /** The same mark on the nearest line of a tape, from wherever it is measured. */
@@ -65,8 +50,7 @@ public record Mark(
         return new Mark(
                 number,
                 position.nearest(division),
-                reference,
-                hookTowards,
+                placing,
                 angle,
                 roll,
                 order,

@@ -17,7 +17,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 
 /**
@@ -104,12 +104,12 @@ final class NinetyPlans {
                 "stub-mark",
                 "The bend begins before the back of the leg. How much before is the bender's take-up: take it off the leg.",
                 Sum.of(Part.PLACE, name, leg).minus(Part.TAKE_UP, "take-up", takeUp));
-        return new Mark(1, place, Reference.ARROW, HookSide.DATUM, Angle.RIGHT, Angle.ZERO, order);
+        return new Mark(1, place, Placing.arrow(HookSide.DATUM), Angle.RIGHT, Angle.ZERO, order);
     }
 
     /** The mark is where the back comes to lie; star on it, hook towards the far end (handbook 4.1). */
     private static Mark byTheStar(int number, Length back, int order) {
-        return new Mark(number, back, Reference.STAR, HookSide.FAR, Angle.RIGHT, Angle.ZERO, order);
+        return new Mark(number, back, Placing.star(HookSide.FAR), Angle.RIGHT, Angle.ZERO, order);
     }
 
     /** The datum-end leg stands up by now, so the tape butts against its back (handbook 4.2). */
@@ -117,8 +117,7 @@ final class NinetyPlans {
         return new Mark(
                 mark.number(),
                 mark.position(),
-                mark.reference(),
-                mark.hookTowards(),
+                mark.placing(),
                 mark.angle(),
                 mark.roll(),
                 mark.order(),

@@ -15,7 +15,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 
 /**
  * Offsets (handbook 4.3 to 4.5).
@@ -100,8 +100,8 @@ final class OffsetPlans {
                             "The other mark lies one spacing nearer to the datum end.",
                             Sum.ofRing(2, "mark 2", far).minus(Part.SPACING, "spacing", spacing));
                     yield List.of(
-                            new Mark(1, near, Reference.ARROW, HookSide.FAR, angle, turn, 2),
-                            new Mark(2, far, Reference.ARROW, HookSide.FAR, angle, back, 1));
+                            new Mark(1, near, Placing.arrow(HookSide.FAR), angle, turn, 2),
+                            new Mark(2, far, Placing.arrow(HookSide.FAR), angle, back, 1));
                 }
                 case FROM_EDGE -> {
                     Length near = working.mark(
@@ -116,8 +116,8 @@ final class OffsetPlans {
                             "The other mark lies one spacing further on.",
                             Sum.ofRing(1, "mark 1", near).plus(Part.SPACING, "spacing", spacing));
                     yield List.of(
-                            new Mark(1, near, Reference.ARROW, HookSide.DATUM, angle, turn, 1),
-                            new Mark(2, far, Reference.ARROW, HookSide.DATUM, angle, back, 2));
+                            new Mark(1, near, Placing.arrow(HookSide.DATUM), angle, turn, 1),
+                            new Mark(2, far, Placing.arrow(HookSide.DATUM), angle, back, 2));
                 }
             };
         }

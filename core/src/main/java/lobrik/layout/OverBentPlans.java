@@ -17,7 +17,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 
 /**
@@ -65,8 +65,8 @@ final class OverBentPlans {
         targets.put(FeatureId.SET_BACK, bend.setBack());
         bend.otherLeg().ifPresent(leg -> targets.put(FeatureId.OTHER_LEG, leg));
         List<Mark> marks = List.of(
-                new Mark(1, near, Reference.ARROW, HookSide.DATUM, bend.overBend(), Angle.ZERO, 2),
-                new Mark(2, far, Reference.ARROW, HookSide.DATUM, second, Angle.HALF_TURN, 1));
+                new Mark(1, near, Placing.arrow(HookSide.DATUM), bend.overBend(), Angle.ZERO, 2),
+                new Mark(2, far, Placing.arrow(HookSide.DATUM), second, Angle.HALF_TURN, 1));
         return new Plan(marks, Length.ZERO, targets, working.done());
     }
 

@@ -16,7 +16,9 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
 import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -72,10 +74,10 @@ final class SaddlePlans {
         boolean pushed = saddle.order() == Saddle3.Order.PUSH_THROUGH;
         return List.of(
                 pushed
-                        ? mark(saddle, 1, near, Reference.STAR, HookSide.DATUM)
-                        : mark(saddle, 1, near, Reference.ARROW, HookSide.FAR),
-                mark(saddle, 2, centre, Reference.NOTCH, HookSide.DATUM),
-                mark(saddle, 3, far, Reference.ARROW, HookSide.DATUM));
+                        ? mark(saddle, 1, near, Placing.star(HookSide.DATUM))
+                        : mark(saddle, 1, near, Placing.arrow(HookSide.FAR)),
+                mark(saddle, 2, centre, Placing.notch(HookSide.DATUM)),
+                mark(saddle, 3, far, Placing.arrow(HookSide.DATUM)));
     }
 
     private static double spacingPerInch(Saddle3 saddle, MultiplierChart chart) {
@@ -94,7 +96,7 @@ final class SaddlePlans {
         ExactOffset side = ExactOffset.of(tooling, saddle.raised(), saddle.outerAngle());
         Length middle = saddle.centre().plus(shrink);
         Length halfArc = tooling.arcLength(saddle.outerAngle());
-        Mark centre = landing(saddle, tooling, 2, middle.minus(halfArc), Reference.NOTCH, HookSide.DATUM);
+        Mark centre = landing(saddle, tooling, 2, middle.minus(halfArc), Placing.notch(HookSide.DATUM));
         Sum sum = middle(saddle, shrink);
         if (!centre.position().equals(middle)) {
             sum.plus("so that the curve's middle lands there", centre.position().minus(middle));
@@ -102,10 +104,10 @@ final class SaddlePlans {
         working.mark(2, formula, MIDDLE_WORDS, sum);
         Length nearArc = middle.minus(side.spacing()).minus(halfArc);
         Mark near = saddle.order() == Saddle3.Order.PUSH_THROUGH
-                ? landing(saddle, tooling, 1, nearArc, Reference.STAR, HookSide.DATUM)
-                : landing(saddle, tooling, 1, nearArc, Reference.ARROW, HookSide.FAR);
+                ? landing(saddle, tooling, 1, nearArc, Placing.star(HookSide.DATUM))
+                : landing(saddle, tooling, 1, nearArc, Placing.arrow(HookSide.FAR));
         Length farArc = middle.plus(side.spacing());
-        Mark far = landing(saddle, tooling, 3, farArc, Reference.ARROW, HookSide.DATUM);
+        Mark far = landing(saddle, tooling, 3, farArc, Placing.arrow(HookSide.DATUM));
         Length at = centre.position();
         outer(working, 1, formula, at, Operation.MINUS, at.minus(near.position()));
         outer(working, 3, formula, at, Operation.PLUS, far.position().minus(at));
@@ -127,15 +129,14 @@ final class SaddlePlans {
                 Sum.ofRing(2, "mark 2", centre).and(sign, Part.SPACING, "middle to outer mark", spacing));
     }
 
-    private static Mark landing(
-            Saddle3 saddle, Tooling tooling, int number, Length arcStart, Reference reference, HookSide hook) {
-        Length position = tooling.markFor(arcStart, reference, hook, angle(saddle, number));
-        return mark(saddle, number, position, reference, hook);
+    private static Mark landing(Saddle3 saddle, Tooling tooling, int number, Length arcStart, Placing placing) {
+        Length position = tooling.markFor(arcStart, placing, angle(saddle, number));
+        return mark(saddle, number, position, placing);
     }
 
-    private static Mark mark(Saddle3 saddle, int number, Length position, Reference reference, HookSide hook) {
+    private static Mark mark(Saddle3 saddle, int number, Length position, Placing placing) {
         Angle roll = number == 2 ? Angle.HALF_TURN : Angle.ZERO;
-        return new Mark(number, position, reference, hook, angle(saddle, number), roll, order(saddle.order(), number));
+        return new Mark(number, position, placing, angle(saddle, number), roll, order(saddle.order(), number));
     }
 
     private static Angle angle(Saddle3 saddle, int number) {
@@ -190,10 +191,10 @@ final class SaddlePlans {
         Reference reference = saddle.placement() == Placement.STAR ? Reference.STAR : Reference.ARROW;
         Angle angle = saddle.angle();
         List<Mark> marks = List.of(
-                new Mark(1, near, reference, HookSide.FAR, angle, Angle.ZERO, 2),
-                new Mark(2, nearInner, reference, HookSide.FAR, angle, Angle.HALF_TURN, 1),
-                new Mark(3, farInner, reference, HookSide.DATUM, angle, Angle.HALF_TURN, 3),
-                new Mark(4, far, reference, HookSide.DATUM, angle, Angle.ZERO, 4));
+                new Mark(1, near, new ShoePlacing(reference, HookSide.FAR), angle, Angle.ZERO, 2),
+                new Mark(2, nearInner, new ShoePlacing(reference, HookSide.FAR), angle, Angle.HALF_TURN, 1),
+                new Mark(3, farInner, new ShoePlacing(reference, HookSide.DATUM), angle, Angle.HALF_TURN, 3),
+                new Mark(4, far, new ShoePlacing(reference, HookSide.DATUM), angle, Angle.ZERO, 4));
         Map<FeatureId, Quantity> targets = targets(saddle.overall());
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.FLAT, saddle.flat());

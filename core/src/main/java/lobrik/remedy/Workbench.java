@@ -266,7 +266,7 @@ final class Workbench {
             Angle angle = chosen < 0 ? bend.angle() : bend.angle().plus(Angle.ofDegrees(amounts[chosen]));
             boolean straightened = choice.untwisted() && i == made.bends().size() - 1;
             Angle roll = straightened ? bend.roll().minus(twist()) : bend.roll();
-            bends.add(new BendMade(bend.position().minus(datum), bend.reference(), bend.hookTowards(), angle, roll));
+            bends.add(new BendMade(bend.position().minus(datum), bend.placing(), angle, roll));
         }
         try {
             return Optional.of(

@@ -118,7 +118,7 @@ public final class Piece {
                     new Figure("mark", bend.position()),
                     new Figure("length of the conduit", length));
         }
-        Length start = tooling.arcStart(bend.position(), bend.reference(), bend.hookTowards(), bend.angle());
+        Length start = tooling.arcStart(bend.position(), bend.placing(), bend.angle());
         return new PlacedArc(number, bend, start, tooling.arcLength(bend.angle()));
     }
 

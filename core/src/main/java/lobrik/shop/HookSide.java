@@ -5,5 +5,10 @@ public enum HookSide {
     /** Towards the datum end: the arc grows away from it. */
     DATUM,
     /** Towards the far end: the arc grows towards the datum end. */
-    FAR
+    FAR;
+
+    /** The other end. */
+    public HookSide other() {
+        return this == DATUM ? FAR : DATUM;
+    }
 }

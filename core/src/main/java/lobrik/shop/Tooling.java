@@ -80,30 +80,33 @@ public record Tooling(Conduit conduit, Bender bender) {
         };
     }
 
-    /**
-     * Position of the arrow when this reference stands on a ring: the mark shifted towards the hook by
-     * {@link #arrowAhead}.
-     */
-    public Length arrowPosition(Length mark, Reference reference, HookSide hookTowards) {
-        Length ahead = arrowAhead(reference);
-        return hookTowards == HookSide.DATUM ? mark.minus(ahead) : mark.plus(ahead);
+    /** Position of the arrow when a shoe stands on a ring: the mark shifted towards the hook by {@link #arrowAhead}. */
+    public Length arrowPosition(Length mark, ShoePlacing placing) {
+        Length ahead = arrowAhead(placing.reference());
+        return placing.hookTowards() == HookSide.DATUM ? mark.minus(ahead) : mark.plus(ahead);
+    }
+
+    /** The end of the arc that is nearer to the datum end, where a tool stands on a ring like this. */
+    public Length arcStart(Length mark, Placing placing, Angle angle) {
+        return switch (placing) {
+            case ShoePlacing shoe -> arcStart(mark, shoe, angle);
+        };
     }
 
     /**
-     * The end of the arc that is nearer to the datum end. With the arrow at {@code m} the arc covers
-     * {@code [m + e, m + e + Rθ]} with the hook towards the datum end and {@code [m − e − Rθ, m − e]} with the hook
-     * towards the far end. Formula {@code arc-start}, handbook 2.
+     * Of a shoe with the arrow at {@code m} the arc covers {@code [m + e, m + e + Rθ]} with the hook towards the datum end and
+     * {@code [m − e − Rθ, m − e]} with the hook towards the far end. Formula {@code arc-start}, handbook 2.
      */
-    public Length arcStart(Length mark, Reference reference, HookSide hookTowards, Angle angle) {
-        Length arrow = arrowPosition(mark, reference, hookTowards);
-        return switch (hookTowards) {
+    private Length arcStart(Length mark, ShoePlacing placing, Angle angle) {
+        Length arrow = arrowPosition(mark, placing);
+        return switch (placing.hookTowards()) {
             case DATUM -> arrow.plus(arrowLead());
             case FAR -> arrow.minus(arrowLead()).minus(arcLength(angle));
         };
     }
 
-    /** The mark whose arc starts here: the inverse of {@link #arcStart}. */
-    public Length markFor(Length arcStart, Reference reference, HookSide hookTowards, Angle angle) {
-        return arcStart.minus(arcStart(Length.ZERO, reference, hookTowards, angle));
+    /** The mark whose arc starts here: the inverse of {@link #arcStart(Length, Placing, Angle)}. */
+    public Length markFor(Length arcStart, Placing placing, Angle angle) {
+        return arcStart.minus(arcStart(Length.ZERO, placing, angle));
     }
 }

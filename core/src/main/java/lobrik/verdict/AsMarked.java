@@ -41,7 +41,7 @@ public final class AsMarked {
                         .position()
                         .minus(layout.marks().get(bend).position()));
             }
-            bends.add(new BendMade(ring, mark.reference(), mark.hookTowards(), mark.angle(), mark.roll()));
+            bends.add(new BendMade(ring, mark.placing(), mark.angle(), mark.roll()));
         }
         if (!any) {
             return Optional.empty();

@@ -91,11 +91,7 @@ public final class AsMeasured {
                 Mark mark = layout.marks().get(i);
                 Angle roll = mark.roll().plus(turn).plus(i == bends - 1 ? twist() : Angle.ZERO);
                 made.add(new BendMade(
-                        Length.ofInches(parameters[i]),
-                        mark.reference(),
-                        mark.hookTowards(),
-                        Angle.ofDegrees(parameters[bends + i]),
-                        roll));
+                        Length.ofInches(parameters[i]), mark.placing(), Angle.ofDegrees(parameters[bends + i]), roll));
             }
             Length length = Length.ofInches(parameters[2 * bends]);
             return Optional.of(Piece.simulate(layout.job().tooling(), length, made));

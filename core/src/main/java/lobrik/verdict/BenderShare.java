@@ -19,7 +19,8 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
-import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -205,6 +206,17 @@ public record BenderShare(
                     .orElse(0);
         }
 
+        /** A place that lies further from where the tool holds the conduit. */
+        private static Length away(Placing placing, Length place, Length by) {
+            return switch (placing) {
+                case ShoePlacing shoe ->
+                    switch (shoe.hookTowards()) {
+                        case DATUM -> place.plus(by);
+                        case FAR -> place.minus(by);
+                    };
+            };
+        }
+
         /** @param beside how far beyond its place every bend is made, away from the hook */
         private Map<FeatureId, Double> simulated(Length beside) {
             Tooling tooling = layout.job().tooling();
@@ -214,9 +226,8 @@ public record BenderShare(
                 Length ring = mark.position().plus(followed(mark, bends));
                 rings.add(ring);
                 bends.add(new BendMade(
-                        mark.hookTowards() == HookSide.DATUM ? ring.plus(beside) : ring.minus(beside),
-                        mark.reference(),
-                        mark.hookTowards(),
+                        away(mark.placing(), ring, beside),
+                        mark.placing(),
                         mark.angle().plus(angles),
                         mark.roll()));
             }

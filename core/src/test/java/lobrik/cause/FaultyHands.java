@@ -25,8 +25,8 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
-import lobrik.shop.HookSide;
 import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 
 /**
  * Somebody who makes one mistake: rings, bends and length of what they made.
@@ -100,7 +100,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
     }
 
     private static BendMade angle(BendMade b, Angle angle) {
-        return new BendMade(b.position(), b.reference(), b.hookTowards(), angle, b.roll());
+        return new BendMade(b.position(), b.placing(), angle, b.roll());
     }
 
     private FaultyHands angles(double by) {
@@ -127,22 +127,19 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
     }
 
     private FaultyHands hook(int index) {
-        return bent(
-                        index,
-                        b -> new BendMade(
-                                b.position(),
-                                b.reference(),
-                                b.hookTowards() == HookSide.DATUM ? HookSide.FAR : HookSide.DATUM,
-                                b.angle(),
-                                b.roll()))
+        return bent(index, b -> new BendMade(b.position(), shoe(b).turned(), b.angle(), b.roll()))
                 .about(index);
+    }
+
+    private static ShoePlacing shoe(BendMade bend) {
+        return (ShoePlacing) bend.placing();
     }
 
     private FaultyHands reference(int index, Random random) {
         List<Reference> others = new ArrayList<>(List.of(Reference.values()));
-        others.remove(bends.get(index).reference());
+        others.remove(shoe(bends.get(index)).reference());
         Reference other = others.get(random.nextInt(others.size()));
-        return bent(index, b -> new BendMade(b.position(), other, b.hookTowards(), b.angle(), b.roll()))
+        return bent(index, b -> new BendMade(b.position(), shoe(b).by(other), b.angle(), b.roll()))
                 .about(index);
     }
 
@@ -151,7 +148,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
     }
 
     private static BendMade moved(BendMade b, Length by) {
-        return new BendMade(b.position().plus(by), b.reference(), b.hookTowards(), b.angle(), b.roll());
+        return new BendMade(b.position().plus(by), b.placing(), b.angle(), b.roll());
     }
 
     private FaultyHands ring(int index, Length by) {
@@ -179,11 +176,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         return bent(
                         index,
                         b -> new BendMade(
-                                b.position(),
-                                b.reference(),
-                                b.hookTowards(),
-                                b.angle(),
-                                b.roll().plus(by)))
+                                b.position(), b.placing(), b.angle(), b.roll().plus(by)))
                 .about(index);
     }
 

@@ -78,8 +78,7 @@ public final class Pieces {
             int i = mark.number() - 1;
             bends.add(new BendMade(
                     mark.position().plus(Length.ofInches(movedInches[i])),
-                    mark.reference(),
-                    mark.hookTowards(),
+                    mark.placing(),
                     mark.angle().plus(Angle.ofDegrees(openedDegrees[i])),
                     mark.roll().plus(Angle.ofDegrees(twistedDegrees[i]))));
         }

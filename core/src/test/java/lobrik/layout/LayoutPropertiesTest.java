@@ -19,7 +19,7 @@ import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.shape.Segment;
-import lobrik.shop.HookSide;
+import lobrik.shop.ShoePlacing;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
@@ -113,17 +113,13 @@ class LayoutPropertiesTest {
         List<BendMade> bends = new java.util.ArrayList<>(piece.bends());
         BendMade last = bends.removeLast();
         bends.add(new BendMade(
-                last.position(),
-                last.reference(),
-                last.hookTowards(),
-                last.angle(),
-                last.roll().plus(Angle.ofDegrees(degrees))));
+                last.position(), last.placing(), last.angle(), last.roll().plus(Angle.ofDegrees(degrees))));
         return Piece.simulate(layout.job().tooling(), piece.length(), bends);
     }
 
     private static Piece rolled(Piece piece, java.util.function.UnaryOperator<Angle> roll) {
         List<BendMade> bends = piece.bends().stream()
-                .map(b -> new BendMade(b.position(), b.reference(), b.hookTowards(), b.angle(), roll.apply(b.roll())))
+                .map(b -> new BendMade(b.position(), b.placing(), b.angle(), roll.apply(b.roll())))
                 .toList();
         return Piece.simulate(piece.tooling(), piece.length(), bends);
     }
@@ -148,8 +144,7 @@ class LayoutPropertiesTest {
             List<BendMade> reversed = piece.bends().reversed().stream()
                     .map(b -> new BendMade(
                             piece.length().minus(b.position()),
-                            b.reference(),
-                            b.hookTowards() == HookSide.DATUM ? HookSide.FAR : HookSide.DATUM,
+                            ((ShoePlacing) b.placing()).turned(),
                             b.angle(),
                             new Angle(-b.roll().nanodegrees())))
                     .toList();

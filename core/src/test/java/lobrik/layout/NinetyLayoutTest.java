@@ -21,7 +21,7 @@ import lobrik.measure.TapeDivision;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -60,8 +60,7 @@ class NinetyLayoutTest {
         Layout layout = layout(17.625, 22.0, Placement.ARROW, TapeDivision.NONE);
         Mark mark = layout.marks().getFirst();
         assertThat(mark.position()).isEqualTo(Length.ofInches(11.625));
-        assertThat(mark.reference()).isEqualTo(Reference.ARROW);
-        assertThat(mark.hookTowards()).isEqualTo(HookSide.DATUM);
+        assertThat(mark.placing()).isEqualTo(Placing.arrow(HookSide.DATUM));
         assertThat(layout.cutLength().orElseThrow().inches()).isCloseTo(36.5033, within(1e-4));
         assertThat(review(layout)).isEmpty();
     }
@@ -71,8 +70,7 @@ class NinetyLayoutTest {
         Layout layout = layout(17.625, 22.0, Placement.STAR, TapeDivision.NONE);
         Mark mark = layout.marks().getFirst();
         assertThat(mark.position()).isEqualTo(Length.ofInches(17.625));
-        assertThat(mark.reference()).isEqualTo(Reference.STAR);
-        assertThat(mark.hookTowards()).isEqualTo(HookSide.FAR);
+        assertThat(mark.placing()).isEqualTo(Placing.star(HookSide.FAR));
         assertThat(inches(feature(layout, FeatureId.LEG).predicted())).isCloseTo(17.625, within(1e-9));
     }
 

@@ -27,7 +27,7 @@ import lobrik.shape.Vector3;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -78,7 +78,7 @@ class OverBentTest {
                 School.of(Method.EXACT, TapeDivision.NONE)));
         for (int i = 0; i < 2; i++) {
             Mark mark = layout.marks().get(i);
-            assertThat(tooling.arcStart(mark.position(), mark.reference(), mark.hookTowards(), mark.angle())
+            assertThat(tooling.arcStart(mark.position(), mark.placing(), mark.angle())
                             .inches())
                     .isCloseTo(sample.at("/exact/arcStartsIn/" + i).asDouble(), within(0.001));
             assertThat(layout.predicted().arcs().get(i).length().inches())
@@ -139,11 +139,10 @@ class OverBentTest {
     @Test
     void featuresOfAPieceThatIsOff_areReadWhereTheyAreTaken() {
         List<BendMade> bends = List.of(
-                new BendMade(Length.ofInches(10), Reference.ARROW, HookSide.DATUM, Angle.ofDegrees(20), Angle.ZERO),
+                new BendMade(Length.ofInches(10), Placing.arrow(HookSide.DATUM), Angle.ofDegrees(20), Angle.ZERO),
                 new BendMade(
                         Length.ofInches(20),
-                        Reference.ARROW,
-                        HookSide.DATUM,
+                        Placing.arrow(HookSide.DATUM),
                         Angle.ofDegrees(113),
                         Angle.ofDegrees(183)));
         Piece piece = Piece.simulate(Jobs.threeQuarters(), Length.ofInches(60), bends);

@@ -18,7 +18,8 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.Bender;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
@@ -99,8 +100,10 @@ class SchoolChoicesTest {
                 .steps();
         assertThat(pushed).extracting(step -> step.mark().number()).containsExactly(1, 2, 3);
         assertThat(pushed).noneMatch(BendingStep::endForEnd);
-        assertThat(pushed.getFirst().mark().reference()).isEqualTo(Reference.STAR);
-        assertThat(pushed).extracting(step -> step.mark().hookTowards()).containsOnly(HookSide.DATUM);
+        assertThat(pushed.getFirst().mark().placing()).isEqualTo(Placing.star(HookSide.DATUM));
+        assertThat(pushed)
+                .extracting(step -> ((ShoePlacing) step.mark().placing()).hookTowards())
+                .containsOnly(HookSide.DATUM);
     }
 
     @Test

@@ -136,11 +136,7 @@ class AdviceTest {
         for (Mark mark : layout.marks()) {
             double off = random.nextInt(2) == 0 ? 0 : 6 * (random.nextDouble() - 0.5);
             bends.add(new BendMade(
-                    mark.position(),
-                    mark.reference(),
-                    mark.hookTowards(),
-                    mark.angle().plus(Angle.ofDegrees(off)),
-                    mark.roll()));
+                    mark.position(), mark.placing(), mark.angle().plus(Angle.ofDegrees(off)), mark.roll()));
         }
         try {
             return Optional.of(
@@ -212,12 +208,11 @@ class AdviceTest {
     }
 
     private static BendMade closed(BendMade b, Angle by) {
-        return new BendMade(
-                b.position(), b.reference(), b.hookTowards(), b.angle().plus(by), b.roll());
+        return new BendMade(b.position(), b.placing(), b.angle().plus(by), b.roll());
     }
 
     private static BendMade moved(BendMade b, Length by) {
-        return new BendMade(b.position().minus(by), b.reference(), b.hookTowards(), b.angle(), b.roll());
+        return new BendMade(b.position().minus(by), b.placing(), b.angle(), b.roll());
     }
 
     private static double score(Layout layout, Map<FeatureId, Quantity> values) {

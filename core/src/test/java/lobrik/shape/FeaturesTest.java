@@ -17,6 +17,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.HookSide;
+import lobrik.shop.ShoePlacing;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -98,7 +99,8 @@ class FeaturesTest {
                     - piece.tooling().conduit().outsideDiameter().inches() / 2;
             double arc = radius * bend.angle().radians();
             double arrow = arrow(piece, bend);
-            double start = bend.hookTowards() == HookSide.DATUM ? arrow + lead : arrow - lead - arc;
+            double start =
+                    ((ShoePlacing) bend.placing()).hookTowards() == HookSide.DATUM ? arrow + lead : arrow - lead - arc;
             return new Bent(start, start + arc, radius, bend.roll().radians());
         }
 
@@ -106,12 +108,13 @@ class FeaturesTest {
             double t = piece.tooling().bender().takeUp().inches();
             double r = piece.tooling().bender().radius().inches();
             double d = piece.tooling().conduit().outsideDiameter().inches();
-            double shift = switch (bend.reference()) {
+            double shift = switch (((ShoePlacing) bend.placing()).reference()) {
                 case ARROW -> 0;
                 case STAR -> t - (2 * r + d - Math.PI * r / 2);
                 case NOTCH -> t - r - d / 2 + Math.PI * r / 8;
             };
-            return bend.position().inches() + (bend.hookTowards() == HookSide.DATUM ? -shift : shift);
+            return bend.position().inches()
+                    + (((ShoePlacing) bend.placing()).hookTowards() == HookSide.DATUM ? -shift : shift);
         }
     }
 
@@ -120,8 +123,7 @@ class FeaturesTest {
         List<BendMade> bends = layout.marks().stream()
                 .map(mark -> new BendMade(
                         mark.position().plus(Length.ofInches(0.4 * random.nextDouble() - 0.2)),
-                        mark.reference(),
-                        mark.hookTowards(),
+                        mark.placing(),
                         mark.angle().plus(Angle.ofDegrees(-4 * random.nextDouble())),
                         mark.roll().plus(Angle.ofDegrees(8 * random.nextDouble() - 4))))
                 .toList();
@@ -221,12 +223,7 @@ class FeaturesTest {
             List<BendMade> bends = new ArrayList<>();
             for (int i = 0; i < 3; i++) {
                 BendMade marked = layout.marks().get(i).asMarked();
-                bends.add(new BendMade(
-                        marked.position(),
-                        marked.reference(),
-                        marked.hookTowards(),
-                        marked.angle(),
-                        Angle.ofDegrees(rolls[i])));
+                bends.add(new BendMade(marked.position(), marked.placing(), marked.angle(), Angle.ofDegrees(rolls[i])));
             }
             Piece piece =
                     Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);

@@ -17,7 +17,7 @@ import lobrik.measure.Length;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
@@ -29,8 +29,7 @@ class NinetyFeaturesTest {
     private static final Stub90 STUB = new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW);
 
     private static BendMade madeAt(double mark, double degrees) {
-        return new BendMade(
-                Length.ofInches(mark), Reference.ARROW, HookSide.DATUM, Angle.ofDegrees(degrees), Angle.ZERO);
+        return new BendMade(Length.ofInches(mark), Placing.arrow(HookSide.DATUM), Angle.ofDegrees(degrees), Angle.ZERO);
     }
 
     private static double value(List<Feature> features, FeatureId id) {

@@ -14,7 +14,8 @@ import lobrik.measure.Length;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
@@ -25,7 +26,7 @@ class PieceTest {
 
     private static BendMade bend(double position, HookSide hook, double degrees, double roll) {
         return new BendMade(
-                Length.ofInches(position), Reference.ARROW, hook, Angle.ofDegrees(degrees), Angle.ofDegrees(roll));
+                Length.ofInches(position), Placing.arrow(hook), Angle.ofDegrees(degrees), Angle.ofDegrees(roll));
     }
 
     /** Random bends with room between them: each takes its arc and the lead on either side of its arrow. */
@@ -82,7 +83,9 @@ class PieceTest {
             for (BendMade bend : bends) {
                 double arc = radius * bend.angle().radians();
                 double mark = bend.position().inches();
-                double start = bend.hookTowards() == HookSide.DATUM ? mark + lead : mark - lead - arc;
+                double start = ((ShoePlacing) bend.placing()).hookTowards() == HookSide.DATUM
+                        ? mark + lead
+                        : mark - lead - arc;
                 double bent = Math.min((i + 1) * step, start + arc) - Math.max(i * step, start);
                 if (bent > 0) {
                     double roll = bend.roll().radians();
@@ -138,8 +141,7 @@ class PieceTest {
             List<BendMade> reversed = bends.stream()
                     .map(made -> new BendMade(
                             Length.ofInches(160).minus(made.position()),
-                            made.reference(),
-                            made.hookTowards() == HookSide.DATUM ? HookSide.FAR : HookSide.DATUM,
+                            ((ShoePlacing) made.placing()).turned(),
                             made.angle(),
                             Angle.ofDegrees(-made.roll().degrees())))
                     .toList();

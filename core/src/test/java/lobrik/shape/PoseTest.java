@@ -17,7 +17,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.Placing;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -32,8 +32,7 @@ class PoseTest {
         for (int i = 0; i < angles.length; i++) {
             bends.add(new BendMade(
                     Length.ofInches(10 + 30 * i),
-                    Reference.ARROW,
-                    HookSide.DATUM,
+                    Placing.arrow(HookSide.DATUM),
                     Angle.ofDegrees(angles[i]),
                     Angle.ZERO));
         }
@@ -54,8 +53,12 @@ class PoseTest {
             Pose pose = Pose.of(layout.job().bend(), piece);
             assertThat(pose.across().dot(pose.up())).isCloseTo(0, within(1e-12));
             assertThat(pose.across().norm()).isCloseTo(1, within(1e-12));
-            double lowest =
-                    piece.centreline(8).stream().mapToDouble(pose::above).min().orElseThrow();
+            // What goes over the edge of a beam hangs from it.
+            double turned = kind == BendKind.OVER_BENT_90 ? -1 : 1;
+            double lowest = piece.centreline(8).stream()
+                    .mapToDouble(point -> turned * pose.above(point))
+                    .min()
+                    .orElseThrow();
             assertThat(lowest).isCloseTo(0, within(1e-6));
         }
     }

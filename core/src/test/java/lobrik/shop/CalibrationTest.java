@@ -30,8 +30,8 @@ class CalibrationTest {
     private static final Tooling TRUTH = new Tooling(CONDUIT, Bender.of(Length.ofInches(6.11), Length.ofInches(5.04)));
 
     private static TestBend bent(double degrees, double noise, Random random) {
-        BendMade made = new BendMade(
-                Length.ofInches(12), Reference.ARROW, HookSide.DATUM, Angle.ofDegrees(degrees), Angle.ZERO);
+        BendMade made =
+                new BendMade(Length.ofInches(12), Placing.arrow(HookSide.DATUM), Angle.ofDegrees(degrees), Angle.ZERO);
         Piece piece = Piece.simulate(TRUTH, Length.ofInches(40), List.of(made));
         Stub90 stub = new Stub90(Length.ofInches(18), Optional.empty(), Placement.ARROW);
         List<Feature> features = Features.of(stub, piece);

@@ -44,8 +44,8 @@ class ToolingTest {
             Tooling tooling = new Tooling(conduit, Bender.of(takeUp, radius));
             Length leg = Length.ofInches(12 + 40 * random.nextDouble());
 
-            Length byArrow = tooling.arcStart(leg.minus(takeUp), Reference.ARROW, HookSide.DATUM, Angle.RIGHT);
-            Length byStar = tooling.arcStart(leg, Reference.STAR, HookSide.FAR, Angle.RIGHT);
+            Length byArrow = tooling.arcStart(leg.minus(takeUp), Placing.arrow(HookSide.DATUM), Angle.RIGHT);
+            Length byStar = tooling.arcStart(leg, Placing.star(HookSide.FAR), Angle.RIGHT);
 
             assertThat(byStar.inches()).isCloseTo(byArrow.inches(), within(1e-9));
         }
@@ -55,7 +55,7 @@ class ToolingTest {
     void notch_centresABendOf45AndNoOther() {
         for (double degrees : new double[] {22.5, 30, 45, 60}) {
             Angle angle = Angle.ofDegrees(degrees);
-            Length start = THREE_QUARTER_EMT.arcStart(Length.ofInches(30), Reference.NOTCH, HookSide.FAR, angle);
+            Length start = THREE_QUARTER_EMT.arcStart(Length.ofInches(30), Placing.notch(HookSide.FAR), angle);
             double middle = start.inches() + THREE_QUARTER_EMT.arcLength(angle).inches() / 2;
             // handbook 2: the middle lands R(π/8 − θ/2) towards the hook
             double offCentre = 5.125 * (Math.PI / 8 - angle.radians() / 2);
@@ -79,7 +79,7 @@ class ToolingTest {
 
     private static double start(double mark, Reference reference, HookSide hook, Angle angle) {
         return THREE_QUARTER_EMT
-                .arcStart(Length.ofInches(mark), reference, hook, angle)
+                .arcStart(Length.ofInches(mark), new ShoePlacing(reference, hook), angle)
                 .inches();
     }
 

@@ -32,8 +32,7 @@ class AsMeasuredTest {
         List<BendMade> bends = layout.marks().stream()
                 .map(mark -> new BendMade(
                         mark.position().plus(Length.ofInches(0.5 * random.nextDouble() - 0.25)),
-                        mark.reference(),
-                        mark.hookTowards(),
+                        mark.placing(),
                         mark.angle().plus(Angle.ofDegrees(-3 * random.nextDouble())),
                         mark.roll()))
                 .toList();

@@ -25,6 +25,7 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.shop.HookSide;
+import lobrik.shop.ShoePlacing;
 import org.junit.jupiter.api.Test;
 
 /** What a bender adds, against pieces that are bent on one whose arrow stands elsewhere and that bends further. */
@@ -51,13 +52,13 @@ class BenderShareTest {
         List<BendMade> bends = new ArrayList<>();
         for (Mark mark : layout.marks()) {
             double ring = mark.position().inches() + (followed && mark.number() > 1 ? ahead : 0);
-            double place = mark.hookTowards() == HookSide.DATUM ? ring + beside : ring - beside;
+            double place =
+                    ((ShoePlacing) mark.placing()).hookTowards() == HookSide.DATUM ? ring + beside : ring - beside;
             ahead = place - mark.position().inches();
             rings.add(Length.ofInches(ring));
             bends.add(new BendMade(
                     Length.ofInches(place),
-                    mark.reference(),
-                    mark.hookTowards(),
+                    mark.placing(),
                     Angle.ofDegrees(mark.angle().degrees() + further),
                     mark.roll()));
         }

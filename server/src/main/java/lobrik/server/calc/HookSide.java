@@ -1,6 +1,8 @@
 package lobrik.server.calc;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoePlacing;
 
 /** The end the hook points to, as the interface writes it. */
 public enum HookSide {
@@ -19,7 +21,9 @@ public enum HookSide {
         return core;
     }
 
-    static HookSide of(lobrik.shop.HookSide core) {
-        return valueOf(core.name());
+    static HookSide of(Placing placing) {
+        return switch (placing) {
+            case ShoePlacing shoe -> valueOf(shoe.hookTowards().name());
+        };
     }
 }

@@ -86,8 +86,8 @@ public record LayoutAnswer(
             return new MarkAnswer(
                     mark.number(),
                     mark.position().inches(),
-                    Reference.of(mark.reference()),
-                    HookSide.of(mark.hookTowards()),
+                    Reference.of(mark.placing()),
+                    HookSide.of(mark.placing()),
                     mark.angle().degrees(),
                     mark.roll().degrees(),
                     mark.order(),
@@ -148,8 +148,8 @@ public record LayoutAnswer(
             return new StepAnswer(
                     step.mark().number(),
                     step.mark().position().inches(),
-                    Reference.of(step.mark().reference()),
-                    HookSide.of(step.mark().hookTowards()),
+                    Reference.of(step.mark().placing()),
+                    HookSide.of(step.mark().placing()),
                     step.endForEnd(),
                     step.turn().degrees(),
                     step.rest().degrees(),

@@ -1,6 +1,8 @@
 package lobrik.server.calc;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoePlacing;
 
 /** A mark of the shoe, as the interface writes it. */
 public enum Reference {
@@ -21,7 +23,9 @@ public enum Reference {
         return core;
     }
 
-    static Reference of(lobrik.shop.Reference core) {
-        return valueOf(core.name());
+    static Reference of(Placing placing) {
+        return switch (placing) {
+            case ShoePlacing shoe -> valueOf(shoe.reference().name());
+        };
     }
 }

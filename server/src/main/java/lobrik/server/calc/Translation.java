@@ -21,6 +21,7 @@ import lobrik.shape.Piece;
 import lobrik.shape.Surround;
 import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.jspecify.annotations.Nullable;
 
@@ -175,7 +176,10 @@ final class Translation {
             return Optional.empty();
         }
         return Optional.of(new BendMade(
-                position.get(), reference.get().toCore(), hook.get().toCore(), angle.get(), roll.get()));
+                position.get(),
+                new ShoePlacing(reference.get().toCore(), hook.get().toCore()),
+                angle.get(),
+                roll.get()));
     }
 
     /** A whole layout request as the core's question. */

@@ -16,7 +16,9 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
+import lobrik.shop.Placing;
 import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -59,8 +61,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         Length ringed = mark.number() == 1 ? off : off.plus(Length.ofInches(left * READING_SPREAD_IN * gaussian()));
         return new BendMade(
                 mark.position().plus(ringed).nearest(TapeDivision.SIXTEENTH),
-                mark.reference(),
-                mark.hookTowards(),
+                mark.placing(),
                 angle,
                 mark.roll().plus(Angle.ofDegrees(twist)));
     }
@@ -81,7 +82,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
             boolean sameWay = turnsBack(other.roll()) == turnsBack(last.roll());
             missing = sameWay ? missing.minus(other.angle()) : missing.plus(other.angle());
         }
-        return new BendMade(last.position(), last.reference(), last.hookTowards(), missing, last.roll());
+        return new BendMade(last.position(), last.placing(), missing, last.roll());
     }
 
     private static boolean turnsBack(Angle roll) {
@@ -94,11 +95,17 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
             return Length.ZERO;
         }
         boolean byTheArrow = layout.marks().size() == 1
-                && layout.marks().getFirst().reference() == Reference.ARROW
+                && isByTheArrow(layout.marks().getFirst().placing())
                 && layout.shrink().equals(Length.ZERO);
         return byTheArrow
                 ? layout.job().tooling().bender().takeUp()
                 : layout.shrink().times(-1);
+    }
+
+    private static boolean isByTheArrow(Placing placing) {
+        return switch (placing) {
+            case ShoePlacing shoe -> shoe.reference() == Reference.ARROW;
+        };
     }
 
     private Quantity read(Feature feature) {

@@ -9,6 +9,9 @@ import lobrik.server.drawing.Sketch.Anchor;
 import lobrik.server.drawing.Sketch.Layer;
 import lobrik.server.drawing.Sketch.Point;
 import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
+import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 
 /** The straight conduit with its rings and the tape beneath it. */
 public final class StripSketch {
@@ -82,13 +85,23 @@ public final class StripSketch {
         sketch.line(Layer.RING, new Point(x, 0), new Point(x, top));
         sketch.line(Layer.DIMENSION, new Point(x, top), new Point(x, flag + textSize * 0.4));
         boolean last = x > layout.predicted().length().inches() * 0.75 && under == 0;
-        String hook = mark.hookTowards() == HookSide.DATUM ? "hook to datum end" : "hook to far end";
         sketch.text(
                 Layer.LABEL,
                 new Point(x + (last ? -1 : 1) * textSize * 0.3, flag),
                 textSize,
                 last ? Anchor.END : Anchor.START,
                 mark.number() + ": " + layout.job().school().division().text(mark.position()) + " "
-                        + mark.reference().name().toLowerCase(Locale.ROOT) + ", " + hook);
+                        + placed(mark.placing()));
+    }
+
+    private static String placed(Placing placing) {
+        return switch (placing) {
+            case ShoePlacing(Reference reference, HookSide hook) ->
+                reference.name().toLowerCase(Locale.ROOT)
+                        + switch (hook) {
+                            case DATUM -> ", hook to datum end";
+                            case FAR -> ", hook to far end";
+                        };
+        };
     }
 }

@@ -27,6 +27,9 @@ import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
 import lobrik.shop.HookSide;
+import lobrik.shop.Placing;
+import lobrik.shop.Reference;
+import lobrik.shop.ShoePlacing;
 
 /**
  * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
@@ -281,8 +284,7 @@ final class SheetPage {
                         .map(back -> " (" + sheet.onTape(back.figure()) + fromBack(back) + ")")
                         .orElse("")
                 + ", "
-                + step.mark().reference().name().toLowerCase(Locale.ROOT) + ", "
-                + hook(step.mark().hookTowards()) + ", to "
+                + placed(step.mark().placing()) + ", to "
                 + step.lever().text();
     }
 
@@ -301,10 +303,14 @@ final class SheetPage {
         canvas.sketch(sketch, left, foot + 2, fitted);
     }
 
-    private static String hook(HookSide side) {
-        return switch (side) {
-            case DATUM -> "hook to the datum end";
-            case FAR -> "hook to the far end";
+    private static String placed(Placing placing) {
+        return switch (placing) {
+            case ShoePlacing(Reference reference, HookSide hook) ->
+                reference.name().toLowerCase(Locale.ROOT)
+                        + switch (hook) {
+                            case DATUM -> ", hook to the datum end";
+                            case FAR -> ", hook to the far end";
+                        };
         };
     }
 }
