@@ -1,12 +1,4 @@
-import {
-  type QueryClient,
-  skipToken,
-  useMutation,
-  useQueries,
-  useQuery,
-  useQueryClient,
-  type UseQueryResult,
-} from '@tanstack/react-query';
+import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSignedIn } from '../frame/signedIn';
 import { useOutbox } from '../queue/outboxContext';
 import { api, body, Problem, type Schemas } from './client';
@@ -70,27 +62,6 @@ export function useShed() {
     queryFn: () => body(api.GET('/api/shed')),
     staleTime: Infinity,
   });
-}
-
-/** A text in a field that takes a length or an angle. */
-export interface Typed {
-  /** A distance may also be two readings of a tape. */
-  kind: 'length' | 'angle' | 'distance';
-  text: string;
-  bare: BareUnit;
-}
-
-/** What was typed into some fields, as numbers of inches or degrees, in their order. Empty text asks nothing. */
-export function useQuantities(typed: readonly Typed[]): UseQueryResult<Schemas['QuantityAnswer'], Problem>[] {
-  return useQueries({
-    queries: typed.map(({ kind, text, bare }) => ({
-      queryKey: ['quantity', kind, text, bare],
-      queryFn: () => body(api.POST('/api/calc/quantity', { body: { kind, text, bare } })),
-      enabled: text.trim() !== '',
-      retry: false,
-      staleTime: Infinity,
-    })),
-  }) as UseQueryResult<Schemas['QuantityAnswer'], Problem>[];
 }
 
 /** A bend laid out. */

@@ -7,6 +7,13 @@ declare module 'bench-core' {
     bare: 'in' | 'mm',
   ): { value: number } | { problem: string; suggestion: string };
 
+  /** What was typed into a field that takes a size; a distance may also be two readings of a tape. */
+  export function quantity(
+    kind: 'angle' | 'length' | 'distance',
+    text: string,
+    bare: 'in' | 'mm',
+  ): { value: number } | { problem: string; suggestion: string; code: string };
+
   /** How far a reading is off, and what that is worth; with how much it may be over and under. */
   export function judge(
     feature: string,

@@ -2,7 +2,7 @@ import { exactText } from '../entry/figures';
 import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
-import { useQuantities } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
 import { featureOf } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -52,7 +52,7 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
   const readLimits = useQuantities(typed.map(({ row, text }) => ({ kind: row.kind, text, bare: unit })));
   const limit = (name: string, side: string) =>
     readLimits[typed.findIndex((each) => each.row.name === name && each.side === side)];
-  const open = typed.some(({ text }, i) => text.trim() !== '' && readLimits[i]?.data === undefined);
+  const open = typed.some(({ text }, i) => text.trim() !== '' && readLimits[i]?.value === undefined);
   const keep = useMutation<Schemas['Presets'], Problem>({
     mutationFn: () =>
       body(
@@ -60,14 +60,14 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
           params: { path: { id } },
           body: {
             ...figures,
-            lengthIn: length?.data?.value ?? null,
-            angleDeg: angle?.data?.value ?? null,
-            dogLegDeg: dogLeg?.data?.value ?? null,
+            lengthIn: length?.value ?? null,
+            angleDeg: angle?.value ?? null,
+            dogLegDeg: dogLeg?.value ?? null,
             limits: limitsOf(
               rows,
               limits,
-              (row, side) => limit(row.name, side)?.data?.value,
-              (row) => (row.kind === 'length' ? length : row.id === 'dogLeg' ? dogLeg : angle)?.data?.value ?? 0,
+              (row, side) => limit(row.name, side)?.value,
+              (row) => (row.kind === 'length' ? length : row.id === 'dogLeg' ? dogLeg : angle)?.value ?? 0,
             ),
           },
         }),
@@ -102,7 +102,7 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
             label={label}
             kind={kind}
             text={texts[name]}
-            problem={read[i]?.error ?? null}
+            problem={read[i]?.problem ?? null}
             onText={(text) => {
               setTexts({ ...texts, [name]: text });
             }}
@@ -146,7 +146,7 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
           change={change}
           rows={rows}
           limits={limits}
-          problem={(name, side) => limit(name, side)?.error?.message}
+          problem={(name, side) => limit(name, side)?.problem?.message}
           onLimit={(name, side, text) => {
             setLimits((before) => ({ ...before, [name]: { over: '', under: '', ...before[name], [side]: text } }));
           }}
@@ -154,9 +154,9 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         <Deductions figures={figures} change={change} faults={faults} />
       </div>
       {typed.map(({ row, side, text }, i) =>
-        text.trim() !== '' && readLimits[i]?.error != null ? (
+        text.trim() !== '' && readLimits[i]?.problem != null ? (
           <p key={`${row.name} ${side}`} role="alert" className="text-error">
-            ✕ {row.name}, {side} at most: {readLimits[i].error.message}
+            ✕ {row.name}, {side} at most: {readLimits[i].problem.message}
           </p>
         ) : null,
       )}
@@ -169,7 +169,7 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         <button
           className="btn h-11 btn-neutral text-lg"
           disabled={
-            keep.isPending || open || read.some(({ data }) => data === undefined) || Number.isNaN(figures.passMark)
+            keep.isPending || open || read.some(({ value }) => value === undefined) || Number.isNaN(figures.passMark)
           }
         >
           Keep it

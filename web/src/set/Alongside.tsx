@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type LayoutRequest, useParallelRuns, useQuantities } from '../api/queries';
+import { type LayoutRequest, useParallelRuns } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -13,7 +14,7 @@ export function Alongside({ first }: { first: LayoutRequest }) {
   const [count, setCount] = useState<number>(3);
   const [spacing] = useQuantities([{ kind: 'length', text, bare: unit }]);
   const runs = useParallelRuns(
-    spacing?.data === undefined ? undefined : { first, centreSpacingIn: spacing.data.value, count },
+    spacing?.value === undefined ? undefined : { first, centreSpacingIn: spacing.value, count },
   );
   return (
     <section aria-label="Conduits alongside" className="grid gap-1.5 border-t-2 border-base-content/40 pt-1.5">
@@ -24,7 +25,7 @@ export function Alongside({ first }: { first: LayoutRequest }) {
           kind="length"
           text={text}
           onText={setText}
-          problem={spacing?.error ?? runs.error}
+          problem={spacing?.problem ?? runs.error}
           place="list"
         />
         <label className="grid gap-0.5">

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useQuantities } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -40,7 +40,7 @@ export function TakeOffFields({
         className="grid gap-3"
         onSubmit={(event) => {
           event.preventDefault();
-          if (read?.data !== undefined) {
+          if (read?.value !== undefined) {
             onTake(written);
           }
         }}
@@ -56,10 +56,10 @@ export function TakeOffFields({
         </div>
         <p className="text-xl" aria-live="polite">
           {written} ={' '}
-          {read?.data === undefined ? '…' : <Figure value={read.data.value} unit="in" fine className="text-2xl" />}
+          {read?.value === undefined ? '…' : <Figure value={read.value} unit="in" fine className="text-2xl" />}
         </p>
-        {read?.error != null && <p className="text-error">✕ {read.error.message}</p>}
-        <button type="submit" className="btn h-12 text-lg btn-neutral" disabled={read?.data === undefined}>
+        {read?.problem != null && <p className="text-error">✕ {read.problem.message}</p>}
+        <button type="submit" className="btn h-12 text-lg btn-neutral" disabled={read?.value === undefined}>
           Take it
         </button>
       </form>

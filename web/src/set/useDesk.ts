@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
-import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout, useQuantities } from '../api/queries';
+import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
 import { useDisplayUnit } from '../frame/signedIn';
 import {
   bendersFor,
@@ -148,7 +149,7 @@ function useSizes(draft: Draft): Pick<Desk, 'sizes' | 'problems'> {
     })),
   );
   return {
-    sizes: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.data?.value])),
-    problems: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.error ?? null])),
+    sizes: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.value])),
+    problems: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.problem ?? null])),
   };
 }

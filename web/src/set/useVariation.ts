@@ -1,5 +1,5 @@
 import type { Problem, Schemas } from '../api/client';
-import { useQuantities } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
 import { kindOf } from '../bends/kinds';
 import type { Draft } from './draft';
 
@@ -18,7 +18,7 @@ export function useVariation(draft: Draft): {
   const read = useQuantities(
     ranges.flatMap(({ kind, range }) => ENDS.map((end) => ({ kind, text: range[end], bare: draft.unit }))),
   );
-  const sizes = read.map(({ data }) => data?.value);
+  const sizes = read.map(({ value }) => value);
   const seed = Number(draft.variation.seed);
   const complete = ranges.length > 0 && Number.isSafeInteger(seed) && sizes.every((size) => size !== undefined);
   return {
@@ -33,6 +33,6 @@ export function useVariation(draft: Draft): {
           })),
         }
       : undefined,
-    problem: read.find(({ error }) => error !== null)?.error ?? undefined,
+    problem: read.find(({ problem }) => problem !== null)?.problem ?? undefined,
   };
 }

@@ -36,17 +36,20 @@ import javax.tools.ToolProvider;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.feature.FeatureKind;
+import lobrik.shop.Placing;
+import lobrik.shop.Tool;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /**
- * Whoever adds a kind of bend or of feature is told by the compiler where to decide: no switch about kinds has a default, and nobody
- * asks whether a bend is an instance of one, or compares its kind with one.
+ * Whoever adds a kind of bend, of tool or of feature is told by the compiler where to decide: no switch about kinds has a default, and
+ * nobody asks whether a bend, a tool or what stands on a ring is an instance of one, or compares a kind with one.
  */
 class DecisionsTest {
 
-    private static final Set<String> BENDS = Arrays.stream(Bend.class.getPermittedSubclasses())
+    private static final Set<String> MEMBERS = Stream.of(Bend.class, Tool.class, Placing.class)
+            .flatMap(family -> Arrays.stream(family.getPermittedSubclasses()))
             .map(Class::getSimpleName)
             .collect(Collectors.toUnmodifiableSet());
 
@@ -105,7 +108,7 @@ class DecisionsTest {
         @Override
         public Void visitInstanceOf(InstanceOfTree tree, Void nothing) {
             String type = tree.getType() != null ? tree.getType().toString() : type(tree.getPattern());
-            if (BENDS.contains(type)) {
+            if (MEMBERS.contains(type)) {
                 found(tree, "instanceof " + type);
             }
             return super.visitInstanceOf(tree, null);
@@ -142,7 +145,7 @@ class DecisionsTest {
                     .collect(Collectors.toSet());
             boolean bends = labels.stream()
                     .filter(PatternCaseLabelTree.class::isInstance)
-                    .anyMatch(label -> BENDS.contains(type(((PatternCaseLabelTree) label).getPattern())));
+                    .anyMatch(label -> MEMBERS.contains(type(((PatternCaseLabelTree) label).getPattern())));
             return bends
                     || (!constants.isEmpty() && CONSTANTS.stream().anyMatch(family -> family.containsAll(constants)));
         }

@@ -33,8 +33,8 @@ import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import lobrik.verdict.AsMeasured;
 import lobrik.verdict.TolerancePreset;
@@ -73,7 +73,7 @@ public class BendingBenchmark {
     @Setup
     public void lay() {
         Tooling tooling =
-                new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+                new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
         Bend asked = bend.equals("stub") ? stub() : saddle();
         job = new Job(asked, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH));
         layout = Layout.of(job);

@@ -17,8 +17,8 @@ import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
-import lobrik.shop.Bender;
 import lobrik.shop.HandBenderTable;
+import lobrik.shop.Shoe;
 import lobrik.shop.TradeSize;
 
 /** What can go wrong before the conduit is in the shoe: in the figures, and with the tape. */
@@ -64,12 +64,12 @@ final class MarkHypotheses {
     }
 
     private void takeUp() {
-        double takeUp = layout.job().tooling().bender().takeUp().inches();
+        double takeUp = layout.job().tooling().shoe().takeUp().inches();
         takeUp(CauseId.TAKEUP_OMITTED, 0, 1, _ -> Length.ZERO);
         takeUp(CauseId.TAKEUP_TWICE, 2 * takeUp, 1, right -> right.plus(right));
         for (TradeSize size : TradeSize.values()) {
             HandBenderTable.forEmt(size)
-                    .map(Bender::takeUp)
+                    .map(Shoe::takeUp)
                     .filter(other -> Math.abs(other.inches() - takeUp) > 0.01)
                     // Neighbouring sizes hang side by side.
                     .ifPresent(other -> takeUp(

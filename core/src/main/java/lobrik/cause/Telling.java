@@ -32,13 +32,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + " tell.";
             case UNCLEAR -> "Neither one cause nor two together explain these readings.";
             case TAKEUP_OMITTED ->
-                "The take-up of " + say(layout().job().tooling().bender().takeUp())
+                "The take-up of " + say(layout().job().tooling().shoe().takeUp())
                         + " was not deducted: the ring stands at the full leg.";
             case TAKEUP_WRONG_SIZE ->
                 "A take-up of " + amount(cause) + " was deducted; this bender's is "
-                        + say(layout().job().tooling().bender().takeUp()) + ".";
+                        + say(layout().job().tooling().shoe().takeUp()) + ".";
             case TAKEUP_TWICE ->
-                "The take-up of " + say(layout().job().tooling().bender().takeUp()) + " was deducted twice.";
+                "The take-up of " + say(layout().job().tooling().shoe().takeUp()) + " was deducted twice.";
             case SHRINK_OMITTED -> "The shrink of " + say(layout().shrink()) + " was not added.";
             case SHRINK_TWICE -> "The shrink of " + say(layout().shrink()) + " was added twice.";
             case SHRINK_SUBTRACTED -> "The shrink of " + say(layout().shrink()) + " was taken off instead of added.";

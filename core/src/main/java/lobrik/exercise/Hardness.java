@@ -86,7 +86,7 @@ public record Hardness(double points) {
     }
 
     private static double room(Layout layout) {
-        Length least = layout.job().tooling().bender().minSpacing();
+        Length least = layout.job().tooling().tool().minSpacing();
         return layout.predicted().straights().stream()
                 .map(Segment.Straight::length)
                 .mapToDouble(straight ->

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import lobrik.measure.Angle;
 import lobrik.shop.Placing;
+import lobrik.shop.Tool;
 
 /**
  * One time in the shoe: what to do before it, what to set where, and how far to pull.
@@ -19,7 +20,7 @@ import lobrik.shop.Placing;
 public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, Angle lever) {
 
     /** The steps in the order of bending. */
-    static List<BendingStep> of(List<Mark> marks, Angle springback) {
+    static List<BendingStep> of(List<Mark> marks, Tool tool) {
         List<Mark> inOrder = new ArrayList<>(marks);
         inOrder.sort(Comparator.comparingInt(Mark::order));
         List<BendingStep> steps = new ArrayList<>(inOrder.size());
@@ -34,7 +35,7 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
                     mark.placing().isOtherWayRound(before),
                     mark.roll().minus(lying).withinHalfTurn(),
                     mark.angle(),
-                    mark.angle().plus(springback)));
+                    mark.angle().plus(tool.springback(mark.angle()))));
             before = mark.placing();
             lying = mark.roll();
         }

@@ -54,13 +54,13 @@ final class Checks {
         job.school()
                 .limits()
                 .leastRadius()
-                .filter(least -> tooling.bender().radius().isLessThan(least))
+                .filter(least -> tooling.tool().radius().isLessThan(least))
                 .ifPresent(least -> warnings.add(
                         FaultCode.RADIUS_UNDER_LEAST,
                         "bender/radiusIn",
-                        "the bend radius of " + tooling.bender().radius().inWords() + " is under the least of "
+                        "the bend radius of " + tooling.tool().radius().inWords() + " is under the least of "
                                 + least.inWords() + " for this conduit; use another bender",
-                        new Figure("radius", tooling.bender().radius()),
+                        new Figure("radius", tooling.tool().radius()),
                         new Figure("least radius", least)));
     }
 
@@ -99,7 +99,7 @@ final class Checks {
      * (handbook 4, checks); for a box offset the distance of its marks, as small offsets are taught (handbook 4.4).
      */
     private void spacing() {
-        Length least = tooling.bender().minSpacing();
+        Length least = tooling.tool().minSpacing();
         boolean byMarks = job.bend().kind().isSmall();
         for (int i = 1; i < layout.marks().size(); i++) {
             Length between = byMarks

@@ -35,7 +35,7 @@ public record ExactOffset(Tooling tooling, Angle angle, Length straight) {
                     FaultCode.SPACING_IMPOSSIBLE,
                     "bend/riseIn",
                     "a rise of " + rise.inWords() + " cannot be bent at " + angle.text() + " on a radius of "
-                            + tooling.bender().radius().inWords() + ": the two bends alone rise " + least.inWords(),
+                            + tooling.tool().radius().inWords() + ": the two bends alone rise " + least.inWords(),
                     new Figure("rise", rise),
                     new Figure("least rise at this angle", least),
                     new Figure("largest angle for this rise", largestAngle(tooling, rise))));
@@ -51,12 +51,12 @@ public record ExactOffset(Tooling tooling, Angle angle, Length straight) {
 
     /** What two arcs rise with no straight between: {@code 2R(1 − cos θ)}. Formula {@code least-rise}, handbook 4.3. */
     public static Length leastRise(Tooling tooling, Angle angle) {
-        return tooling.bender().radius().times(2 * (1 - Math.cos(angle.radians())));
+        return tooling.tool().radius().times(2 * (1 - Math.cos(angle.radians())));
     }
 
     /** The angle at which the arcs alone rise {@code h}: the inverse of {@link #leastRise}, at most 90°. */
     public static Angle largestAngle(Tooling tooling, Length rise) {
-        double cosine = 1 - rise.inches() / (2 * tooling.bender().radius().inches());
+        double cosine = 1 - rise.inches() / (2 * tooling.tool().radius().inches());
         return Angle.ofRadians(Math.acos(Math.max(0, cosine)));
     }
 
@@ -76,7 +76,7 @@ public record ExactOffset(Tooling tooling, Angle angle, Length straight) {
      */
     public Length shrink() {
         double theta = angle.radians();
-        double radius = tooling.bender().radius().inches();
+        double radius = tooling.tool().radius().inches();
         double t = straight.inches();
         return Length.ofInches(t * (1 - Math.cos(theta)) + 2 * radius * (theta - Math.sin(theta)));
     }

@@ -112,8 +112,8 @@ final class KickPlans {
                     .straight();
             Length developed = job.tooling().arcLength(kick.angle()).plus(leg);
             Length covered =
-                    job.tooling().bender().radius().times(Math.sin(theta)).plus(leg.times(Math.cos(theta)));
-            return new KickFigures(job.tooling().arrowLead().plus(developed), developed.minus(covered));
+                    job.tooling().tool().radius().times(Math.sin(theta)).plus(leg.times(Math.cos(theta)));
+            return new KickFigures(job.tooling().shoe().arrowLead().plus(developed), developed.minus(covered));
         }
 
         /**

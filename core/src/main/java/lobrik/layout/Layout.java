@@ -121,7 +121,7 @@ public record Layout(
         return List.copyOf(planned);
     }
 
-    /** With an open far end: enough conduit past the last bend to stand on and to hold in the shoe. */
+    /** With an open far end: enough conduit past the last bend for the tool. */
     private static Length drawnLength(Tooling tooling, List<Mark> marks) {
         Length furthest = Length.ZERO;
         for (Mark mark : marks) {
@@ -129,9 +129,7 @@ public record Layout(
                     .plus(tooling.arcLength(mark.angle()));
             furthest = furthest.max(arcEnd).max(mark.position());
         }
-        return furthest.plus(tooling.bender().takeUp())
-                .plus(tooling.bender().minStub())
-                .plus(tooling.bender().minStanding());
+        return furthest.plus(tooling.tool().roomBeyond());
     }
 
     /**
@@ -162,7 +160,7 @@ public record Layout(
 
     /** How the piece is bent, step by step. */
     public List<BendingStep> steps() {
-        return BendingStep.of(marks, job.tooling().bender().springback());
+        return BendingStep.of(marks, job.tooling().tool());
     }
 
     /** Sum of all bends: what the pull of wire grows with. */

@@ -89,7 +89,7 @@ final class NinetyPlans {
      * is cut to is formula {@code cut-length}, handbook 4.1 and 4.2: all outside lengths less a gain for each bend.
      */
     private static Mark byTheArrow(Working working, Tooling tooling, String name, Length leg, int order) {
-        Length takeUp = tooling.bender().takeUp();
+        Length takeUp = tooling.shoe().takeUp();
         if (leg.isLessThan(takeUp)) {
             throw Refused.impossible(new Fault(
                     FaultCode.MARK_OFF_CONDUIT,
@@ -143,7 +143,7 @@ final class NinetyPlans {
                 "gain",
                 "Round the corner outside it is twice the radius and a diameter; the conduit itself only takes a quarter"
                         + " circle. The difference is the gain.",
-                Sum.ofTwice("radius", tooling.bender().radius())
+                Sum.ofTwice("radius", tooling.tool().radius())
                         .plus("diameter", tooling.conduit().outsideDiameter())
                         .minus("quarter circle", tooling.arcLength(Angle.RIGHT)),
                 tooling.gain());

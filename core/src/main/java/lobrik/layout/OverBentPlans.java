@@ -104,7 +104,7 @@ final class OverBentPlans {
      */
     private Length standing(Length straight) {
         double beta = bend.overBend().radians();
-        Length radius = tooling.bender().radius();
+        Length radius = tooling.tool().radius();
         Length curve = radius.times(Math.sin(beta));
         return working.figure(
                 "stand",
@@ -130,8 +130,8 @@ final class OverBentPlans {
                                 "half the diameter",
                                 tooling.conduit().outsideDiameter().times(0.5))
                         .minus("height of the bends", stand)
-                        .minus("arrow ahead of the curve", tooling.arrowLead()));
-        Length least = tooling.bender().minStub();
+                        .minus("arrow ahead of the curve", tooling.shoe().arrowLead()));
+        Length least = tooling.shoe().minStub();
         if (mark.isLessThan(least)) {
             throw Refused.impossible(new Fault(
                     FaultCode.GRIP_TOO_SHORT,
@@ -151,7 +151,7 @@ final class OverBentPlans {
                 "To the last ring, through its curve, and on to the far end; the other leg is measured from the outside of the"
                         + " curve.",
                 Sum.ofRing(2, "mark 2", mark)
-                        .plus("arrow ahead of the curve", tooling.arrowLead())
+                        .plus("arrow ahead of the curve", tooling.shoe().arrowLead())
                         .plus("curve of the over-bend", tooling.arcLength(second))
                         .plus("other leg", leg)
                         .minus("radius and half the diameter", tooling.backOfBend()));

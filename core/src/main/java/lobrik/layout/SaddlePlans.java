@@ -46,7 +46,7 @@ final class SaddlePlans {
         SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
         SlopeLines slope = new SlopeLines(working, job, saddle.raised(), saddle.outerAngle());
         working.climbs(new Derivation.Slope(
-                saddle.raised(), saddle.outerAngle(), job.tooling().arrowLead()));
+                saddle.raised(), saddle.outerAngle(), job.tooling().shoe().arrowLead()));
         Length shrink = slope.shrink();
         List<Mark> marks = switch (job.school().method()) {
             case CHART -> chart(working, saddle, job.school().chart(), shrink);

@@ -53,25 +53,25 @@ final class ShoeChecks {
 
     /** Whether the figures of the shoe can be those of one shoe. */
     void profile() {
-        if (tooling.arrowLead().isNegative()) {
+        if (tooling.shoe().arrowLead().isNegative()) {
             warnings.add(
                     FaultCode.ARROW_LEAD_NEGATIVE,
                     "bender/takeUpIn",
-                    "the take-up of " + tooling.bender().takeUp().inWords()
+                    "the take-up of " + tooling.shoe().takeUp().inWords()
                             + " is less than radius and half the diameter, "
                             + tooling.backOfBend().inWords()
                             + ": the bender's figures contradict each other; measure a test bend",
-                    new Figure("take-up", tooling.bender().takeUp()),
+                    new Figure("take-up", tooling.shoe().takeUp()),
                     new Figure("radius and half the diameter", tooling.backOfBend()));
         }
     }
 
     /** The shoe must hold the conduit on the hook's side of the arrow. */
     void grip() {
-        Length least = tooling.bender().minStub();
+        Length least = tooling.shoe().minStub();
         for (OnRing ring : rings) {
             Mark mark = ring.mark();
-            Length arrow = tooling.arrowPosition(mark.position(), ring.shoe());
+            Length arrow = tooling.shoe().arrowPosition(mark.position(), ring.shoe());
             Optional<Length> held = ring.shoe().hookTowards() == HookSide.DATUM
                     ? Optional.of(arrow)
                     : layout.cutLength().map(length -> length.minus(arrow));
@@ -97,7 +97,7 @@ final class ShoeChecks {
             return;
         }
         boolean onDatumLeg = rings.getFirst().shoe().hookTowards() == HookSide.FAR;
-        Length least = tooling.bender().minStanding();
+        Length least = tooling.shoe().minStanding();
         Optional<Length> straight = onDatumLeg
                 ? Optional.of(layout.predicted().straights().getFirst().length())
                 : layout.cutLength()

@@ -104,7 +104,7 @@ public record NextTime(String sentence, Layout exercise) {
     /** One angle by itself: a stub for ninety degrees, else a kick. */
     private static Bend oneBend(Layout layout) {
         Angle angle = layout.marks().getFirst().angle();
-        Length takeUp = layout.job().tooling().bender().takeUp();
+        Length takeUp = layout.job().tooling().shoe().takeUp();
         return angle.equals(Angle.RIGHT)
                 ? new Stub90(whole(takeUp.times(2)), Optional.of(whole(takeUp.times(3))), Placement.ARROW)
                 : new Kick(Length.ofInches(8), angle, whole(takeUp.times(4)), OffsetLayout.FROM_EDGE);
@@ -113,7 +113,7 @@ public record NextTime(String sentence, Layout exercise) {
     /** Two bends and nothing else: a U for ninety degrees, else an offset. */
     private static Bend twoBends(Layout layout) {
         Angle angle = layout.marks().getFirst().angle();
-        Length takeUp = layout.job().tooling().bender().takeUp();
+        Length takeUp = layout.job().tooling().shoe().takeUp();
         if (angle.equals(Angle.RIGHT)) {
             return new BackToBack90(whole(takeUp.times(2)), whole(takeUp.times(5)), whole(takeUp.times(2)));
         }

@@ -82,8 +82,8 @@ public final class Piece {
         for (PlacedArc next : placed) {
             BendMade made = next.made();
             Segment.Straight straight = new Segment.Straight(here, next.start().minus(done));
-            Segment.Arc arc = new Segment.Arc(
-                    straight.end(), tooling.bender().radius(), made.angle(), made.roll(), next.length());
+            Segment.Arc arc =
+                    new Segment.Arc(straight.end(), tooling.tool().radius(), made.angle(), made.roll(), next.length());
             straights.add(straight);
             arcs.add(arc);
             bends.add(made);

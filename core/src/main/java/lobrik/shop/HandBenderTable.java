@@ -9,7 +9,7 @@ public final class HandBenderTable {
     private HandBenderTable() {}
 
     /** The generic bender for a trade size of EMT; empty for sizes that are not bent by hand. */
-    public static Optional<Bender> forEmt(TradeSize size) {
+    public static Optional<Shoe> forEmt(TradeSize size) {
         return switch (size) {
             case HALF -> generic(5, 4.25);
             case THREE_QUARTERS -> generic(6, 5.125);
@@ -19,7 +19,7 @@ public final class HandBenderTable {
         };
     }
 
-    private static Optional<Bender> generic(double takeUpInches, double radiusInches) {
-        return Optional.of(Bender.of(Length.ofInches(takeUpInches), Length.ofInches(radiusInches)));
+    private static Optional<Shoe> generic(double takeUpInches, double radiusInches) {
+        return Optional.of(Shoe.of(Length.ofInches(takeUpInches), Length.ofInches(radiusInches)));
     }
 }

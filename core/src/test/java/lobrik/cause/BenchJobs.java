@@ -21,8 +21,8 @@ import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 
 /** Random exercises of the sizes that benches have; some of them cannot be laid out. */
@@ -42,7 +42,7 @@ final class BenchJobs {
         double[] figures = TOOLING[random.nextInt(TOOLING.length)];
         Tooling tooling = new Tooling(
                 new Conduit(Length.ofInches(figures[0])),
-                Bender.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
+                Shoe.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
         Method method = random.nextBoolean() ? Method.CHART : Method.EXACT;
         return new Job(bend(kind), tooling, School.of(method, TapeDivision.SIXTEENTH));
     }

@@ -65,7 +65,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
             case TAKEUP_OMITTED -> faithful.takeUp(0, random);
             case TAKEUP_TWICE -> faithful.takeUp(2, random);
             case TAKEUP_WRONG_SIZE -> {
-                double own = layout.job().tooling().bender().takeUp().inches();
+                double own = layout.job().tooling().shoe().takeUp().inches();
                 double other = TAKE_UPS[random.nextInt(TAKE_UPS.length)];
                 yield other == own ? Optional.empty() : faithful.takeUp(other / own, random);
             }
@@ -201,7 +201,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         if (!arrow) {
             return Optional.empty();
         }
-        Length by = layout.job().tooling().bender().takeUp().times(1 - times);
+        Length by = layout.job().tooling().shoe().takeUp().times(1 - times);
         boolean secondFollows = bends.size() > 1 && random.nextInt(4) == 0;
         return Optional.of(secondFollows ? all(by) : ring(0, by));
     }
@@ -248,7 +248,8 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
             return Optional.empty();
         }
         if (layout.job().school().method() == Method.EXACT && random.nextBoolean()) {
-            Length lead = asked instanceof Saddle3 ? layout.job().tooling().arrowLead() : Length.ZERO;
+            Length lead =
+                    asked instanceof Saddle3 ? layout.job().tooling().shoe().arrowLead() : Length.ZERO;
             return spaced(ExactOffset.of(layout.job().tooling(), rise(asked), row.angle())
                     .spacing()
                     .minus(lead));

@@ -25,15 +25,15 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 
 /** Exercises on a 3/4 bender, and what is read of pieces that were made of them. */
 public final class Pieces {
 
     private static final Tooling TOOLING =
-            new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+            new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
 
     private Pieces() {}
 

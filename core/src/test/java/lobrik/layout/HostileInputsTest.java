@@ -21,8 +21,8 @@ import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
@@ -85,7 +85,7 @@ class HostileInputsTest {
     private Job job() {
         boolean usual = random.nextInt(3) > 0;
         Tooling tooling =
-                usual ? Jobs.threeQuarters() : new Tooling(new Conduit(length(3)), Bender.of(length(12), length(10)));
+                usual ? Jobs.threeQuarters() : new Tooling(new Conduit(length(3)), Shoe.of(length(12), length(10)));
         TapeDivision division = oneOf(new TapeDivision[] {
             TapeDivision.NONE, TapeDivision.SIXTEENTH, TapeDivision.MILLIMETRE, new TapeDivision(Length.ofInches(1))
         });

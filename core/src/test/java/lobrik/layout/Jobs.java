@@ -18,8 +18,8 @@ import lobrik.bend.Stub90;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 
 /** Random jobs for property tests: of every kind, on benders as they come, always possible by both methods. */
@@ -41,7 +41,7 @@ public final class Jobs {
     private static Tooling tooling(double[] figures) {
         return new Tooling(
                 new Conduit(Length.ofInches(figures[0])),
-                Bender.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
+                Shoe.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
     }
 
     public Job next(BendKind kind, Method method, TapeDivision division) {
@@ -93,11 +93,11 @@ public final class Jobs {
             case ROLLING_OFFSET ->
                 new RollingOffset(rise(tooling, angle), inches(0, 9), angle, inches(100, 120), layout(), overall(240));
             case KICK ->
-                new Kick(rise(tooling, angle).plus(tooling.bender().takeUp()), angle, inches(150, 170), layout());
+                new Kick(rise(tooling, angle).plus(tooling.shoe().takeUp()), angle, inches(150, 170), layout());
             case SADDLE_3 -> {
                 Angle outer = angle(45);
                 yield new Saddle3(
-                        rise(tooling, outer).plus(tooling.bender().takeUp()),
+                        rise(tooling, outer).plus(tooling.shoe().takeUp()),
                         inches(0, 2),
                         outer,
                         inches(160, 180),

@@ -18,10 +18,10 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -30,7 +30,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class NinetyLayoutTest {
 
     private static final Tooling TOOLING =
-            new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+            new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
 
     private static Layout layout(double leg, Double otherLeg, Placement placement, TapeDivision division) {
         Optional<Length> other = Optional.ofNullable(otherLeg).map(Length::ofInches);
@@ -156,7 +156,7 @@ class NinetyLayoutTest {
     @Test
     void benderFiguresThatContradictEachOther_areWarned() {
         Tooling odd =
-                new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(5), Length.ofInches(5.125)));
+                new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(5), Length.ofInches(5.125)));
         Layout layout = Layout.of(new Job(
                 new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW),
                 odd,
@@ -202,7 +202,7 @@ class NinetyLayoutTest {
     @Test
     void u_hasItsSecondMarkAGainShortOfTheSecondBack() {
         Tooling half =
-                new Tooling(new Conduit(Length.ofInches(0.706)), Bender.of(Length.ofInches(5), Length.ofInches(4.25)));
+                new Tooling(new Conduit(Length.ofInches(0.706)), Shoe.of(Length.ofInches(5), Length.ofInches(4.25)));
         Layout layout = Layout.of(new Job(
                 new BackToBack90(Length.ofInches(9.5), Length.ofInches(27.25), Length.ofInches(13)),
                 half,

@@ -24,10 +24,10 @@ import lobrik.shape.Features;
 import lobrik.shape.Piece;
 import lobrik.shape.Segment;
 import lobrik.shape.Vector3;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -67,7 +67,7 @@ class OverBentTest {
         JsonNode bend = sample.get("bend");
         Tooling tooling = new Tooling(
                 new Conduit(inches(sample.at("/conduit/outsideDiameterIn"))),
-                Bender.of(inches(sample.at("/bender/takeUpIn")), inches(sample.at("/bender/radiusIn"))));
+                Shoe.of(inches(sample.at("/bender/takeUpIn")), inches(sample.at("/bender/radiusIn"))));
         Layout layout = Layout.of(new Job(
                 new OverBent90(
                         inches(bend.get("dropIn")),

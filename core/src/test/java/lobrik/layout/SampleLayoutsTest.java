@@ -21,8 +21,8 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.Segment;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -56,7 +56,7 @@ class SampleLayoutsTest {
     void bend_isLaidOutAsTheSampleSays(String name, Method method, JsonNode sample, JsonNode expected) {
         Tooling tooling = new Tooling(
                 new Conduit(inches(sample.get("conduit"), "outsideDiameterIn").orElseThrow()),
-                Bender.of(
+                Shoe.of(
                         inches(sample.get("bender"), "takeUpIn").orElseThrow(),
                         inches(sample.get("bender"), "radiusIn").orElseThrow()));
 

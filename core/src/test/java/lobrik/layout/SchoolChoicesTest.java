@@ -16,9 +16,9 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.shop.Bender;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
@@ -121,7 +121,7 @@ class SchoolChoicesTest {
 
     @Test
     void steps_turnTheConduitAndAllowForSpringback() {
-        Bender springy = new Bender(
+        Shoe springy = new Shoe(
                 Length.ofInches(6),
                 Length.ofInches(5.125),
                 Length.ofInches(3),

@@ -23,7 +23,7 @@ class SpacingTableTest {
         // Between the tangents' corners the slope is rise / sin; each corner stands off its curve by R tan(half), and
         // the
         // conduit is as long as the curve.
-        double radius = tooling.bender().radius().inches();
+        double radius = tooling.tool().radius().inches();
         double angle = Math.toRadians(30);
         double exactly = 6 / Math.sin(angle) - 2 * radius * Math.tan(angle / 2) + radius * angle;
         assertThat(thirty.exactly().orElseThrow().inches()).isCloseTo(exactly, within(1e-6));

@@ -93,8 +93,8 @@ class FeaturesTest {
     private record Bent(double start, double end, double radius, double roll) {
 
         static Bent of(Piece piece, BendMade bend) {
-            double radius = piece.tooling().bender().radius().inches();
-            double lead = piece.tooling().bender().takeUp().inches()
+            double radius = piece.tooling().tool().radius().inches();
+            double lead = piece.tooling().shoe().takeUp().inches()
                     - radius
                     - piece.tooling().conduit().outsideDiameter().inches() / 2;
             double arc = radius * bend.angle().radians();
@@ -105,8 +105,8 @@ class FeaturesTest {
         }
 
         private static double arrow(Piece piece, BendMade bend) {
-            double t = piece.tooling().bender().takeUp().inches();
-            double r = piece.tooling().bender().radius().inches();
+            double t = piece.tooling().shoe().takeUp().inches();
+            double r = piece.tooling().tool().radius().inches();
             double d = piece.tooling().conduit().outsideDiameter().inches();
             double shift = switch (((ShoePlacing) bend.placing()).reference()) {
                 case ARROW -> 0;

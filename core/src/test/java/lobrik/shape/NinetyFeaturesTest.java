@@ -14,17 +14,17 @@ import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
 
 class NinetyFeaturesTest {
 
     private static final Tooling TOOLING =
-            new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+            new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
 
     private static final Stub90 STUB = new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW);
 

@@ -11,10 +11,10 @@ import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.junit.jupiter.api.Test;
@@ -22,7 +22,7 @@ import org.junit.jupiter.api.Test;
 class PieceTest {
 
     private static final Tooling TOOLING =
-            new Tooling(new Conduit(Length.ofInches(0.922)), Bender.of(Length.ofInches(6), Length.ofInches(5.125)));
+            new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
 
     private static BendMade bend(double position, HookSide hook, double degrees, double roll) {
         return new BendMade(

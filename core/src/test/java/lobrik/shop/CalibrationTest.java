@@ -27,7 +27,7 @@ import org.junit.jupiter.api.Test;
 class CalibrationTest {
 
     private static final Conduit CONDUIT = new Conduit(Length.ofInches(0.922));
-    private static final Tooling TRUTH = new Tooling(CONDUIT, Bender.of(Length.ofInches(6.11), Length.ofInches(5.04)));
+    private static final Tooling TRUTH = new Tooling(CONDUIT, Shoe.of(Length.ofInches(6.11), Length.ofInches(5.04)));
 
     private static TestBend bent(double degrees, double noise, Random random) {
         BendMade made =

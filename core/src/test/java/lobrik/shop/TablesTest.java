@@ -35,7 +35,7 @@ class TablesTest {
     @ParameterizedTest
     @CsvSource({"HALF, 5, 4.25", "THREE_QUARTERS, 6, 5.125", "ONE, 8, 6.5", "ONE_AND_A_QUARTER, 11, 8.75"})
     void genericHandBenders_areThoseOfTheHandbook(TradeSize size, double takeUp, double radius) {
-        Bender bender = HandBenderTable.forEmt(size).orElseThrow();
+        Shoe bender = HandBenderTable.forEmt(size).orElseThrow();
         assertThat(bender.takeUp()).isEqualTo(Length.ofInches(takeUp));
         assertThat(bender.radius()).isEqualTo(Length.ofInches(radius));
     }
@@ -46,18 +46,18 @@ class TablesTest {
         Conduit conduit = ConduitTable.conduit(ConduitMaterial.EMT, size);
         Optional<Tooling> tooling = HandBenderTable.forEmt(size).map(bender -> new Tooling(conduit, bender));
         assertThat(tooling.stream()).allSatisfy(pair -> {
-            assertThat(pair.arrowLead()).isGreaterThanOrEqualTo(Length.ZERO);
-            assertThat(pair.starOffset()).isGreaterThan(Length.ZERO);
-            assertThat(pair.starOffset()).isLessThan(pair.bender().takeUp());
+            assertThat(pair.shoe().arrowLead()).isGreaterThanOrEqualTo(Length.ZERO);
+            assertThat(pair.shoe().starOffset()).isGreaterThan(Length.ZERO);
+            assertThat(pair.shoe().starOffset()).isLessThan(pair.shoe().takeUp());
         });
     }
 
     @Test
     void handBender_oneSizeUp_bendsRigidOfTheSizeBelow() {
         // handbook 3: the 3/4 shoe takes 1/2 rigid, which is thinner than 1 EMT but thicker than 1/2 EMT
-        Bender threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
+        Shoe threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
         Conduit rigid = ConduitTable.conduit(ConduitMaterial.RIGID, TradeSize.HALF);
-        assertThat(new Tooling(rigid, threeQuarters).arrowLead()).isGreaterThan(Length.ZERO);
+        assertThat(new Tooling(rigid, threeQuarters).shoe().arrowLead()).isGreaterThan(Length.ZERO);
     }
 
     @Test

@@ -20,17 +20,17 @@ class ToolingTest {
     /** Worked by hand: e = 6 − 5.125 − 0.461; G = 10.25 + 0.922 − 8.05033; σ = 6 − G; ν = e + 2.01258. */
     @Test
     void figuresOfAPair_areThoseOfTheHandbook() {
-        assertThat(THREE_QUARTER_EMT.arrowLead().inches()).isCloseTo(0.414, within(1e-9));
+        assertThat(THREE_QUARTER_EMT.shoe().arrowLead().inches()).isCloseTo(0.414, within(1e-9));
         assertThat(THREE_QUARTER_EMT.gain().inches()).isCloseTo(3.12167, within(1e-5));
-        assertThat(THREE_QUARTER_EMT.starOffset().inches()).isCloseTo(2.87833, within(1e-5));
-        assertThat(THREE_QUARTER_EMT.notchOffset().inches()).isCloseTo(2.42658, within(1e-5));
+        assertThat(THREE_QUARTER_EMT.shoe().starOffset().inches()).isCloseTo(2.87833, within(1e-5));
+        assertThat(THREE_QUARTER_EMT.shoe().notchOffset().inches()).isCloseTo(2.42658, within(1e-5));
     }
 
     @Test
     void starOffset_isAlsoLeadPlusWhatTheArcKeepsOfTheRadius() {
         // handbook 2: σ = e + (π/2 − 1)R − d/2
         double other = 0.414 + (Math.PI / 2 - 1) * 5.125 - 0.461;
-        assertThat(THREE_QUARTER_EMT.starOffset().inches()).isCloseTo(other, within(1e-9));
+        assertThat(THREE_QUARTER_EMT.shoe().starOffset().inches()).isCloseTo(other, within(1e-9));
     }
 
     @Test
@@ -41,7 +41,7 @@ class ToolingTest {
             Conduit conduit = new Conduit(Length.ofInches(0.5 + random.nextDouble()));
             Length takeUp =
                     radius.plus(conduit.outsideDiameter().times(0.5)).plus(Length.ofInches(random.nextDouble()));
-            Tooling tooling = new Tooling(conduit, Bender.of(takeUp, radius));
+            Tooling tooling = new Tooling(conduit, Shoe.of(takeUp, radius));
             Length leg = Length.ofInches(12 + 40 * random.nextDouble());
 
             Length byArrow = tooling.arcStart(leg.minus(takeUp), Placing.arrow(HookSide.DATUM), Angle.RIGHT);
@@ -88,8 +88,8 @@ class ToolingTest {
         Random random = new Random(9);
         for (int i = 0; i < 1000; i++) {
             Length radius = Length.ofInches(0.5 + 20 * random.nextDouble());
-            Tooling tooling = new Tooling(
-                    new Conduit(Length.ofInches(0.1 + 0.9 * random.nextDouble())), Bender.of(radius, radius));
+            Tooling tooling =
+                    new Tooling(new Conduit(Length.ofInches(0.1 + 0.9 * random.nextDouble())), Shoe.of(radius, radius));
             assertThat(tooling.gain()).isGreaterThan(Length.ZERO);
         }
     }
@@ -98,7 +98,7 @@ class ToolingTest {
     void benderWithSeveralBadFigures_isToldAllOfThem() {
         Refused refused = Assertions.catchThrowableOfType(
                 Refused.class,
-                () -> new Bender(
+                () -> new Shoe(
                         Length.ZERO,
                         Length.ofInches(-1),
                         Length.ofInches(-1),
@@ -115,7 +115,7 @@ class ToolingTest {
     void radiusInsideTheConduit_isRefused() {
         Refused refused = Assertions.catchThrowableOfType(
                 Refused.class,
-                () -> new Tooling(new Conduit(Length.ofInches(4)), Bender.of(Length.ofInches(6), Length.ofInches(2))));
+                () -> new Tooling(new Conduit(Length.ofInches(4)), Shoe.of(Length.ofInches(6), Length.ofInches(2))));
         assertThat(refused.faults()).extracting(fault -> fault.code()).containsExactly(FaultCode.RADIUS_TOO_SMALL);
     }
 }

@@ -10,6 +10,7 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.RefusedText;
+import lobrik.measure.TakeOff;
 import lobrik.measure.TapeDivision;
 import lobrik.reading.Nudge;
 import lobrik.reading.ReadingText;
@@ -39,6 +40,30 @@ public final class BenchCore {
             return problem(message(refused), refused.suggestion().orElse(""));
         } catch (Refused refused) {
             return problem(message(refused), "");
+        }
+    }
+
+    /**
+     * What was typed into a field that takes a size: its value, or what is wrong with it.
+     *
+     * @param kind {@code angle}, {@code length}, or {@code distance}, which may also be two readings of a tape
+     */
+    @JSExport
+    public static JSObject quantity(String kind, String text, String bare) {
+        try {
+            return value(
+                    switch (kind) {
+                        case "angle" -> Angle.parse(text).degrees();
+                        case "distance" ->
+                            TakeOff.parse(text, unit(bare)).length().inches();
+                        case "length" -> Length.parse(text, unit(bare)).inches();
+                        default -> throw new IllegalArgumentException(kind);
+                    });
+        } catch (RefusedText refused) {
+            return refusal(
+                    message(refused),
+                    refused.suggestion().orElse(""),
+                    refused.reason().name().toLowerCase(Locale.ROOT).replace('_', '-'));
         }
     }
 
@@ -126,6 +151,11 @@ public final class BenchCore {
             params = {"message", "suggestion"},
             script = "return {problem: message, suggestion: suggestion};")
     private static native JSObject problem(String message, String suggestion);
+
+    @JSBody(
+            params = {"message", "suggestion", "code"},
+            script = "return {problem: message, suggestion: suggestion, code: code};")
+    private static native JSObject refusal(String message, String suggestion, String code);
 
     @JSBody(
             params = {"deviation", "credit", "band"},

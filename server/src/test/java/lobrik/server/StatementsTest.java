@@ -26,7 +26,10 @@ class StatementsTest {
         Client.Call made = call.get();
         Answer answer = who.counted(name, made);
         assertThat(answer.status()).as(made.path() + answer.body()).isEqualTo(200);
-        return CountedStatements.of(name);
+        // Names of accounts are asked for once a minute, by whoever needs one then.
+        return CountedStatements.of(name).stream()
+                .filter(statement -> !statement.contains("password_hash"))
+                .toList();
     }
 
     private static Supplier<Client.Call> reading(String attempt, String feature, String text) {

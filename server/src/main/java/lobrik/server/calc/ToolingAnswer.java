@@ -8,10 +8,10 @@ public record ToolingAnswer(
 
     static ToolingAnswer of(Tooling tooling) {
         return new ToolingAnswer(
-                tooling.arrowLead().inches(),
+                tooling.shoe().arrowLead().inches(),
                 tooling.gain().inches(),
-                tooling.starOffset().inches(),
-                tooling.notchOffset().inches(),
+                tooling.shoe().starOffset().inches(),
+                tooling.shoe().notchOffset().inches(),
                 tooling.backOfBend().inches());
     }
 }

@@ -19,8 +19,8 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
 import lobrik.shape.Surround;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 import org.jspecify.annotations.Nullable;
@@ -105,7 +105,7 @@ final class Translation {
 
     Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
         Optional<Conduit> pipe = conduit(conduit);
-        Optional<Bender> shoe = required("bender", bender).flatMap(this::bender);
+        Optional<Shoe> shoe = required("bender", bender).flatMap(this::bender);
         return pipe.flatMap(d -> shoe.flatMap(b -> built("", () -> new Tooling(d, b))));
     }
 
@@ -115,12 +115,12 @@ final class Translation {
                 .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
     }
 
-    private Optional<Bender> bender(BenderInput input) {
+    private Optional<Shoe> bender(BenderInput input) {
         Optional<Length> takeUp = length("bender/takeUpIn", input.takeUpIn());
         Optional<Length> radius = length("bender/radiusIn", input.radiusIn());
-        Optional<Length> spacing = lengthOr("bender/minSpacingIn", input.minSpacingIn(), Bender.USUAL_MIN_SPACING);
-        Optional<Length> stub = lengthOr("bender/minStubIn", input.minStubIn(), Bender.USUAL_MIN_STUB);
-        Optional<Length> standing = lengthOr("bender/minStandingIn", input.minStandingIn(), Bender.USUAL_MIN_STANDING);
+        Optional<Length> spacing = lengthOr("bender/minSpacingIn", input.minSpacingIn(), Shoe.USUAL_MIN_SPACING);
+        Optional<Length> stub = lengthOr("bender/minStubIn", input.minStubIn(), Shoe.USUAL_MIN_STUB);
+        Optional<Length> standing = lengthOr("bender/minStandingIn", input.minStandingIn(), Shoe.USUAL_MIN_STANDING);
         Optional<Angle> springback = input.springbackDeg() == null
                 ? Optional.of(Angle.ZERO)
                 : angle("bender/springbackDeg", input.springbackDeg().doubleValue());
@@ -134,7 +134,7 @@ final class Translation {
         }
         return built(
                 "bender",
-                () -> new Bender(
+                () -> new Shoe(
                         takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
     }
 
@@ -142,7 +142,7 @@ final class Translation {
     Function<Length, Length> leastGrip(@Nullable BenderInput named, Optional<Tooling> tooling) {
         return usual -> named == null || named.minStubIn() == null
                 ? usual
-                : tooling.map(known -> known.bender().minStub()).orElse(usual);
+                : tooling.map(known -> known.shoe().minStub()).orElse(usual);
     }
 
     Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {

@@ -98,7 +98,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
                 && isByTheArrow(layout.marks().getFirst().placing())
                 && layout.shrink().equals(Length.ZERO);
         return byTheArrow
-                ? layout.job().tooling().bender().takeUp()
+                ? layout.job().tooling().shoe().takeUp()
                 : layout.shrink().times(-1);
     }
 

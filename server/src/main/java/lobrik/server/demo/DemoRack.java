@@ -3,9 +3,9 @@ package lobrik.server.demo;
 import lobrik.measure.Length;
 import lobrik.server.shed.BenderProfile;
 import lobrik.server.shed.ConduitSize;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
 import lobrik.shop.HandBenderTable;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import lobrik.shop.TradeSize;
 
@@ -19,7 +19,7 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     private static final Length WEAR = Length.ofFraction(0, 1, 4);
 
     /** A bender on the rack: its profile, and its figures as they really are. */
-    record Racked(BenderProfile profile, ConduitSize conduit, Bender asItReallyIs) {
+    record Racked(BenderProfile profile, ConduitSize conduit, Shoe asItReallyIs) {
 
         Tooling inTruth() {
             return new Tooling(new Conduit(conduit.outsideDiameter()), asItReallyIs);
@@ -40,9 +40,9 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     }
 
     private static DemoRack of(GenericShed shed, ConduitSize halfInch, ConduitSize threeQuarterInch, String name) {
-        Bender half = HandBenderTable.forEmt(TradeSize.HALF).orElseThrow();
-        Bender threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
-        Bender worn = Bender.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
+        Shoe half = HandBenderTable.forEmt(TradeSize.HALF).orElseThrow();
+        Shoe threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
+        Shoe worn = Shoe.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
         return new DemoRack(
                 new Racked(shed.bender(name + "2", halfInch, half), halfInch, half),
                 new Racked(shed.bender(name + "4", threeQuarterInch, threeQuarters), threeQuarterInch, threeQuarters),

@@ -4,10 +4,10 @@ import jakarta.persistence.EntityManager;
 import java.util.UUID;
 import lobrik.server.shed.BenderProfile;
 import lobrik.server.shed.ConduitSize;
-import lobrik.shop.Bender;
 import lobrik.shop.ConduitMaterial;
 import lobrik.shop.ConduitTable;
 import lobrik.shop.HandBenderTable;
+import lobrik.shop.Shoe;
 import lobrik.shop.TradeSize;
 
 /** Puts conduit and benders into a centre's shed. */
@@ -39,7 +39,7 @@ record GenericShed(EntityManager entities, Ids ids, UUID centreId) {
                 .getSingleResult();
     }
 
-    BenderProfile bender(String label, ConduitSize conduit, Bender figures) {
+    BenderProfile bender(String label, ConduitSize conduit, Shoe figures) {
         BenderProfile profile = new BenderProfile(ids.next(), centreId, conduit.id(), label, figures);
         entities.persist(profile);
         return profile;

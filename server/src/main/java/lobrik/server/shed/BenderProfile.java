@@ -6,7 +6,7 @@ import jakarta.persistence.Table;
 import java.util.UUID;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.shop.Bender;
+import lobrik.shop.Shoe;
 
 /** A bender of the centre with its figures for one size of conduit. */
 @Entity
@@ -29,7 +29,7 @@ public class BenderProfile {
     @SuppressWarnings("NullAway.Init")
     protected BenderProfile() {}
 
-    public BenderProfile(UUID id, UUID centreId, UUID conduitId, String label, Bender figures) {
+    public BenderProfile(UUID id, UUID centreId, UUID conduitId, String label, Shoe figures) {
         this.id = id;
         this.centreId = centreId;
         this.conduitId = conduitId;
@@ -54,8 +54,8 @@ public class BenderProfile {
         return label;
     }
 
-    public Bender figures() {
-        return new Bender(
+    public Shoe figures() {
+        return new Shoe(
                 new Length(takeUpPm),
                 new Length(radiusPm),
                 new Length(minSpacingPm),

@@ -11,8 +11,8 @@ import lobrik.layout.Caution;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.BenderInput;
 import lobrik.server.calc.ConduitInput;
-import lobrik.shop.Bender;
 import lobrik.shop.Conduit;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -70,7 +70,7 @@ class ShedResource {
     }
 
     private static BenderView view(BenderProfile bender, List<ConduitSize> conduits) {
-        Bender figures = bender.figures();
+        Shoe figures = bender.figures();
         ConduitSize conduit = conduits.stream()
                 .filter(size -> size.id().equals(bender.conduitId()))
                 .findFirst()
@@ -82,10 +82,10 @@ class ShedResource {
                 bender.label(),
                 input(figures),
                 tooling.gain().inches(),
-                tooling.arrowLead().inches());
+                tooling.shoe().arrowLead().inches());
     }
 
-    private static BenderInput input(Bender figures) {
+    private static BenderInput input(Shoe figures) {
         return new BenderInput(
                 figures.takeUp().inches(),
                 figures.radius().inches(),

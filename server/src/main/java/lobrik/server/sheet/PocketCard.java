@@ -165,11 +165,11 @@ final class PocketCard {
         line -= 12;
         Tooling tooling = racked.tooling();
         for (Row row : List.of(
-                new Row("Take-up", said(tooling.bender().takeUp(), unit)),
+                new Row("Take-up", said(tooling.shoe().takeUp(), unit)),
                 new Row("Gain of a ninety", said(tooling.gain(), unit)),
-                new Row("Centreline radius", said(tooling.bender().radius(), unit)),
-                new Row("Arrow to star", said(tooling.starOffset(), unit)),
-                new Row("Arrow to notch", said(tooling.notchOffset(), unit)))) {
+                new Row("Centreline radius", said(tooling.tool().radius(), unit)),
+                new Row("Arrow to star", said(tooling.shoe().starOffset(), unit)),
+                new Row("Arrow to notch", said(tooling.shoe().notchOffset(), unit)))) {
             line -= 16;
             canvas.text(Typeface.TEXT, 11, left, line, row.name());
             canvas.text(Typeface.FIGURES, 13, left + inner, line, Canvas.Align.RIGHT, row.figure());

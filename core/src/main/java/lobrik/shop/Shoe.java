@@ -5,7 +5,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
 /**
- * A bender's figures for one size of conduit. All of them are profile data: starting values from a table, then
+ * A shoe on a lever, for one size of conduit: a hand bender. All its figures are profile data: starting values from a table, then
  * calibrated and edited by the instructor.
  *
  * @param takeUp {@code T}: arrow to the back of a 90, more than 0
@@ -15,8 +15,9 @@ import lobrik.measure.Length;
  * @param minStanding least straight conduit beyond the bend that must remain to stand on
  * @param springback how far a bend opens when the lever is let go, 0° to 45°
  */
-public record Bender(
-        Length takeUp, Length radius, Length minSpacing, Length minStub, Length minStanding, Angle springback) {
+public record Shoe(
+        Length takeUp, Length radius, Length minSpacing, Length minStub, Length minStanding, Angle springback)
+        implements Tool {
 
     /** Used where a profile does not name them; generic, to be edited. */
     public static final Length USUAL_MIN_SPACING = Length.ofInches(3);
@@ -28,7 +29,7 @@ public record Bender(
     private static final Angle LARGEST_SPRINGBACK = Angle.ofDegrees(45);
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
-    public Bender {
+    public Shoe {
         Faults faults = new Faults();
         faults.requirePositive("takeUpIn", "the take-up", takeUp, LARGEST_FIGURE);
         faults.requirePositive("radiusIn", "the bend radius", radius, LARGEST_FIGURE);
@@ -39,8 +40,20 @@ public record Bender(
         faults.refuseIfAny();
     }
 
-    /** A bender of which only take-up and radius are known; the rest takes the usual values. */
-    public static Bender of(Length takeUp, Length radius) {
-        return new Bender(takeUp, radius, USUAL_MIN_SPACING, USUAL_MIN_STUB, USUAL_MIN_STANDING, Angle.ZERO);
+    /** Enough to hold and to stand on. */
+    @Override
+    public Length roomBeyond() {
+        return takeUp.plus(minStub).plus(minStanding);
+    }
+
+    /** The same at every angle, as nearly as hands can tell. */
+    @Override
+    public Angle springback(Angle rest) {
+        return springback;
+    }
+
+    /** A shoe of which only take-up and radius are known; the rest takes the usual values. */
+    public static Shoe of(Length takeUp, Length radius) {
+        return new Shoe(takeUp, radius, USUAL_MIN_SPACING, USUAL_MIN_STUB, USUAL_MIN_STANDING, Angle.ZERO);
     }
 }
