@@ -38,7 +38,8 @@ class EveryBendTest {
         "rollingOffset, Rolling offset, 2, 8",
         "kick, Kick, 1, 3",
         "saddle3, Three-point saddle, 3, 10",
-        "saddle4, Four-point saddle, 4, 13"
+        "saddle4, Four-point saddle, 4, 13",
+        "overBent90, Over-bent ninety, 2, 8"
     })
     void bend_isSetGivenMeasuredAndJudged(String kind, String name, int rings, int readings, School.Room room) {
         Page page = setDesk(room, errors, kind);
