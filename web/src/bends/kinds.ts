@@ -26,6 +26,9 @@ export const KINDS = described.kinds as unknown as readonly KindOfBend[];
 /** What is measured on a piece, in the order of a sheet. */
 export const FEATURES = described.features as readonly Schemas['FeatureKindAnswer'][];
 
+/** How credit falls with a deviation. */
+export const SCHEMES = described.schemes as readonly Schemas['SchemeAnswer'][];
+
 /** How far an end stands within its fitting: of a place, not of a bend. */
 export const INSERTION: InputField = {
   name: 'insertionIn',

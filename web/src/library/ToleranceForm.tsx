@@ -3,6 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useQuantities } from '../benchcore/useQuantities';
+import { SCHEMES } from '../bends/kinds';
 import { featureOf } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -11,13 +12,6 @@ import { type Weighed, weighedIn } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
 type Scheme = NonNullable<Figures['scheme']>;
-
-/** How credit falls, as people say it. */
-export const SCHEMES: Record<Scheme, { short: string; long: string }> = {
-  graded: { short: 'graded', long: 'Graded: full up to half of the tolerance, 70 % at it, nothing at three times' },
-  bands: { short: 'in bands', long: 'Bands: full up to half, 85 % up to it, half up to twice, then nothing' },
-  passFail: { short: 'pass or fail', long: 'Pass or fail: full up to the tolerance, then nothing' },
-};
 
 const LIMITS = [
   { name: 'length', label: 'Lengths ±', kind: 'length' },
@@ -132,9 +126,9 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
           }}
           className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2"
         >
-          {Object.entries(SCHEMES).map(([scheme, { long }]) => (
+          {SCHEMES.map(({ id: scheme, words }) => (
             <option key={scheme} value={scheme}>
-              {long}
+              {words}
             </option>
           ))}
         </select>

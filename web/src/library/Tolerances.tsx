@@ -4,7 +4,8 @@ import { api, body, Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
 import { PresetVersions } from './PresetVersions';
-import { SCHEMES, ToleranceForm } from './ToleranceForm';
+import { SCHEMES } from '../bends/kinds';
+import { ToleranceForm } from './ToleranceForm';
 import { weighedIn } from './weighed';
 
 type Figures = Schemas['ToleranceFigures'];
@@ -166,7 +167,8 @@ function Card({ figures, note, children }: { figures: Figures; note: string; chi
           ))}
           <dt>To pass</dt>
           <dd>
-            <span className="figures">{figures.passMark}</span>, {SCHEMES[figures.scheme ?? 'graded'].short}
+            <span className="figures">{figures.passMark}</span>,{' '}
+            {SCHEMES.find(({ id }) => id === (figures.scheme ?? 'graded'))?.name}
           </dd>
         </dl>
       </div>

@@ -133,4 +133,16 @@ class ScoreTest {
                 () -> new Reading(FeatureId.LEG, TARGET, TARGET, Tolerance.even(Length.ZERO), Double.NaN, true));
         assertThat(refused.faults()).extracting(Fault::input).containsExactly("tolerance", "weight");
     }
+
+    /** What a list of schemes says is what they do. */
+    @Test
+    void schemesSayWhatTheyAreWorth() {
+        assertThat(Scheme.GRADED.words()).contains("70 % at it");
+        assertThat(Scheme.BANDS.words()).contains("85 % up to it, 50 % up to twice");
+        for (Scheme scheme : Scheme.values()) {
+            assertThat(scheme.credit(1, 2)).as(scheme.words()).isEqualTo(1);
+            assertThat(scheme.credit(3, 1)).as(scheme.words()).isZero();
+            assertThat(scheme.words()).startsWithIgnoringCase(scheme == Scheme.BANDS ? "bands" : scheme.title());
+        }
+    }
 }

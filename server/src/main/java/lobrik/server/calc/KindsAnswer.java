@@ -12,6 +12,7 @@ import lobrik.bend.Form;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.QuantityKind;
 import lobrik.server.platform.Unit;
+import lobrik.verdict.Scheme;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,8 +20,17 @@ import org.jspecify.annotations.Nullable;
  *
  * @param kinds from the one that is learnt first
  * @param features in the order of a sheet
+ * @param schemes how credit falls with a deviation
  */
-public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> features) {
+public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> features, List<SchemeAnswer> schemes) {
+
+    /** How credit falls with a deviation, in two words and in a sentence. */
+    public record SchemeAnswer(String id, String name, String words) {
+
+        static SchemeAnswer of(Scheme scheme) {
+            return new SchemeAnswer(scheme.id(), scheme.title(), scheme.words());
+        }
+    }
 
     /** A kind of bend with what it asks for. */
     public record KindAnswer(String kind, String name, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
@@ -135,6 +145,7 @@ public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> featur
     static KindsAnswer all() {
         return new KindsAnswer(
                 Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
-                Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList());
+                Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
+                Stream.of(Scheme.values()).map(SchemeAnswer::of).toList());
     }
 }
