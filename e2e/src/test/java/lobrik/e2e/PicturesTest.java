@@ -191,7 +191,10 @@ class PicturesTest {
         for (String reading : new String[] {"26 1/2", "34 9/16", "47", "55 1/16", "4 1/16", "12 1/2"}) {
             Locator field = page.locator("[data-place] input:focus");
             field.waitFor();
-            String place = (String) field.evaluate("input => input.closest('[data-place]').dataset.place");
+            // In one breath: while the page settles, the field of a moment ago may have made room for another.
+            String place = (String)
+                    page.waitForFunction("() => document.activeElement?.closest('[data-place]')?.dataset.place")
+                            .jsonValue();
             field.fill(reading);
             page.keyboard().press("Enter");
             page.locator("[data-place=" + place + "] [data-band]").waitFor();
