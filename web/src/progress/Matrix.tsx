@@ -99,7 +99,7 @@ function KindHead({ kind, current, onSort }: { kind: Kind; current: boolean; onS
       <button
         type="button"
         onClick={onSort}
-        className={`flex min-h-14 w-full flex-col items-start justify-end gap-0.5 px-1.5 pb-1 text-left text-[0.92rem] leading-none hover:bg-base-200 ${current ? 'font-semibold underline underline-offset-4' : 'font-normal'}`}
+        className={`flex min-h-14 w-full flex-col items-start justify-end gap-0.5 px-1 pb-1 text-left text-[0.92rem] leading-none hover:bg-base-200 ${current ? 'font-semibold underline underline-offset-4' : 'font-normal'}`}
       >
         <BendGlyph kind={kind} />
         {SHORT[kind]}
@@ -159,7 +159,7 @@ function Cell({ row, cell }: { row: Schemas['MatrixRow']; cell: Schemas['MatrixC
         to={`/progress/${row.traineeId}?bend=${cell.kind}`}
         aria-label={words}
         title={words}
-        className="flex min-h-[2.75rem] w-[5.15rem] flex-col justify-center px-1.5 hover:bg-base-200"
+        className="flex min-h-[2.75rem] w-[4.85rem] flex-col justify-center px-1 hover:bg-base-200"
       >
         <StandingMark standing={cell.standing} />
         {nothing ? <span className="h-[24px]" /> : <PieceMarks pieces={cell.recent} />}

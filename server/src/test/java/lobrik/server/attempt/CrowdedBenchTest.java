@@ -40,7 +40,7 @@ import tools.jackson.databind.JsonNode;
 class CrowdedBenchTest {
 
     private static final int INSTRUCTORS = 8;
-    private static final int READINGS_EACH = Boolean.getBoolean("lobrik.full") ? 500 : 40;
+    private static final int READINGS_EACH = Boolean.getBoolean("lobrik.full") ? 500 : 24;
     private static final int READINGS = INSTRUCTORS * READINGS_EACH;
     private static final List<String> FEATURES = List.of(
             "mark1",

@@ -39,8 +39,8 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningServer.class)
 class PhotoTest {
 
-    /** Together half a gigabyte, and more than there is memory for in a full run. */
-    private static final int LARGE_BODIES = Boolean.getBoolean("lobrik.full") ? 120 : 40;
+    /** Together more than a quarter of a gigabyte, and more than there is memory for in a full run. */
+    private static final int LARGE_BODIES = Boolean.getBoolean("lobrik.full") ? 120 : 24;
 
     private Client runa;
     private String photos;
