@@ -33,7 +33,7 @@ import tools.jackson.databind.JsonNode;
 
 /**
  * Eight instructors at once, with an account each, over a network that repeats, delays and breaks. Two of them always measure
- * the same pieces. At the end every reading is there once, and the server never failed. Each takes 40 readings in every build,
+ * the same pieces. At the end every reading is there once, and the server never failed. Each takes 24 readings in every build,
  * and 500 in a full run.
  */
 @ExtendWith(RunningServer.class)
