@@ -63,6 +63,14 @@ function sample(kind: Kind, random: () => number): Sample {
         lengths: ['between'],
         heights: ['leg', 'otherLeg'],
       };
+    case 'overBent90':
+      return {
+        kind,
+        straights: [between(6, 40), between(1, 12), between(6, 50)],
+        turns: [22.5, -112.5],
+        lengths: ['setBack', 'otherLeg'],
+        heights: ['drop', 'dogLeg'],
+      };
     case 'saddle3':
       return {
         kind,
@@ -98,6 +106,21 @@ function sample(kind: Kind, random: () => number): Sample {
   }
 }
 
+/** A U stands on its middle, a box offset lies on the wall, and what goes over an edge hangs from it; all else lies. */
+function poseAsTheCoreSays(kind: Kind, centreline: readonly number[][]) {
+  const most = (axis: number) => Math.max(...centreline.map((point) => point[axis] ?? 0));
+  switch (kind) {
+    case 'backToBack90':
+      return { across: [0, 1, 0], up: [-1, 0, 0], origin: [most(0), 0, 0], onDatumLeg: false };
+    case 'overBent90':
+      return { across: [0, -1, 0], up: [1, 0, 0], origin: [most(0), 0, 0], onDatumLeg: false, surfaceFromIn: 2 };
+    case 'boxOffset':
+      return { across: [1, 0, 0], up: [0, -1, 0], origin: [0, most(1), 0], onDatumLeg: false };
+    default:
+      return { across: [1, 0, 0], up: [0, 1, 0], origin: [0, 0, 0], onDatumLeg: true };
+  }
+}
+
 /** The answer of the core as far as a drawing needs it, with everything that is measured at its place. */
 function planOf({ kind, straights, turns, lengths, heights }: Sample): LayoutAnswer {
   const { centreline, starts } = piece(straights, turns);
@@ -109,7 +132,14 @@ function planOf({ kind, straights, turns, lengths, heights }: Sample): LayoutAns
   };
   const corner = (i: number) => at(1 + i * 13 + 6);
   const upright = (i: number) =>
-    kind === 'backToBack90' ? [centreline[i === 0 ? 0 : centreline.length - 1], corner(i)] : [[top[0] ?? 0, 0, 0], top];
+    kind === 'overBent90'
+      ? [
+          [0, -DIAMETER / 2, 0],
+          [last[0] ?? 0, -DIAMETER / 2, 0],
+        ]
+      : kind === 'backToBack90'
+        ? [centreline[i === 0 ? 0 : centreline.length - 1], corner(i)]
+        : [[top[0] ?? 0, 0, 0], top];
   return {
     around: [],
     marks: starts.map((positionIn, i) => ({ number: i + 1, positionIn, angleDeg: turns[i] })),
@@ -129,7 +159,7 @@ function planOf({ kind, straights, turns, lengths, heights }: Sample): LayoutAns
           : { id, from: upright(i)[0], to: upright(i)[1] },
       ),
     ],
-    shape: { centreline, arcs: [], lengthIn: 100 },
+    shape: { centreline, arcs: [], lengthIn: 100, pose: poseAsTheCoreSays(kind, centreline) },
     obstacle: kind.startsWith('saddle')
       ? { shape: 'rectangular', fromIn: (top[0] ?? 0) - 2, widthIn: 4, heightIn: (top[1] ?? 1) * 0.8 }
       : null,
@@ -148,7 +178,16 @@ const WINDOWS = [
 /** Every build looks at some of them, a full run at all. */
 const PIECES = process.env.LOBRIK_FULL === 'true' ? 200 : 6;
 
-const KINDS: readonly Kind[] = ['backToBack90', 'offset', 'boxOffset', 'rollingOffset', 'kick', 'saddle3', 'saddle4'];
+const KINDS: readonly Kind[] = [
+  'backToBack90',
+  'offset',
+  'boxOffset',
+  'rollingOffset',
+  'kick',
+  'saddle3',
+  'saddle4',
+  'overBent90',
+];
 
 for (const { name, width, height, text } of WINDOWS) {
   it.each(KINDS)(`texts of random pieces overlap nowhere at ${name}: %s`, (kind) => {

@@ -95,7 +95,8 @@ export function layOutElevation(
       const corners = reach([each], pose.place);
       return corners.length === 0 ? [] : [rectAround(corners.map(view.toScreen))];
     });
-    const datum = datumText(pose.datumUp, pieces.asked, half, view, fittings);
+    const switchAtFoot = lines.flat().some((point) => isIn(view.toScreen(point), switchRect(false, width, height)));
+    const datum = datumText(pose.datum, pieces.asked, half, view, fittings);
     const ground: Ground = {
       width,
       height,
@@ -105,13 +106,13 @@ export function layOutElevation(
           textRect(String(mark.number), 14, ringNumber(pieces.asked, mark.positionIn, half, view)),
         ),
         ...(pieces.above === undefined ? [] : [textRect('from above', 14, aboveText(pieces.above, view), 'start')]),
-        ...(isFolded(foldable) ? [{ left: width - SWITCH.width, right: width, top: 0, bottom: SWITCH.height }] : []),
+        ...(isFolded(foldable) ? [switchRect(switchAtFoot, width, height)] : []),
       ],
       bodies: lines.map((line) => ({ points: line.map(view.toScreen), halfWidth: half * view.scale + 2 })),
       blocks: [...obstacleBlock(plan.obstacle, view), ...fittings],
     };
     const { spots, crowded, over } = dimensionSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
-    return { view, datum, ground, spots, crowded, over };
+    return { view, datum, ground, spots, crowded, over, switchAtFoot };
   };
   let laid = at(0);
   for (const lanes of MORE_LANES) {
@@ -131,6 +132,16 @@ const FEW = 4;
 
 /** The switch between broken and whole straights stands in the corner. */
 const SWITCH = { width: 132, height: 50 };
+
+/** In the upper corner, or in the lower one where a piece reaches into that. */
+function switchRect(atFoot: boolean, width: number, height: number): Rect {
+  const top = atFoot ? height - SWITCH.height : 0;
+  return { left: width - SWITCH.width, right: width, top, bottom: top + SWITCH.height };
+}
+
+function isIn({ x, y }: Point, { left, right, top, bottom }: Rect): boolean {
+  return x >= left && x <= right && y >= top && y <= bottom;
+}
 
 function isFolded({ x, y }: Folds): boolean {
   return x.length + y.length > 0;
@@ -164,7 +175,7 @@ function rectAround(points: readonly Point[]): Rect {
 }
 
 /** At the datum end; above the fitting where it goes into one. */
-function datumText(datumUp: boolean, asked: readonly Point[], half: number, view: View, fittings: readonly Rect[]) {
+function datumText(datum: Pose['datum'], asked: readonly Point[], half: number, view: View, fittings: readonly Rect[]) {
   const start = view.toScreen(asked[0] ?? { x: 0, y: 0 });
   const fitting = fittings.find(
     ({ left, right, top, bottom }) => start.x >= left && start.x <= right && start.y >= top && start.y <= bottom,
@@ -172,9 +183,14 @@ function datumText(datumUp: boolean, asked: readonly Point[], half: number, view
   if (fitting !== undefined) {
     return { at: { x: fitting.left + 2, y: fitting.top - 12 }, anchor: 'start' as const };
   }
-  return datumUp
-    ? { at: offset({ ...start, x: Math.max(start.x, 40) }, 0, -14), anchor: 'middle' as const }
-    : { at: offset(start, 2, -half * view.scale - 12), anchor: 'start' as const };
+  switch (datum) {
+    case 'up':
+      return { at: offset({ ...start, x: Math.max(start.x, 40) }, 0, -14), anchor: 'middle' as const };
+    case 'down':
+      return { at: offset(start, half * view.scale + 4, -8), anchor: 'start' as const };
+    case 'level':
+      return { at: offset(start, 2, -half * view.scale - 12), anchor: 'start' as const };
+  }
 }
 
 export function aboveText(above: readonly Point[], view: View): Point {

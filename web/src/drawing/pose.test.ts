@@ -17,7 +17,7 @@ describe('the pose of a piece', () => {
     );
     expect(pose.place([10, 4, 0])).toEqual({ x: 10, y: 4.5 });
     expect(pose.fromAbove).toBeUndefined();
-    expect(pose.datumUp).toBe(false);
+    expect(pose.datum).toBe('level');
   });
 
   it('stands a U on its middle, with both legs up', () => {
@@ -32,7 +32,7 @@ describe('the pose of a piece', () => {
     const standing = { across: [0, 1, 0], up: [-1, 0, 0], origin: [20, 0, 0], onDatumLeg: false };
     const pose = poseOf({ centreline, pose: standing }, 1);
     expect(centreline.map(pose.place).map(({ y }) => y)).toEqual([20.5, 5.5, 0.5, 0.5, 5.5, 20.5]);
-    expect(pose.datumUp).toBe(true);
+    expect(pose.datum).toBe('up');
     expect(stood({ centreline, pose: standing }, 1)([20, 25, 3])).toEqual([25, 0.5, 3]);
   });
 

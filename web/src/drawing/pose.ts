@@ -18,8 +18,8 @@ export interface Pose {
   place: (point: Space) => Point;
   /** Where it lies in the view from above, for pieces that leave their plane. */
   fromAbove: ((point: Space) => Point) | undefined;
-  /** Whether the datum end stands up, so that what is beside it has its place above. */
-  datumUp: boolean;
+  /** Where the datum end points: what is written at it has its place accordingly. */
+  datum: 'up' | 'down' | 'level';
   /** Where the surface begins, inches of the drawing; everywhere where it is not said. */
   surfaceFrom: number | undefined;
 }
@@ -62,8 +62,13 @@ export function poseOf(shape: Shape, outsideDiameter: number): Pose {
             return { x, y: y - widest - outsideDiameter / 2 - BETWEEN_VIEWS };
           },
     surfaceFrom: shape.pose?.surfaceFromIn ?? undefined,
-    datumUp: at((shape.pose ?? LYING).up, 0) < -0.5,
+    datum: datumOf(at((shape.pose ?? LYING).up, 0)),
   };
+}
+
+/** @param upright how far up the datum leg's own direction is */
+function datumOf(upright: number): Pose['datum'] {
+  return upright < -0.5 ? 'up' : upright > 0.5 ? 'down' : 'level';
 }
 
 function flat(point: Space, axis: 1 | 2): Point {

@@ -5,7 +5,7 @@ import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { Alongside } from './Alongside';
-import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf } from './draft';
+import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf, methodOf } from './draft';
 import { exactText } from '../entry/figures';
 import { cured } from './deskFields';
 import { Fittings } from './Fittings';
@@ -165,8 +165,8 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
         <Fittings desk={desk} />
         <Select
           label="Method"
-          options={METHODS}
-          value={draft.methodFree ? 'free' : draft.method}
+          options={METHODS.filter(({ value }) => value !== 'chart' || kindOf(draft.kind).charted)}
+          value={draft.methodFree ? 'free' : methodOf(draft)}
           onChange={(method) => {
             change(
               method === 'free'

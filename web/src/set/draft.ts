@@ -73,6 +73,11 @@ export const DIVISIONS: readonly { value: string; name: string }[] = [
   { value: String(1 / 25.4), name: '1 mm' },
 ];
 
+/** How it is laid out: what there is no chart for, exactly. */
+export function methodOf({ kind, method }: Draft): Draft['method'] {
+  return kindOf(kind).charted ? method : 'exact';
+}
+
 /** A good first exercise with what the shed has: the middle size of conduit and its first bender. */
 export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
   const conduit = shed.conduits.find(({ label }) => label.startsWith('3/4')) ?? shed.conduits[0];
@@ -291,7 +296,7 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
     ...Object.fromEntries(choices.map(({ name, options }) => [name, chosen(draft, name, options)])),
   };
   const request: LayoutRequest = {
-    method: draft.method,
+    method: methodOf(draft),
     tapeDivisionIn: draft.divisionIn,
     conduit: tooling.conduit,
     bender: tooling.bender,

@@ -56,6 +56,14 @@ public enum BendKind {
         };
     }
 
+    /** Whether there is a chart for it; what has none is laid out exactly, whatever a school's method is. */
+    public boolean isCharted() {
+        return switch (this) {
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> true;
+            case OVER_BENT_90 -> false;
+        };
+    }
+
     /** Whether its datum end always enters a fitting. */
     public boolean entersFitting() {
         return switch (this) {

@@ -139,7 +139,7 @@ final class BendHypotheses {
         List<Reference> references =
                 layout.marks().stream().map(BendHypotheses::reference).toList();
         for (Reference reference : Reference.values()) {
-            String detail = "the " + word(reference) + " on the ring";
+            String detail = "the " + reference.words() + " on the ring";
             for (int i = 0; i < bends; i++) {
                 int bend = i;
                 if (references.get(i) != reference) {
@@ -162,14 +162,6 @@ final class BendHypotheses {
     static Reference reference(Mark mark) {
         return switch (mark.placing()) {
             case ShoePlacing shoe -> shoe.reference();
-        };
-    }
-
-    static String word(Reference reference) {
-        return switch (reference) {
-            case ARROW -> "arrow";
-            case STAR -> "star";
-            case NOTCH -> "notch";
         };
     }
 

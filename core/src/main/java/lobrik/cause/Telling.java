@@ -77,8 +77,9 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + (cause.bend().isEmpty() && mixed()
                                 ? "its own mark"
                                 : "the "
-                                        + BendHypotheses.word(BendHypotheses.reference(
-                                                mark(cause.bend().orElse(1)))))
+                                        + BendHypotheses.reference(
+                                                        mark(cause.bend().orElse(1)))
+                                                .words())
                         + ".";
             case MARK_SLIPPED ->
                 bendName(cause) + " was made " + amount(cause) + " beside its ring, towards the "

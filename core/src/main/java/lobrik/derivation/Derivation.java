@@ -1,8 +1,6 @@
 package lobrik.derivation;
 
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import lobrik.feature.FeatureId;
@@ -91,33 +89,33 @@ public record Derivation(List<Line> lines, List<BendAngle> angles, Optional<Slop
 
     /** Worked out with a slip; what is worked out from a wrong figure goes wrong with it. */
     public Outcome with(Slip slip) {
-        Map<Integer, Length> places = new HashMap<>();
         Length[] marks = new Length[angles.size()];
         Optional<Length> cut = Optional.empty();
         for (Line line : lines) {
             for (int i = 0; i < marks.length; i++) {
                 if (line.about().equals(FeatureId.mark(i + 1).id())) {
-                    marks[i] = sum(line.terms(), slip, places);
-                    places.put(i + 1, marks[i]);
+                    marks[i] = sum(line.terms(), slip, marks);
                 }
             }
             if (line.about().equals(Line.CUT)) {
-                cut = Optional.of(sum(line.terms(), slip, places));
+                cut = Optional.of(sum(line.terms(), slip, marks));
             }
         }
         return new Outcome(List.of(marks), cut);
     }
 
     static Length sum(List<Line.Term> terms, Slip slip) {
-        return sum(terms, slip, Map.of());
+        return sum(terms, slip, new Length[0]);
     }
 
-    private static Length sum(List<Line.Term> terms, Slip slip, Map<Integer, Length> places) {
+    /** @param marks that stand above, from the datum end; of others the place that is written counts */
+    private static Length sum(List<Line.Term> terms, Slip slip, Length[] marks) {
         Length sum = Length.ZERO;
         for (Line.Term term : terms) {
             Length figure = switch (term) {
                 case Line.Term.Of(Operation _, Part part, String _, Length length) -> slip.of(part, length);
-                case Line.Term.Ring(Operation _, int mark, String _, Length place) -> places.getOrDefault(mark, place);
+                case Line.Term.Ring(Operation _, int mark, String _, Length place) ->
+                    mark <= marks.length ? marks[mark - 1] : place;
                 case Line.Term.Of _, Line.Term.Ring _, Line.Term.Factor _ ->
                     throw new IllegalArgumentException("not a sum of lengths: " + term);
             };

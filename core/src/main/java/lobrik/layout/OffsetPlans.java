@@ -71,11 +71,10 @@ final class OffsetPlans {
     private record Placed(OffsetLayout layout, Length distance, Angle angle, Angle turn) {
 
         Plan plan(Working working, Job job, Length rise, Optional<Length> overall, Map<FeatureId, Quantity> targets) {
-            SlopeLines slope = new SlopeLines(working, job, rise, angle);
-            Length shrink = job.offset(rise, angle).shrink();
+            SlopeLines slope = SlopeLines.of(working, job, rise, angle);
             List<Mark> marks = marks(working, slope);
-            overall.ifPresent(length -> SlopeLines.cut(working, length, shrink));
-            return new Plan(marks, shrink, targets, working.done());
+            overall.ifPresent(length -> SlopeLines.cut(working, length, slope.shrunk()));
+            return new Plan(marks, slope.shrunk(), targets, working.done());
         }
 
         /**

@@ -52,7 +52,7 @@ final class OverBentPlans {
                 "over-bent-spacing",
                 "From the start of one curve to the start of the other: one straight and one curve.",
                 Sum.of("straight", straight).plus("one curve", tooling.arcLength(bend.overBend())),
-                straight.plus(tooling.arcLength(bend.overBend())));
+                ExactOffset.of(tooling, bend.setBack(), bend.overBend()).spacing());
         Length near = firstMark(standing(straight));
         Length far = working.mark(
                 2,

@@ -44,9 +44,14 @@ final class SaddlePlans {
                 // Nothing says how wide the obstacle is; a pipe is as wide as it is high.
                 .aimsAt(new Derivation.Aim(saddle.height().times(0.5), true, false));
         SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
-        SlopeLines slope = new SlopeLines(working, job, saddle.raised(), saddle.outerAngle());
-        working.climbs(new Derivation.Slope(
-                saddle.raised(), saddle.outerAngle(), job.tooling().shoe().arrowLead()));
+        SlopeLines slope = new SlopeLines(
+                working,
+                job,
+                new Derivation.Slope(
+                        saddle.raised(),
+                        saddle.outerAngle(),
+                        job.tooling().shoe().arrowLead()),
+                job.offset(saddle.raised(), saddle.outerAngle()));
         Length shrink = slope.shrink();
         List<Mark> marks = switch (job.school().method()) {
             case CHART -> chart(working, saddle, job.school().chart(), shrink);
@@ -166,9 +171,8 @@ final class SaddlePlans {
         Working working =
                 new Working(4).aimsAt(new Derivation.Aim(saddle.width().times(0.5), toMiddle, true));
         SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
-        SlopeLines slope = new SlopeLines(working, job, saddle.raised(), saddle.angle());
+        SlopeLines slope = SlopeLines.of(working, job, saddle.raised(), saddle.angle());
         Length spacing = slope.spacing();
-        Length shrink = job.offset(saddle.raised(), saddle.angle()).shrink();
         Length nearInner = nearInner(working, saddle, slope);
         Length near = saddle4Mark(
                 working,
@@ -187,7 +191,7 @@ final class SaddlePlans {
                 4,
                 "One spacing further on.",
                 Sum.ofRing(3, "mark 3", farInner).plus(Part.SPACING, "spacing", spacing));
-        saddle.overall().ifPresent(length -> cut(working, length, shrink));
+        saddle.overall().ifPresent(length -> cut(working, length, slope.shrunk()));
         Reference reference = saddle.placement() == Placement.STAR ? Reference.STAR : Reference.ARROW;
         Angle angle = saddle.angle();
         List<Mark> marks = List.of(
@@ -199,7 +203,7 @@ final class SaddlePlans {
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.FLAT, saddle.flat());
         targets.put(FeatureId.LANDING, landing(saddle, job));
-        return new Plan(marks, shrink, targets, working.done());
+        return new Plan(marks, slope.shrunk(), targets, working.done());
     }
 
     private static Length nearInner(Working working, Saddle4 saddle, SlopeLines slope) {

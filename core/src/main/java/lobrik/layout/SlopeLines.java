@@ -16,13 +16,26 @@ final class SlopeLines {
     private final Job job;
     private final Length rise;
     private final Angle angle;
+    private final OffsetFigures figures;
 
-    SlopeLines(Working working, Job job, Length rise, Angle angle) {
+    /** @param figures of the slope, by the job's method */
+    SlopeLines(Working working, Job job, Derivation.Slope slope, OffsetFigures figures) {
         this.working = working;
         this.job = job;
-        this.rise = rise;
-        this.angle = angle;
-        working.climbs(new Derivation.Slope(rise, angle, Length.ZERO));
+        this.rise = slope.rise();
+        this.angle = slope.angle();
+        this.figures = figures;
+        working.climbs(slope);
+    }
+
+    /** Of a slope whose rings are as far apart as its curves begin. */
+    static SlopeLines of(Working working, Job job, Length rise, Angle angle) {
+        return new SlopeLines(working, job, new Derivation.Slope(rise, angle, Length.ZERO), job.offset(rise, angle));
+    }
+
+    /** What the slope takes off the run. */
+    Length shrunk() {
+        return figures.shrink();
     }
 
     /** What is bent: the size that was measured and what is to be left free, where something is. */
@@ -56,12 +69,12 @@ final class SlopeLines {
                 "chart-spacing",
                 words,
                 Sum.of("rise", rise).times("multiplier for " + angle.text(), chart.multiplier(angle)),
-                chart.spacing(rise, angle));
+                figures.spacing());
     }
 
     private Length exactSpacing() {
         Tooling tooling = job.tooling();
-        ExactOffset exact = ExactOffset.of(tooling, rise, angle);
+        Length straight = figures.spacing().minus(tooling.arcLength(angle));
         working.figure(
                 "straight",
                 "straight between the bends",
@@ -70,14 +83,14 @@ final class SlopeLines {
                 Sum.of("rise", rise)
                         .minus("rise of the two curves", ExactOffset.leastRise(tooling, angle))
                         .by(Operation.DIVIDED_BY, "sine of " + angle.text(), Math.sin(angle.radians())),
-                exact.straight());
+                straight);
         return working.figure(
                 "spacing",
                 "spacing of the marks",
                 "offset-spacing",
                 "From the start of one curve to the start of the other: one straight and one curve.",
-                Sum.of("straight", exact.straight()).plus("one curve", tooling.arcLength(angle)),
-                exact.spacing());
+                Sum.of("straight", straight).plus("one curve", tooling.arcLength(angle)),
+                figures.spacing());
     }
 
     Length shrink() {
@@ -88,24 +101,21 @@ final class SlopeLines {
                         "chart-shrink",
                         "Going up the slope uses more conduit than going straight on. The card says how much of the rise"
                                 + " that is.",
-                        Sum.of("rise", rise).times("shrink for " + angle.text(), chart.shrinkPerInch(angle)),
-                        chart.shrink(rise, angle));
+                        Sum.of("rise", rise).times("shrink for " + angle.text(), chart.shrinkPerInch(angle)));
             }
             case EXACT -> {
-                ExactOffset exact = ExactOffset.of(job.tooling(), rise, angle);
-                Length developed = exact.spacing().plus(job.tooling().arcLength(angle));
+                Length developed = figures.spacing().plus(job.tooling().arcLength(angle));
                 yield shrink(
                         "offset-shrink",
                         "Two curves and the straight use more conduit than the distance they cover along the run.",
                         Sum.of("conduit in the offset", developed)
-                                .minus("distance it covers", developed.minus(exact.shrink())),
-                        exact.shrink());
+                                .minus("distance it covers", developed.minus(figures.shrink())));
             }
         };
     }
 
-    private Length shrink(String formula, String words, Sum sum, Length shrink) {
-        return working.figure("shrink", "shrink", formula, words, sum, shrink);
+    private Length shrink(String formula, String words, Sum sum) {
+        return working.figure("shrink", "shrink", formula, words, sum, figures.shrink());
     }
 
     /** The overall length loses the shrink once. Formula {@code offset-cut-length}, handbook 4.3. */

@@ -18,6 +18,18 @@ public sealed interface Placing permits ShoePlacing {
         return new ShoePlacing(Reference.NOTCH, hookTowards);
     }
 
+    /** What to set and which way round: {@code arrow, hook to the datum end}. */
+    default String words() {
+        return switch (this) {
+            case ShoePlacing shoe ->
+                shoe.reference().words()
+                        + switch (shoe.hookTowards()) {
+                            case DATUM -> ", hook to the datum end";
+                            case FAR -> ", hook to the far end";
+                        };
+        };
+    }
+
     /** Whether the conduit has to be taken out and turned end for end to get from one to the other. */
     default boolean isOtherWayRound(Placing other) {
         return switch (this) {

@@ -7,5 +7,14 @@ public enum Reference {
     /** Back of a 90. */
     STAR,
     /** Middle of a 45. */
-    NOTCH
+    NOTCH;
+
+    /** As people call it: {@code arrow}. */
+    public String words() {
+        return switch (this) {
+            case ARROW -> "arrow";
+            case STAR -> "star";
+            case NOTCH -> "notch";
+        };
+    }
 }

@@ -2,6 +2,7 @@ package lobrik.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -26,10 +27,14 @@ class StatementsTest {
         Client.Call made = call.get();
         Answer answer = who.counted(name, made);
         assertThat(answer.status()).as(made.path() + answer.body()).isEqualTo(200);
-        // Names of accounts are asked for once a minute, by whoever needs one then.
-        return CountedStatements.of(name).stream()
-                .filter(statement -> !statement.contains("password_hash"))
-                .toList();
+        List<String> asked = new ArrayList<>(CountedStatements.of(name));
+        // The name of an account is asked for once a minute, by whoever needs it then: one such question is nobody's
+        // own.
+        asked.stream()
+                .filter(statement -> statement.contains("password_hash"))
+                .findFirst()
+                .ifPresent(asked::remove);
+        return asked;
     }
 
     private static Supplier<Client.Call> reading(String attempt, String feature, String text) {

@@ -32,14 +32,20 @@ public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> featur
         }
     }
 
-    /** A kind of bend with what it asks for. */
-    public record KindAnswer(String kind, String name, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
+    /**
+     * A kind of bend with what it asks for.
+     *
+     * @param charted whether there is a chart for it; what has none is laid out exactly
+     */
+    public record KindAnswer(
+            String kind, String name, boolean charted, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
 
         static KindAnswer of(BendKind kind) {
             Form form = Form.of(kind);
             return new KindAnswer(
                     kind.id(),
                     kind.title(),
+                    kind.isCharted(),
                     form.fields().stream().map(InputAnswer::of).toList(),
                     form.choices().stream().map(ChoiceAnswer::of).toList());
         }

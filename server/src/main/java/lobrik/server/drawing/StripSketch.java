@@ -1,6 +1,5 @@
 package lobrik.server.drawing;
 
-import java.util.Locale;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Length;
@@ -8,10 +7,6 @@ import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.Sketch.Anchor;
 import lobrik.server.drawing.Sketch.Layer;
 import lobrik.server.drawing.Sketch.Point;
-import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
-import lobrik.shop.Reference;
-import lobrik.shop.ShoePlacing;
 
 /** The straight conduit with its rings and the tape beneath it. */
 public final class StripSketch {
@@ -91,17 +86,6 @@ public final class StripSketch {
                 textSize,
                 last ? Anchor.END : Anchor.START,
                 mark.number() + ": " + layout.job().school().division().text(mark.position()) + " "
-                        + placed(mark.placing()));
-    }
-
-    private static String placed(Placing placing) {
-        return switch (placing) {
-            case ShoePlacing(Reference reference, HookSide hook) ->
-                reference.name().toLowerCase(Locale.ROOT)
-                        + switch (hook) {
-                            case DATUM -> ", hook to datum end";
-                            case FAR -> ", hook to far end";
-                        };
-        };
+                        + mark.placing().words());
     }
 }

@@ -26,10 +26,6 @@ import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
-import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
-import lobrik.shop.Reference;
-import lobrik.shop.ShoePlacing;
 
 /**
  * One sheet on one page, from the top: whose and what, the job with its sizes, room to work out the marks, the strip, boxes
@@ -284,7 +280,7 @@ final class SheetPage {
                         .map(back -> " (" + sheet.onTape(back.figure()) + fromBack(back) + ")")
                         .orElse("")
                 + ", "
-                + placed(step.mark().placing()) + ", to "
+                + step.mark().placing().words() + ", to "
                 + step.lever().text();
     }
 
@@ -301,16 +297,5 @@ final class SheetPage {
         Sketch.Extent extent = sketch.extent();
         float fitted = (float) Math.min(width / extent.width(), (stripHeight() - 6) / extent.height());
         canvas.sketch(sketch, left, foot + 2, fitted);
-    }
-
-    private static String placed(Placing placing) {
-        return switch (placing) {
-            case ShoePlacing(Reference reference, HookSide hook) ->
-                reference.name().toLowerCase(Locale.ROOT)
-                        + switch (hook) {
-                            case DATUM -> ", hook to the datum end";
-                            case FAR -> ", hook to the far end";
-                        };
-        };
     }
 }
