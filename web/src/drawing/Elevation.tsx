@@ -44,7 +44,7 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
   const named = Object.keys(places)
     .filter((id) => places[id] !== undefined)
     .join(' ');
-  const { pieces, view, folds, foldable, spots, half, datum, pose, switchAtFoot } = useMemo(
+  const { pieces, view, folds, foldable, spots, half, datum, pose, switchHalfWay } = useMemo(
     () =>
       layOutElevation(
         { plan, outsideDiameter, made, marked, wanted, exaggeration, dimensions },
@@ -115,7 +115,7 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
         <button
           type="button"
           aria-pressed={whole}
-          className={`absolute right-1 h-11 rounded-field border-2 border-base-content/50 bg-base-100 px-2 text-sm ${switchAtFoot ? 'bottom-1' : 'top-1'}`}
+          className={`absolute right-1 h-11 rounded-field border-2 border-base-content/50 bg-base-100 px-2 text-sm ${switchHalfWay ? 'top-1/2 -translate-y-1/2' : 'top-1'}`}
           onClick={() => {
             setWhole(!whole);
           }}

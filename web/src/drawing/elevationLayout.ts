@@ -95,7 +95,7 @@ export function layOutElevation(
       const corners = reach([each], pose.place);
       return corners.length === 0 ? [] : [rectAround(corners.map(view.toScreen))];
     });
-    const switchAtFoot = lines.flat().some((point) => isIn(view.toScreen(point), switchRect(false, width, height)));
+    const switchHalfWay = lines.flat().some((point) => isIn(view.toScreen(point), switchRect(false, width, height)));
     const datum = datumText(pose.datum, pieces.asked, half, view, fittings);
     const ground: Ground = {
       width,
@@ -106,13 +106,13 @@ export function layOutElevation(
           textRect(String(mark.number), 14, ringNumber(pieces.asked, mark.positionIn, half, view)),
         ),
         ...(pieces.above === undefined ? [] : [textRect('from above', 14, aboveText(pieces.above, view), 'start')]),
-        ...(isFolded(foldable) ? [switchRect(switchAtFoot, width, height)] : []),
+        ...(isFolded(foldable) ? [switchRect(switchHalfWay, width, height)] : []),
       ],
       bodies: lines.map((line) => ({ points: line.map(view.toScreen), halfWidth: half * view.scale + 2 })),
       blocks: [...obstacleBlock(plan.obstacle, view), ...fittings],
     };
     const { spots, crowded, over } = dimensionSpots(measures, sizeOf, view, box, ground, half * view.scale, first);
-    return { view, datum, ground, spots, crowded, over, switchAtFoot };
+    return { view, datum, ground, spots, crowded, over, switchHalfWay };
   };
   let laid = at(0);
   for (const lanes of MORE_LANES) {
@@ -133,9 +133,9 @@ const FEW = 4;
 /** The switch between broken and whole straights stands in the corner. */
 const SWITCH = { width: 132, height: 50 };
 
-/** In the upper corner, or in the lower one where a piece reaches into that. */
-function switchRect(atFoot: boolean, width: number, height: number): Rect {
-  const top = atFoot ? height - SWITCH.height : 0;
+/** In the upper corner, or half-way down where a piece reaches into that: there is the end of no dimension. */
+function switchRect(halfWay: boolean, width: number, height: number): Rect {
+  const top = halfWay ? (height - SWITCH.height) / 2 : 0;
   return { left: width - SWITCH.width, right: width, top, bottom: top + SWITCH.height };
 }
 

@@ -156,7 +156,8 @@ public final class ElevationSketch {
 
     /** Lengths along the run below it, the shortest nearest; heights where they are; angles over their bends. */
     private void dimensions(Extent piece) {
-        double row = -style.textSize() * 1.9;
+        // What hangs over an edge reaches below the surface that it lies on.
+        double row = Math.min(0, piece.bottom()) - style.textSize() * 1.9;
         List<GivenDimension> level = review.dimensions().stream()
                 .filter(this::isLevel)
                 .sorted(Comparator.comparingDouble(this::span))
