@@ -3,13 +3,10 @@ package lobrik.server.attempt;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import lobrik.assessment.Basis;
 import lobrik.layout.Layout;
-import lobrik.layout.PlannedFeature;
-import lobrik.measure.Quantity;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
@@ -40,8 +37,7 @@ public class Attempt extends Numbered {
     private String readings;
     private String yardstick;
 
-    @JdbcTypeCode(SqlTypes.JSON)
-    private Map<String, Long> targets;
+    private UUID basisId;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable OnBender benderKnown;
@@ -57,7 +53,7 @@ public class Attempt extends Numbered {
      * An attempt.
      *
      * @param exercise what is bent; by what it is judged is frozen here
-     * @param layout of the exercise; what the readings are held to is frozen, too
+     * @param basisId of what the readings are held to, worked out by {@link #basis}
      * @param onBender what is known of the bender; null where nobody asks
      * @param startedBy nobody with an account if the trainee began it on a phone
      */
@@ -65,7 +61,7 @@ public class Attempt extends Numbered {
             UUID id,
             Assignment assignment,
             Exercise exercise,
-            Layout layout,
+            UUID basisId,
             @Nullable OnBender onBender,
             @Nullable UUID startedBy,
             Instant startedAt) {
@@ -75,18 +71,32 @@ public class Attempt extends Numbered {
         this.traineeId = assignment.traineeId();
         this.tolerances = exercise.tolerances();
         this.readings = exercise.readings().id();
-        Yardstick judgedBy = exercise.isMethodFree() ? Yardstick.FREE_METHOD : Yardstick.RIGHT_PIECE;
-        this.yardstick = judgedBy.id();
+        this.yardstick = yardstick(exercise).id();
         this.benderKnown = onBender;
-        BenderShare share =
-                onBender == null || !onBender.leftOut() ? BenderShare.NONE : BenderShare.of(onBender.toCore(), layout);
-        this.targets = layout.features().stream()
-                .collect(Collectors.toMap(
-                        feature -> feature.id().id(),
-                        feature -> share.onto(judgedBy.target(feature), feature.id())
-                                .count()));
+        this.basisId = basisId;
         this.startedBy = startedBy;
         this.startedAt = startedAt;
+    }
+
+    private static Yardstick yardstick(Exercise exercise) {
+        return exercise.isMethodFree() ? Yardstick.FREE_METHOD : Yardstick.RIGHT_PIECE;
+    }
+
+    /**
+     * What a piece that is begun now is judged by.
+     *
+     * @param layout of the exercise
+     */
+    public static Basis basis(Exercise exercise, Layout layout, @Nullable OnBender onBender) {
+        Yardstick judgedBy = yardstick(exercise);
+        BenderShare share =
+                onBender == null || !onBender.leftOut() ? BenderShare.NONE : BenderShare.of(onBender.toCore(), layout);
+        return Basis.of(
+                layout,
+                judgedBy,
+                feature -> share.onto(judgedBy.target(feature), feature.id()),
+                exercise.tolerances().toCore(),
+                exercise.readings().toCore());
     }
 
     public UUID id() {
@@ -119,10 +129,9 @@ public class Attempt extends Numbered {
         return Yardstick.withId(yardstick).orElseThrow();
     }
 
-    /** What a reading of a feature is held to: as it was when measuring began, whatever is laid out otherwise since. */
-    Quantity target(PlannedFeature feature) {
-        Quantity target = yardstick().target(feature);
-        return target.withCount(targets.getOrDefault(feature.id().id(), target.count()));
+    /** What its readings are held to: as it was when measuring began, whatever is laid out otherwise since. */
+    UUID basisId() {
+        return basisId;
     }
 
     /** What was known of the bender when it was begun; empty where nobody asked. */

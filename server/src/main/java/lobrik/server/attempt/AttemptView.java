@@ -7,6 +7,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Assessment.Assessed;
+import lobrik.feature.FeatureId;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.LayoutRequest;
@@ -157,8 +160,8 @@ public record AttemptView(
 
     static AttemptView of(Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
-        Verdict verdict = measured.verdict();
-        Optional<Piece> made = verdict.made();
+        Assessment assessment = measured.assessment();
+        Optional<Piece> made = measured.made();
         return new AttemptView(
                 attempt.id(),
                 attempt.assignmentId(),
@@ -173,35 +176,33 @@ public record AttemptView(
                 attempt.tolerances(),
                 attempt.readings(),
                 plan,
-                verdict.features().stream()
+                assessment.features().stream()
                         .map(feature -> feature(feature, measured.ledger(), names))
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
-                made.map(piece -> PieceShape.of(
-                                measured.verdict().question().layout().job().bend(), piece))
+                made.map(piece ->
+                                PieceShape.of(measured.question().layout().job().bend(), piece))
                         .orElse(null),
-                verdict.drawnTimes(made),
+                measured.drawnTimes(made),
                 measured.ledger().size());
     }
 
     private static @Nullable ScoreView score(Measured measured) {
-        Verdict verdict = measured.verdict();
-        return verdict.score()
+        Assessment assessment = measured.assessment();
+        return assessment
+                .score()
                 .map(score -> new ScoreView(
                         score.points(),
                         score.passed(),
                         measured.attempt().tolerances().passMark(),
-                        verdict.workmanship().deductions(),
-                        verdict.features().stream()
-                                .filter(feature -> feature.critical() && feature.state() == Verdict.State.OMITTED)
-                                .map(feature -> feature.id().id())
-                                .toList(),
-                        verdict.failing()))
+                        assessment.workmanship().deductions(),
+                        assessment.criticalOmitted().stream().map(FeatureId::id).toList(),
+                        assessment.failing()))
                 .orElse(null);
     }
 
-    private static FeatureView feature(Verdict.MeasuredFeature feature, Ledger ledger, Names names) {
+    private static FeatureView feature(Assessed feature, Ledger ledger, Names names) {
         List<ReadingView> history = ledger.readings().stream()
                 .filter(row -> row.feature().equals(feature.id()))
                 .map(row -> reading(row, ledger, names))

@@ -32,7 +32,6 @@ public class AttemptViews {
 
     private AttemptView of(Measured measured, Trainee trainee) {
         Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
-        return AttemptView.of(
-                measured, trainee, calculations.plan(measured.verdict().question()), names);
+        return AttemptView.of(measured, trainee, calculations.plan(measured.question()), names);
     }
 }

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.assessment.Basis;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Cohorts;
@@ -41,13 +42,21 @@ public class Attempts {
     private final Calculations calculations;
     private final Cache<UUID, Exercise> exercises =
             Caffeine.newBuilder().maximumSize(MOST_REMEMBERED).build();
+    private final Bases bases;
     private final Ledgers ledgers;
 
-    Attempts(EntityManager entities, Cohorts cohorts, Library library, Calculations calculations, Ledgers ledgers) {
+    Attempts(
+            EntityManager entities,
+            Cohorts cohorts,
+            Library library,
+            Calculations calculations,
+            Bases bases,
+            Ledgers ledgers) {
         this.entities = entities;
         this.cohorts = cohorts;
         this.library = library;
         this.calculations = calculations;
+        this.bases = bases;
         this.ledgers = ledgers;
     }
 
@@ -78,7 +87,8 @@ public class Attempts {
                 found.get("trainee", Trainee.class),
                 found.get("givenAt", Instant.class),
                 exercise,
-                calculations.question(exercise.definition()),
+                bases.of(attempt.basisId()),
+                () -> calculations.question(exercise.definition()),
                 ledgers.of(id));
     }
 
@@ -169,8 +179,18 @@ public class Attempts {
                 .getResultList());
     }
 
-    /** These attempts as they stand; what is not kept yet is judged as well. */
+    /** These attempts as they stand. */
     List<Measured> measured(List<Attempt> attempts) {
+        return measured(
+                attempts, bases.of(attempts.stream().map(Attempt::basisId).collect(Collectors.toSet())));
+    }
+
+    /**
+     * The same, of attempts that may not be kept yet.
+     *
+     * @param basis what each is judged by, by its id
+     */
+    List<Measured> measured(List<Attempt> attempts, Map<UUID, Basis> basis) {
         if (attempts.isEmpty()) {
             return List.of();
         }
@@ -178,17 +198,19 @@ public class Attempts {
                 library.byId(attempts.stream().map(Attempt::exerciseId).collect(Collectors.toSet()));
         Map<UUID, Ledger> written =
                 ledgers.of(attempts.stream().map(Attempt::id).toList());
-        Map<UUID, Calculations.Question> questions = new HashMap<>();
         List<Measured> measured = new ArrayList<>();
         for (Attempt attempt : attempts) {
             Exercise exercise = byId.get(attempt.exerciseId());
             if (exercise == null) {
                 throw TurnedDown.notFound("exercise");
             }
-            Calculations.Question question =
-                    questions.computeIfAbsent(exercise.id(), id -> calculations.question(exercise.definition()));
             Ledger ledger = Objects.requireNonNullElse(written.get(attempt.id()), Ledger.EMPTY);
-            measured.add(Measured.of(attempt, exercise, question, ledger));
+            measured.add(Measured.of(
+                    attempt,
+                    exercise,
+                    Objects.requireNonNull(basis.get(attempt.basisId())),
+                    () -> calculations.question(exercise.definition()),
+                    ledger));
         }
         return List.copyOf(measured);
     }

@@ -8,14 +8,14 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
-import lobrik.feature.FeatureId;
+import lobrik.assessment.Basis;
+import lobrik.assessment.WhatCounts;
 import lobrik.measure.Length;
 import lobrik.server.calc.DatumName;
 import lobrik.server.platform.Numbers;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Score;
-import lobrik.verdict.Tolerance;
 import lobrik.verdict.Workmanship;
 import lobrik.verdict.Yardstick;
 import org.jspecify.annotations.Nullable;
@@ -113,7 +113,7 @@ public record BenchNotes(
     /** What is looked over on this piece; what somebody found besides stays, and so does the whole list of earlier pieces. */
     static List<InspectionPoint> lookedOver(Measured measured) {
         boolean earlier = measured.attempt().yardstick() == Yardstick.AS_ASKED;
-        List<InspectionPoint> fitting = measured.verdict().question().lookedOver();
+        List<InspectionPoint> fitting = measured.question().lookedOver();
         return Stream.of(InspectionPoint.values())
                 .filter(point -> earlier
                         || fitting.contains(point)
@@ -133,7 +133,7 @@ public record BenchNotes(
                 ledger.newest("waste").map(BenchNotes::waste).orElse(null),
                 own(measured, names),
                 minutes(measured),
-                Standing.of(
+                WhatCounts.standing(
                                 ledger.facts().stream()
                                         .filter(row -> row.kind().equals("note"))
                                         .toList(),
@@ -211,7 +211,7 @@ public record BenchNotes(
 
     private static @Nullable OwnFigures own(Measured measured, Names names) {
         FactRow row = measured.ledger().newest("figures").orElse(null);
-        Score score = measured.verdict().arithmetic().orElse(null);
+        Score score = measured.assessment().arithmetic().orElse(null);
         if (row == null || score == null) {
             return null;
         }
@@ -230,26 +230,21 @@ public record BenchNotes(
                 .newest("figures")
                 .map(row -> ((Fact.Figures) row.said()).cut())
                 .filter(cut -> cut.lengthIn() != null)
-                .flatMap(cut ->
-                        measured.verdict().question().layout().cutLength().map(right -> ownCut(cut, right, measured)));
+                .flatMap(cut -> measured.basis().cut().map(held -> ownCut(cut, held)));
     }
 
-    private static OwnCutView ownCut(Fact.OwnCut cut, Length right, Measured measured) {
+    private static OwnCutView ownCut(Fact.OwnCut cut, Basis.HeldLength held) {
         Length off =
-                Length.ofInches(Objects.requireNonNullElse(cut.lengthIn(), 0.0)).minus(right);
-        Tolerance tolerance = measured.attempt()
-                .tolerances()
-                .toCore()
-                .of(measured.verdict().question().layout().job().bend().kind(), FeatureId.OVERALL);
+                Length.ofInches(Objects.requireNonNullElse(cut.lengthIn(), 0.0)).minus(held.right());
         return new OwnCutView(
                 Objects.requireNonNullElse(cut.text(), ""),
                 off.inches(),
-                AttemptView.Band.valueOf(Judged.Band.of(off, tolerance).name()));
+                AttemptView.Band.valueOf(Judged.Band.of(off, held.tolerance()).name()));
     }
 
     /** The trainee's own figures, judged one by one. */
     static Optional<List<OwnFigureView>> ownFigures(Measured measured) {
-        return measured.verdict()
+        return measured.assessment()
                 .arithmetic()
                 .flatMap(score -> measured.ledger()
                         .newest("figures")

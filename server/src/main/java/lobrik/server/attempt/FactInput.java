@@ -80,8 +80,8 @@ final class FactInput {
             Optional<MarkDatum> said = Optional.ofNullable(figure.from()).map(DatumName::toCore);
             Length length = Length.parse(typed, unit);
             marks.add(Optional.ofNullable(figure.mark())
-                    .filter(number -> piece.verdict().question().layout().marks().stream()
-                            .anyMatch(mark -> mark.number() == number))
+                    .filter(number ->
+                            piece.question().layout().marks().stream().anyMatch(mark -> mark.number() == number))
                     .map(FeatureId::mark)
                     .flatMap(feature -> piece.takenFromEitherEnd(feature, length, said))
                     .map(taken -> new Fact.OwnFigure(

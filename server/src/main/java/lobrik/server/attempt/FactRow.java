@@ -4,8 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import lobrik.assessment.Entry;
 import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -16,7 +19,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "bench_fact")
-public class FactRow extends Numbered implements Kept {
+public class FactRow extends Numbered implements Entry {
 
     @Id
     private UUID id;
@@ -102,7 +105,11 @@ public class FactRow extends Numbered implements Kept {
     }
 
     @Override
-    public Instant takenAt() {
+    public long takenAtMicros() {
+        return ChronoUnit.MICROS.between(Instant.EPOCH, takenAt);
+    }
+
+    Instant takenAt() {
         return takenAt;
     }
 
@@ -111,8 +118,13 @@ public class FactRow extends Numbered implements Kept {
     }
 
     @Override
-    public @Nullable UUID corrects() {
-        return corrects;
+    public Optional<UUID> correctionOf() {
+        return Optional.ofNullable(corrects);
+    }
+
+    @Override
+    public Optional<Long> number() {
+        return Optional.ofNullable(entryNo());
     }
 
     @Nullable

@@ -7,12 +7,14 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Entry;
+import lobrik.assessment.WhatCounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import org.hibernate.exception.ConstraintViolationException;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -61,7 +63,7 @@ public class Keeping {
                     "/feature", "unknown-value", "“" + row.feature().id() + "” is not measured on this piece");
         }
         requireKnown(
-                row.corrects(),
+                row.correctionOf(),
                 before.ledger().readings().stream()
                         .filter(known -> known.feature().equals(row.feature())));
         entities.persist(row);
@@ -78,9 +80,9 @@ public class Keeping {
             return again(before, same.get().saysTheSameAs(row));
         }
         requireOpen(before);
-        FactInput.requireSensible(row.said(), before.question());
+        FactInput.requireSensible(row.said(), before.laidOut().get());
         requireKnown(
-                row.corrects(),
+                row.correctionOf(),
                 before.ledger().facts().stream()
                         .filter(known ->
                                 known.kind().equals(row.kind()) && known.about().equals(row.about())));
@@ -102,7 +104,7 @@ public class Keeping {
         return after(before, before.ledger().with(photo.caption()));
     }
 
-    private static <T extends Kept> Optional<T> withId(List<T> rows, UUID id) {
+    private static <T extends Entry> Optional<T> withId(List<T> rows, UUID id) {
         return rows.stream().filter(row -> row.id().equals(id)).findFirst();
     }
 
@@ -156,7 +158,7 @@ public class Keeping {
     private static void requireAnotherStands(Ledger ledger, UUID recordId) {
         for (ReadingRow row : ledger.readings()) {
             if (row.id().equals(recordId)
-                    && Standing.of(
+                    && WhatCounts.standing(
                                     ledger.readings().stream()
                                             .filter(other -> other.feature().equals(row.feature()))
                                             .toList(),
@@ -182,11 +184,11 @@ public class Keeping {
                 || before.ledger().isSealed() == sealed) {
             return again(before, true);
         }
-        Verdict verdict = before.measured().verdict();
-        if (sealed && !verdict.isComplete()) {
+        Assessment assessment = before.measured().assessment();
+        if (sealed && !assessment.isComplete()) {
             throw TurnedDown.conflict(
                     "not-complete",
-                    verdict.isDisputed()
+                    assessment.isDisputed()
                             ? "Two people read a feature differently; decide which reading counts first"
                             : "Not everything is measured yet; measure it, or say why it is not");
         }
@@ -212,8 +214,8 @@ public class Keeping {
         flush();
         Attempt attempt = before.attempt();
         Measured now = before.with(ledger);
-        boolean toFollow = attempt.isNotedComplete() || now.verdict().isComplete();
-        attempt.note(now.verdict().isComplete());
+        boolean toFollow = attempt.isNotedComplete() || now.assessment().isComplete();
+        attempt.note(now.assessment().isComplete());
         live.changed(before.trainee().cohortId(), attempt.traineeId(), attempt.id());
         if (toFollow) {
             followers.tell(now);
@@ -241,8 +243,8 @@ public class Keeping {
         }
     }
 
-    private static void requireKnown(@Nullable UUID corrects, Stream<? extends Kept> rows) {
-        if (corrects != null && rows.noneMatch(row -> row.id().equals(corrects))) {
+    private static void requireKnown(Optional<UUID> corrects, Stream<? extends Entry> rows) {
+        if (corrects.isPresent() && rows.noneMatch(row -> row.id().equals(corrects.get()))) {
             throw TurnedDown.conflict("nothing-to-correct", "There is nothing like that to correct on this piece");
         }
     }

@@ -64,7 +64,7 @@ public class KeepingByTrainee {
         if (measured.ledger().newest("figures").isPresent()) {
             throw TurnedDown.conflict("figures-given", "Your figures are in already; your instructor can correct them");
         }
-        FactInput.requireSensible(figures, measured.verdict().question());
+        FactInput.requireSensible(figures, measured.question());
         entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
@@ -83,7 +83,7 @@ public class KeepingByTrainee {
         if (entities.find(FactRow.class, key) != null) {
             return;
         }
-        FactInput.requireSensible(look, measured.verdict().question());
+        FactInput.requireSensible(look, measured.question());
         entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);

@@ -13,6 +13,8 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lobrik.assessment.Evidence;
+import lobrik.assessment.WhatCounts;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -36,11 +38,11 @@ record Ledger(
     static final Ledger EMPTY = new Ledger(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
 
     Ledger with(ReadingRow row) {
-        return new Ledger(Standing.inOrder(and(readings, row)), facts, photos, setAside, seals, steps);
+        return new Ledger(WhatCounts.inOrder(and(readings, row)), facts, photos, setAside, seals, steps);
     }
 
     Ledger with(FactRow row) {
-        return new Ledger(readings, Standing.inOrder(and(facts, row)), photos, setAside, seals, steps);
+        return new Ledger(readings, WhatCounts.inOrder(and(facts, row)), photos, setAside, seals, steps);
     }
 
     Ledger with(Photo.Caption photo) {
@@ -76,23 +78,18 @@ record Ledger(
 
     /** The readings of a feature that count: none, one, or those that somebody has to decide between. */
     List<ReadingRow> standing(FeatureId feature) {
-        List<ReadingRow> standing = Standing.of(
-                readings.stream().filter(row -> row.feature().equals(feature)).toList(), asideIds());
-        List<ReadingRow> read =
-                standing.stream().filter(row -> row.value() != null).toList();
-        // Whoever measured it knows more than whoever did not.
-        return read.isEmpty() ? standing.stream().limit(1).toList() : agreed(read);
-    }
-
-    /** Two people who read the same are one reading. */
-    private static List<ReadingRow> agreed(List<ReadingRow> read) {
-        boolean same = read.stream().map(ReadingRow::value).distinct().count() == 1;
-        return same ? read.subList(0, 1) : read;
+        return WhatCounts.readings(
+                WhatCounts.standing(
+                        readings.stream()
+                                .filter(row -> row.feature().equals(feature))
+                                .toList(),
+                        asideIds()),
+                row -> Optional.ofNullable(row.value()));
     }
 
     /** The facts of a kind about something that count. */
     List<FactRow> standing(String kind, String about) {
-        return Standing.of(
+        return WhatCounts.standing(
                 facts.stream()
                         .filter(row -> row.kind().equals(kind) && row.about().equals(about))
                         .toList(),
@@ -101,9 +98,7 @@ record Ledger(
 
     /** The findings of a point that count; two that say the same are one. */
     List<FactRow> findings(InspectionPoint point) {
-        List<FactRow> standing = standing("finding", point.id());
-        boolean same = standing.stream().map(Ledger::result).distinct().count() <= 1;
-        return same ? standing.stream().limit(1).toList() : standing;
+        return WhatCounts.agreed(standing("finding", point.id()), row -> Optional.ofNullable(result(row)));
     }
 
     static Fact.@Nullable Result result(FactRow row) {
@@ -122,13 +117,12 @@ record Ledger(
 
     /** The last of the facts of a kind of which the newest counts. */
     Optional<FactRow> newest(String kind) {
-        List<FactRow> standing = standing(kind, "");
-        return standing.stream().reduce((one, other) -> Kept.isAfter(one.entryNo(), other.entryNo()) ? one : other);
+        return WhatCounts.newest(standing(kind, ""));
     }
 
     /** How often each bend went back into the shoe. */
     List<FactRow> rework() {
-        return Standing.of(
+        return WhatCounts.standing(
                 facts.stream().filter(row -> row.kind().equals("rework")).toList(), asideIds());
     }
 
@@ -151,7 +145,7 @@ record Ledger(
     }
 
     /** What counts, as the core judges it. */
-    Said said() {
+    Evidence evidence() {
         Map<FeatureId, Quantity> values = new TreeMap<>();
         Set<FeatureId> omitted = new TreeSet<>();
         Set<FeatureId> disputed = new TreeSet<>();
@@ -180,20 +174,11 @@ record Ledger(
         boolean lookedOver = Stream.of(InspectionPoint.values())
                 .flatMap(point -> findings(point).stream())
                 .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
-        return new Said(
-                values,
-                omitted,
-                disputed,
-                faulty,
-                lookedOver,
-                disputedFinding,
-                ownFigures(),
-                takenFrom(),
-                rework().size());
+        return new Evidence(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures());
     }
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */
-    private Map<FeatureId, DatumName> takenFrom() {
+    Map<FeatureId, DatumName> takenFrom() {
         Map<FeatureId, DatumName> from = new TreeMap<>();
         newest("figures")
                 .map(FactRow::said)
@@ -228,25 +213,4 @@ record Ledger(
                 }));
         return own;
     }
-
-    /**
-     * What counts of an attempt.
-     *
-     * @param disputed features that two people read differently
-     * @param faulty points that were found faulty
-     * @param lookedOver whether anybody looked at anything
-     * @param ownFigures the trainee's own figures, by number of the mark
-     * @param takenFrom where marks were measured from, as far as that is known
-     * @param rebent how often a bend went back into the shoe
-     */
-    record Said(
-            Map<FeatureId, Quantity> values,
-            Set<FeatureId> omitted,
-            Set<FeatureId> disputed,
-            Set<InspectionPoint> faulty,
-            boolean lookedOver,
-            boolean disputedFinding,
-            Map<Integer, Length> ownFigures,
-            Map<FeatureId, DatumName> takenFrom,
-            int rebent) {}
 }

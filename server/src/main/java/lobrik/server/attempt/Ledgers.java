@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import lobrik.assessment.WhatCounts;
 import lobrik.server.platform.Rows;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
@@ -123,7 +124,7 @@ class Ledgers {
         private final List<StepRow> steps = new ArrayList<>();
 
         Ledger ledger() {
-            return new Ledger(Standing.inOrder(readings), Standing.inOrder(facts), photos, setAside, seals, steps);
+            return new Ledger(WhatCounts.inOrder(readings), WhatCounts.inOrder(facts), photos, setAside, seals, steps);
         }
     }
 }

@@ -8,8 +8,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Assessment.Assessed;
+import lobrik.assessment.Basis;
 import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
@@ -21,39 +25,69 @@ import lobrik.measure.Quantity;
 import lobrik.server.calc.Calculations;
 import lobrik.server.calc.DatumName;
 import lobrik.server.exercise.Exercise;
+import lobrik.shape.Piece;
+import lobrik.verdict.AsMeasured;
+import lobrik.verdict.Difference;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Yardstick;
 
-/** An attempt with its exercise, all that was written down of it, and what the core says. */
-public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdict verdict) {
+/**
+ * An attempt with its exercise, all that was written down of it, and what the core says of that.
+ *
+ * @param basis what it is judged by
+ * @param laidOut its exercise laid out, for whoever draws or explains; what it comes to needs none of it
+ */
+public record Measured(
+        Attempt attempt,
+        Exercise exercise,
+        Ledger ledger,
+        Basis basis,
+        Assessment assessment,
+        Supplier<Calculations.Question> laidOut) {
 
     /** As the core judges what was written down of it. */
-    static Measured of(Attempt attempt, Exercise exercise, Calculations.Question question, Ledger ledger) {
-        return new Measured(attempt, exercise, ledger, Verdict.of(rules(attempt), question, ledger.said()));
-    }
-
-    /** What an attempt is judged by, frozen when it was begun. */
-    static Verdict.Rules rules(Attempt attempt) {
-        return rules(attempt, attempt.tolerances().toCore());
-    }
-
-    private static Verdict.Rules rules(Attempt attempt, Tolerances tolerances) {
-        return new Verdict.Rules(
-                attempt.yardstick(),
-                attempt::target,
-                tolerances,
-                attempt.readings().toCore());
+    static Measured of(
+            Attempt attempt, Exercise exercise, Basis basis, Supplier<Calculations.Question> laidOut, Ledger ledger) {
+        Assessment assessment = Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence());
+        return new Measured(attempt, exercise, ledger, basis, assessment, laidOut);
     }
 
     /** What it would have been under other tolerances. */
-    public Verdict under(Tolerances other) {
-        return Verdict.of(rules(attempt, other), verdict.question(), ledger.said());
+    public Assessment under(Tolerances other) {
+        return Assessment.of(basis.under(other, kind()), other, ledger.evidence());
+    }
+
+    private BendKind kind() {
+        return BendKind.withId(exercise.kind()).orElseThrow();
+    }
+
+    /**
+     * Its exercise laid out.
+     *
+     * @throws lobrik.fault.Refused where it can be laid out no more
+     */
+    public Calculations.Question question() {
+        return laidOut.get();
+    }
+
+    /** The piece that the readings describe; what was not read yet is drawn as planned, so that the piece grows. */
+    public Optional<Piece> made() {
+        return AsMeasured.of(question().layout(), assessment.readings());
+    }
+
+    /**
+     * How many times as large the difference between what was asked and what was made is best drawn.
+     *
+     * @param made as {@link #made()} found it, which takes its time
+     */
+    public int drawnTimes(Optional<Piece> made) {
+        return Difference.drawnTimes(question().layout(), made);
     }
 
     /** The trainee's own figures for the marks, by number; empty where they are not known. */
     public Map<Integer, Length> own() {
-        return ledger.said().ownFigures();
+        return ledger.evidence().ownFigures();
     }
 
     /**
@@ -61,9 +95,9 @@ public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdic
      * before that was asked was measured from the end.
      */
     public Set<Integer> fromBack() {
-        Map<FeatureId, DatumName> said = ledger.said().takenFrom();
+        Map<FeatureId, DatumName> said = ledger.takenFrom();
         DatumName usual = attempt.yardstick() == Yardstick.AS_ASKED ? DatumName.END : DatumName.BACK;
-        return verdict.question().layout().marks().stream()
+        return question().layout().marks().stream()
                 .filter(mark -> mark.back().isPresent())
                 .map(Mark::number)
                 .filter(number -> said.getOrDefault(FeatureId.mark(number), usual) == DatumName.BACK)
@@ -73,13 +107,13 @@ public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdic
     /** A mark that was measured from the back of an earlier bend; empty for any other, and for what is no mark. */
     public Optional<Mark> markFromBack(FeatureId feature) {
         Set<Integer> fromBack = fromBack();
-        return verdict.question().layout().marks().stream()
+        return question().layout().marks().stream()
                 .filter(mark -> FeatureId.mark(mark.number()).equals(feature) && fromBack.contains(mark.number()))
                 .findFirst();
     }
 
     /** What a feature is held to, as the tape reads it: a mark from where it was measured. */
-    public Quantity targetAsTaken(Verdict.MeasuredFeature feature) {
+    public Quantity targetAsTaken(Assessed feature) {
         return markFromBack(feature.id())
                 .<Quantity>map(mark -> mark.onBack((Length) feature.target()))
                 .orElse(feature.target());
@@ -87,7 +121,7 @@ public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdic
 
     /** A figure of a mark that may be measured from either end; empty for any other. */
     Optional<TakenMark> takenFromEitherEnd(FeatureId feature, Length figure, Optional<MarkDatum> said) {
-        Layout layout = verdict.question().layout();
+        Layout layout = question().layout();
         BendKind kind = layout.job().bend().kind();
         Length near = (Length) attempt.tolerances().toCore().of(kind, feature).widest();
         return layout.marks().stream()
@@ -99,7 +133,7 @@ public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdic
 
     /** The points that were found faulty. */
     public Set<InspectionPoint> faulty() {
-        return ledger.said().faulty();
+        return ledger.evidence().faulty();
     }
 
     /** How often a bend went back into the shoe. */
@@ -165,7 +199,7 @@ public record Measured(Attempt attempt, Exercise exercise, Ledger ledger, Verdic
 
     /** Whether something was read on it since this step. */
     public boolean isReadSince(StepRow step) {
-        return ledger.readings().stream().anyMatch(row -> Kept.isAfter(row.entryNo(), step.entryNo()));
+        return ledger.readings().stream().anyMatch(row -> row.isAfter(Optional.ofNullable(step.entryNo())));
     }
 
     /** When something was last read on it. */

@@ -1,6 +1,8 @@
 package lobrik.server.attempt;
 
 import java.time.Instant;
+import java.util.function.Supplier;
+import lobrik.assessment.Basis;
 import lobrik.feature.FeatureId;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Trainee;
@@ -16,13 +18,13 @@ record Opened(
         Trainee trainee,
         Instant givenAt,
         Exercise exercise,
-        Calculations.Question question,
+        Basis basis,
+        Supplier<Calculations.Question> laidOut,
         Ledger ledger) {
 
     /** Whether a feature is read on this piece. */
     boolean isMeasured(FeatureId feature) {
-        return Verdict.measured(Measured.rules(attempt), question).stream()
-                .anyMatch(plan -> plan.id().equals(feature));
+        return basis.holds(feature);
     }
 
     /** As the core sees it. */
@@ -32,6 +34,6 @@ record Opened(
 
     /** The same once something more is written down. */
     Measured with(Ledger more) {
-        return Measured.of(attempt, exercise, question, more);
+        return Measured.of(attempt, exercise, basis, laidOut, more);
     }
 }

@@ -4,8 +4,11 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
+import lobrik.assessment.Entry;
 import lobrik.feature.FeatureId;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Angle;
@@ -20,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Immutable
 @Table(name = "reading")
-public class ReadingRow extends Numbered implements Kept {
+public class ReadingRow extends Numbered implements Entry {
 
     private static final String PICOMETRES = "pm";
     private static final String NANODEGREES = "ndeg";
@@ -169,7 +172,11 @@ public class ReadingRow extends Numbered implements Kept {
     }
 
     @Override
-    public Instant takenAt() {
+    public long takenAtMicros() {
+        return ChronoUnit.MICROS.between(Instant.EPOCH, takenAt);
+    }
+
+    Instant takenAt() {
         return takenAt;
     }
 
@@ -185,8 +192,13 @@ public class ReadingRow extends Numbered implements Kept {
     }
 
     @Override
-    public @Nullable UUID corrects() {
-        return corrects;
+    public Optional<UUID> correctionOf() {
+        return Optional.ofNullable(corrects);
+    }
+
+    @Override
+    public Optional<Long> number() {
+        return Optional.ofNullable(entryNo());
     }
 
     @Nullable

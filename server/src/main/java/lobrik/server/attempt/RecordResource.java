@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
+import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
@@ -16,7 +17,6 @@ import lobrik.reading.ReadingText;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
-import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
@@ -180,9 +180,9 @@ class RecordResource {
     }
 
     private static Quantity target(Opened attempt, FeatureId feature) {
-        return attempt.measured().verdict().features().stream()
+        return attempt.measured().assessment().features().stream()
                 .filter(measured -> measured.id().equals(feature))
-                .map(MeasuredFeature::target)
+                .map(Assessed::target)
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.badInput(
                         "/feature", "unknown-value", "“" + feature.id() + "” is not measured on this piece"));

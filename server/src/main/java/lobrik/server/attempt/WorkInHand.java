@@ -5,11 +5,12 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lobrik.layout.Layout;
+import lobrik.assessment.Basis;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
@@ -40,7 +41,7 @@ public class WorkInHand {
 
         /** Whether somebody has still to do something about it. */
         public boolean isOpen() {
-            return piece == null || !piece.verdict().isComplete();
+            return piece == null || !piece.assessment().isComplete();
         }
 
         /** Whether there is a piece. */
@@ -56,6 +57,7 @@ public class WorkInHand {
     private final Library library;
     private final Calculations calculations;
     private final BenderRecords benders;
+    private final Bases bases;
     private final Turns turns;
     private final Live live;
     private final Clock clock;
@@ -68,6 +70,7 @@ public class WorkInHand {
             Library library,
             Calculations calculations,
             BenderRecords benders,
+            Bases bases,
             Turns turns,
             Live live,
             Clock clock) {
@@ -78,6 +81,7 @@ public class WorkInHand {
         this.library = library;
         this.calculations = calculations;
         this.benders = benders;
+        this.bases = bases;
         this.turns = turns;
         this.live = live;
         this.clock = clock;
@@ -155,16 +159,22 @@ public class WorkInHand {
         Centre centre = cohorts.centreOf(cohortId);
         List<Measured> kit = new ArrayList<>();
         List<Attempt> blank = new ArrayList<>();
+        Map<UUID, Basis> blankBases = new HashMap<>();
         for (InHand each : inHand.values().stream().flatMap(List::stream).toList()) {
             Assignment assignment = each.assignment();
             Exercise exercise = exercises.get(assignment.exerciseId());
             if (each.piece() != null && each.isOpen()) {
                 kit.add(each.piece());
             } else if (exercise != null) {
-                blank.add(attempt(UUID.randomUUID(), assignment, exercise, centre, who.accountId()));
+                OnBender onBender = onBender(exercise, centre);
+                Basis basis = basis(exercise, onBender);
+                UUID basisId = Bases.Stored.of(basis).id();
+                blankBases.put(basisId, basis);
+                blank.add(new Attempt(
+                        UUID.randomUUID(), assignment, exercise, basisId, onBender, who.accountId(), clock.instant()));
             }
         }
-        kit.addAll(attempts.measured(blank));
+        kit.addAll(attempts.measured(blank, blankBases));
         return List.copyOf(kit);
     }
 
@@ -211,7 +221,7 @@ public class WorkInHand {
         List<Attempt> before = attempts.attemptsAt(List.of(assignment.id()));
         if (!before.isEmpty()) {
             Measured last = attempts.measured(before).getLast();
-            if (!last.verdict().isComplete()) {
+            if (!last.assessment().isComplete()) {
                 return last;
             }
         }
@@ -220,17 +230,21 @@ public class WorkInHand {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        Attempt attempt = attempt(id, assignment, exercise, cohorts.centreOf(trainee.cohortId()), startedBy);
+        OnBender onBender = onBender(exercise, cohorts.centreOf(trainee.cohortId()));
+        UUID basisId = bases.keep(basis(exercise, onBender));
+        Attempt attempt = new Attempt(id, assignment, exercise, basisId, onBender, startedBy, clock.instant());
         entities.persist(attempt);
         live.changed(trainee.cohortId(), trainee.id(), id);
         return attempts.measured(List.of(attempt)).getFirst();
     }
 
-    private Attempt attempt(
-            UUID id, Assignment assignment, Exercise exercise, Centre centre, @Nullable UUID startedBy) {
-        OnBender onBender =
-                OnBender.of(benders.known(centre.id(), exercise.benderLabel()), centre.leavesBenderOutOfPoints());
-        return new Attempt(id, assignment, exercise, layout(exercise), onBender, startedBy, clock.instant());
+    private OnBender onBender(Exercise exercise, Centre centre) {
+        return OnBender.of(benders.known(centre.id(), exercise.benderLabel()), centre.leavesBenderOutOfPoints());
+    }
+
+    private Basis basis(Exercise exercise, OnBender onBender) {
+        return Attempt.basis(
+                exercise, calculations.question(exercise.definition()).layout(), onBender);
     }
 
     private static void requireTryLeft(Trainee trainee, int used, Giving.Terms terms) {
@@ -241,9 +255,5 @@ public class WorkInHand {
                     trainee.fullName() + " has used " + (tries == 1 ? "the one try" : "all " + tries + " tries")
                             + " at this exercise; give it again to go on");
         }
-    }
-
-    private Layout layout(Exercise exercise) {
-        return calculations.question(exercise.definition()).layout();
     }
 }

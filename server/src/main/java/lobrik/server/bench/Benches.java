@@ -82,7 +82,7 @@ class Benches {
 
         /** Whether the piece is done with: all that is left to tell is its verdict. */
         boolean isJudged() {
-            return last != null && last.verdict().isComplete();
+            return last != null && last.assessment().isComplete();
         }
     }
 
@@ -240,14 +240,14 @@ class Benches {
 
     /** What became of the piece, once it is judged. */
     private @Nullable CheckedAnswer checked(Measured measured, Calculations.Question question) {
-        return measured.verdict()
+        return measured.assessment()
                 .score()
                 .map(score -> {
                     Judgement judgement = judging.forTrainee(measured, question.unit());
                     Judgement.AdviceView advice = judgement.advice();
                     Judgement.NextTimeView next = judgement.nextTime();
                     Judgement.BenderNote bender = judgement.bender();
-                    Optional<Piece> made = measured.verdict().made();
+                    Optional<Piece> made = measured.made();
                     return new CheckedAnswer(
                             score.points(),
                             score.passed(),
@@ -257,15 +257,10 @@ class Benches {
                             next == null ? null : next.sentence(),
                             calculations.plan(question),
                             made.map(piece -> PieceShape.of(
-                                            measured.verdict()
-                                                    .question()
-                                                    .layout()
-                                                    .job()
-                                                    .bend(),
-                                            piece))
+                                            measured.question().layout().job().bend(), piece))
                                     .orElse(null),
-                            measured.verdict().drawnTimes(made),
-                            measured.verdict().features().stream()
+                            measured.drawnTimes(made),
+                            measured.assessment().features().stream()
                                     .map(feature -> SheetJobs.checked(feature, measured))
                                     .toList());
                 })

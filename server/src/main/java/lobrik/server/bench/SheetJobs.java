@@ -3,6 +3,7 @@ package lobrik.server.bench;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import lobrik.assessment.Assessment.Assessed;
 import lobrik.bend.Input;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Job;
@@ -14,7 +15,6 @@ import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Measured;
-import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.bench.BenchResource.CheckedFeature;
 import lobrik.server.bench.BenchResource.GivenSize;
 import lobrik.server.bench.BenchResource.SheetJob;
@@ -63,7 +63,7 @@ final class SheetJobs {
     }
 
     /** A size that was judged; a mark as it was measured, from the end or from the back of the bend before. */
-    static CheckedFeature checked(MeasuredFeature feature, Measured measured) {
+    static CheckedFeature checked(Assessed feature, Measured measured) {
         Judged judged = feature.judged().orElse(null);
         double target = Numbers.of(measured.targetAsTaken(feature));
         return new CheckedFeature(

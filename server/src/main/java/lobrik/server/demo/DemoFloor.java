@@ -14,6 +14,7 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.Bases;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.FactRow;
@@ -35,11 +36,13 @@ final class DemoFloor {
     private static final int WRONG_FIGURE_EVERY = 3;
 
     private final EntityManager entities;
+    private final Bases bases;
     private final Ids ids;
     private final Instant now;
 
-    DemoFloor(EntityManager entities, Ids ids, Instant now) {
+    DemoFloor(EntityManager entities, Bases bases, Ids ids, Instant now) {
         this.entities = entities;
+        this.bases = bases;
         this.ids = ids;
         this.now = now;
     }
@@ -57,7 +60,8 @@ final class DemoFloor {
             return;
         }
         Instant begun = start.plus(Duration.ofMinutes(6));
-        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, null, begun);
+        Attempt attempt = new Attempt(
+                ids.next(), assignment, exercise, bases.keep(Attempt.basis(exercise, layout, null)), null, null, begun);
         entities.persist(attempt);
         step(attempt, BenchStep.WORKING_OUT, begun);
         if (last != BenchStep.WORKING_OUT) {

@@ -20,6 +20,7 @@ import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Stream;
 import lobrik.layout.Layout;
 import lobrik.server.account.Account;
+import lobrik.server.attempt.Bases;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
@@ -62,6 +63,7 @@ class DemoLoad implements ApplicationRunner {
     private final EntityManager entities;
     private final TransactionTemplate transaction;
     private final Calculations calculations;
+    private final Bases bases;
     private final OutcomeBook outcomes;
     private final Clock clock;
     private final int trainees;
@@ -74,6 +76,7 @@ class DemoLoad implements ApplicationRunner {
             EntityManager entities,
             TransactionTemplate transaction,
             Calculations calculations,
+            Bases bases,
             OutcomeBook outcomes,
             Clock clock,
             @Value("${lobrik.load.trainees}") int trainees,
@@ -84,6 +87,7 @@ class DemoLoad implements ApplicationRunner {
         this.entities = entities;
         this.transaction = transaction;
         this.calculations = calculations;
+        this.bases = bases;
         this.outcomes = outcomes;
         this.clock = clock;
         this.trainees = trainees;
@@ -123,7 +127,7 @@ class DemoLoad implements ApplicationRunner {
         DemoRack rack = DemoRack.like(new GenericShed(entities, ids, centre.id()), name);
         Cohort cohort = new Cohort(ids.next(), centre.id(), name + ", seed", Set.of(instructor), now);
         entities.persist(cohort);
-        DemoRecord record = new DemoRecord(entities, ids, random, centre.id());
+        DemoRecord record = new DemoRecord(entities, bases, ids, random, centre.id());
         List<GivenSet> sets = new ArrayList<>();
         // A small load needs no more exercises than each trainee has attempts.
         for (DemoExercise set : Stream.concat(DemoCast.FIRST_YEAR_TERM.stream(), DemoCast.SECOND_YEAR_TERM.stream())
@@ -219,9 +223,9 @@ class DemoLoad implements ApplicationRunner {
               from new_assignment n join assignment a on a.id = n.seed_assignment""",
             """
             insert into attempt (id, assignment_id, exercise_id, trainee_id, tolerances, started_by, started_at, readings, yardstick,
-                targets, complete)
+                basis_id, complete)
               select n.id, g.id, n.exercise_id, n.trainee_id, s.tolerances, s.started_by, s.started_at + n.shift, s.readings, s.yardstick,
-                s.targets, s.complete
+                s.basis_id, s.complete
               from new_attempt n
               join new_assignment g on g.trainee_id = n.trainee_id and g.seed_assignment = n.seed_assignment
               join seed_attempt s on s.id = n.seed""",

@@ -15,6 +15,7 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.Bases;
 import lobrik.server.attempt.ReadingRow;
 import lobrik.server.calc.BendInput;
 import lobrik.server.calc.BenderInput;
@@ -37,14 +38,16 @@ final class DemoRecord {
     private static final double MISREAD = 0.01;
 
     private final EntityManager entities;
+    private final Bases bases;
     private final Ids ids;
     private final RandomGenerator random;
     private final UUID centreId;
     private final Map<String, UUID> entries = new HashMap<>();
     private final Map<String, Integer> versions = new HashMap<>();
 
-    DemoRecord(EntityManager entities, Ids ids, RandomGenerator random, UUID centreId) {
+    DemoRecord(EntityManager entities, Bases bases, Ids ids, RandomGenerator random, UUID centreId) {
         this.entities = entities;
+        this.bases = bases;
         this.ids = ids;
         this.random = random;
         this.centreId = centreId;
@@ -110,7 +113,14 @@ final class DemoRecord {
             Instant at,
             Map<FeatureId, Quantity> read,
             int howMany) {
-        Attempt attempt = new Attempt(ids.next(), assignment, exercise, layout, null, instructor, at);
+        Attempt attempt = new Attempt(
+                ids.next(),
+                assignment,
+                exercise,
+                bases.keep(Attempt.basis(exercise, layout, null)),
+                null,
+                instructor,
+                at);
         entities.persist(attempt);
         Instant taken = at;
         for (Map.Entry<FeatureId, Quantity> reading :

@@ -19,6 +19,7 @@ import lobrik.measure.Quantity;
 import lobrik.server.account.Account;
 import lobrik.server.account.Role;
 import lobrik.server.attempt.Attempt;
+import lobrik.server.attempt.Bases;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
@@ -71,6 +72,7 @@ final class DemoSchool {
 
     DemoSchool(
             EntityManager entities,
+            Bases bases,
             Calculations calculations,
             Ids ids,
             RandomGenerator random,
@@ -84,8 +86,8 @@ final class DemoSchool {
         this.now = now;
         this.passwordHash = passwordHash;
         this.centreId = ids.next();
-        this.floor = new DemoFloor(entities, ids, now);
-        this.record = new DemoRecord(entities, ids, random, centreId);
+        this.floor = new DemoFloor(entities, bases, ids, now);
+        this.record = new DemoRecord(entities, bases, ids, random, centreId);
     }
 
     void load() {

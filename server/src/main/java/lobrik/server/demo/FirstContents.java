@@ -6,6 +6,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lobrik.server.account.Account;
 import lobrik.server.account.Role;
+import lobrik.server.attempt.Bases;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
 import org.slf4j.Logger;
@@ -30,6 +31,7 @@ class FirstContents implements ApplicationRunner {
     private final TransactionTemplate transaction;
     private final PasswordEncoder passwords;
     private final Calculations calculations;
+    private final Bases bases;
     private final Clock clock;
     private final boolean demo;
     private final String firstPassword;
@@ -40,6 +42,7 @@ class FirstContents implements ApplicationRunner {
             TransactionTemplate transaction,
             PasswordEncoder passwords,
             Calculations calculations,
+            Bases bases,
             Clock clock,
             @Value("${lobrik.demo}") boolean demo,
             @Value("${lobrik.first-password:}") String firstPassword) {
@@ -47,6 +50,7 @@ class FirstContents implements ApplicationRunner {
         this.transaction = transaction;
         this.passwords = passwords;
         this.calculations = calculations;
+        this.bases = bases;
         this.clock = clock;
         this.demo = demo;
         this.firstPassword = firstPassword;
@@ -73,7 +77,7 @@ class FirstContents implements ApplicationRunner {
         String hash = String.valueOf(passwords.encode(firstPassword));
         if (demo) {
             LOG.info("Loading the demo school");
-            new DemoSchool(entities, calculations, ids, random, clock.instant(), hash).load();
+            new DemoSchool(entities, bases, calculations, ids, random, clock.instant(), hash).load();
             fresh = true;
         } else {
             Centre centre = new Centre(ids.next(), "Our training centre", clock.instant());

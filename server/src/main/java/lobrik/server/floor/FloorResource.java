@@ -277,7 +277,7 @@ class FloorResource {
         }
         Instant begun = piece.attempt().startedAt();
         Instant read = piece.lastReadAt().orElse(null);
-        if (piece.verdict().isComplete()) {
+        if (piece.assessment().isComplete()) {
             return new Stand(work, State.DONE, read == null ? begun : read);
         }
         StepRow step = piece.lastStep().orElse(null);
@@ -291,13 +291,13 @@ class FloorResource {
     }
 
     private static AttemptSummary summary(Measured measured) {
-        var score = measured.verdict().score();
+        var score = measured.assessment().score();
         return new AttemptSummary(
                 measured.attempt().id(),
                 measured.attempt().startedAt(),
-                measured.verdict().measured(),
-                measured.verdict().features().size(),
-                measured.verdict().isDisputed(),
+                measured.assessment().measured(),
+                measured.assessment().features().size(),
+                measured.assessment().isDisputed(),
                 measured.isSealed(),
                 score.map(s -> s.points()).orElse(null),
                 score.map(s -> s.passed()).orElse(null));

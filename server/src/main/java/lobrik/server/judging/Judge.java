@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Assessment.Assessed;
 import lobrik.cause.Budget;
 import lobrik.cause.Case;
 import lobrik.cause.Cause;
@@ -23,8 +25,6 @@ import lobrik.remedy.NextTime;
 import lobrik.remedy.RemedyStep;
 import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.OnBender;
-import lobrik.server.attempt.Verdict;
-import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.server.calc.BendInput;
 import lobrik.server.calc.DiagnoseAnswer;
 import lobrik.server.calc.LayoutRequest;
@@ -61,7 +61,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         Optional<Case> seen = seen();
         Optional<Diagnosis> diagnosis = diagnosis();
         return new Judgement(
-                MarksheetView.of(verdict(), measured.attempt().tolerances()),
+                MarksheetView.of(assessment(), measured.attempt().tolerances()),
                 words(diagnosis),
                 diagnosis.map(found -> DiagnoseAnswer.of(found, unit)).orElse(null),
                 seen.map(Budget::of).orElse(List.of()).stream()
@@ -73,7 +73,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))
                         .map(this::view)
                         .orElse(null),
-                AsMarked.of(layout(), verdict().readings(), measured.fromBack())
+                AsMarked.of(layout(), assessment().readings(), measured.fromBack())
                         .map(piece -> PieceShape.of(layout().job().bend(), piece))
                         .orElse(null),
                 benderNote());
@@ -86,7 +86,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     /** What went wrong; not sought where the method was free and all came out as asked: there is no plan to be off from. */
     private Optional<Diagnosis> diagnosis() {
         boolean asAskedAnyWay = measured.attempt().yardstick() == Yardstick.FREE_METHOD
-                && verdict().isInside();
+                && assessment().isInside();
         return asAskedAnyWay ? Optional.empty() : seen().map(Diagnosis::of);
     }
 
@@ -94,35 +94,35 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     private Optional<Cause> named(Diagnosis diagnosis) {
         return diagnosis
                 .clear()
-                .filter(cause -> !cause.id().isFault() || !verdict().isInside());
+                .filter(cause -> !cause.id().isFault() || !assessment().isInside());
     }
 
     private Judgement.FindingWords words(Optional<Diagnosis> diagnosis) {
         Optional<Cause> named = diagnosis.flatMap(this::named);
-        if (verdict().readings().isEmpty()) {
+        if (assessment().readings().isEmpty()) {
             return new Judgement.FindingWords(false, "Nothing is read yet", "Nothing is read yet.");
         }
         if (diagnosis.isPresent() && named.isPresent()) {
             Telling telling = new Telling(diagnosis.get(), unit);
             return new Judgement.FindingWords(true, telling.title(named.get()), telling.what(named.get()));
         }
-        if (verdict().isInside()) {
-            String what = verdict().isComplete() ? "Everything" : "What is read so far";
+        if (assessment().isInside()) {
+            String what = assessment().isComplete() ? "Everything" : "What is read so far";
             return new Judgement.FindingWords(false, what + " is within tolerance", what + " is within its tolerance.");
         }
         return new Judgement.FindingWords(false, "No clear cause", "No single cause stands out.");
     }
 
-    private Verdict verdict() {
-        return measured.verdict();
+    private Assessment assessment() {
+        return measured.assessment();
     }
 
     private Layout layout() {
-        return verdict().question().layout();
+        return measured.question().layout();
     }
 
     private Optional<Case> seen() {
-        if (verdict().readings().isEmpty()) {
+        if (assessment().readings().isEmpty()) {
             return Optional.empty();
         }
         LayoutRequest.PlaceInput place = measured.exercise().definition().place();
@@ -130,7 +130,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         Length insertion = goesIn == null ? Surround.USUAL_INSERTION : Length.ofInches(goesIn);
         return Optional.of(new Case(
                 layout(),
-                verdict().readings(),
+                assessment().readings(),
                 measured.own(),
                 Case.USUAL_SIGMA_LENGTH,
                 Case.USUAL_SIGMA_ANGLE,
@@ -151,7 +151,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         List<BenderAdds> adds = new ArrayList<>();
         boolean leftOut =
                 measured.attempt().onBender().filter(OnBender::leftOut).isPresent();
-        for (MeasuredFeature feature : verdict().features()) {
+        for (Assessed feature : assessment().features()) {
             Judged judged = feature.judged().orElse(null);
             Quantity more = share.adds().get(feature.id());
             if (judged != null && more != null) {
@@ -182,7 +182,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     private Optional<Advice> advice() {
         return Advice.of(new Advice.Piecework(
                 layout(),
-                verdict().readings(),
+                assessment().readings(),
                 measured.attempt().yardstick(),
                 measured.attempt().tolerances().toCore(),
                 measured.faulty(),
@@ -192,7 +192,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     private AdviceView view(Advice advice, Optional<Diagnosis> diagnosis) {
         AdviceWords words = new AdviceWords(advice, layout().marks().size(), unit);
         String first = diagnosis
-                .filter(_ -> !verdict().isInside())
+                .filter(_ -> !assessment().isInside())
                 .flatMap(found -> new Telling(found, unit).readAgain())
                 .map(sentence -> sentence + " ")
                 .orElse("");

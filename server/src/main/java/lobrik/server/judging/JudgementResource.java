@@ -5,9 +5,9 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
+import lobrik.assessment.Assessment;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Measured;
-import lobrik.server.attempt.Verdict;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.JudgingPresets;
 import lobrik.server.shed.ToleranceFigures;
@@ -44,15 +44,15 @@ class JudgementResource {
     List<MarksheetView> comparison(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         Measured measured = judging.judge(who, id).measured();
-        if (!measured.verdict().isComplete()) {
+        if (!measured.assessment().isComplete()) {
             throw TurnedDown.conflict("not-complete", "the piece is not measured to the end yet, so it has no score");
         }
         return presets.all(who).stream().map(preset -> under(measured, preset)).toList();
     }
 
     private static MarksheetView under(Measured measured, ToleranceFigures preset) {
-        Verdict verdict = measured.under(preset.toCore());
-        MarksheetView view = MarksheetView.of(verdict, preset);
+        Assessment assessment = measured.under(preset.toCore());
+        MarksheetView view = MarksheetView.of(assessment, preset);
         if (view == null) {
             throw new IllegalStateException("complete under one set of tolerances and not under another");
         }

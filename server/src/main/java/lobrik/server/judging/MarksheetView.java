@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
-import lobrik.server.attempt.Verdict;
+import lobrik.assessment.Assessment;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
@@ -99,9 +99,9 @@ public record MarksheetView(
     }
 
     /** What a complete verdict comes to; null while it is not complete. */
-    static @Nullable MarksheetView of(Verdict verdict, ToleranceFigures judgedBy) {
-        Marksheet sheet = verdict.marksheet().orElse(null);
-        Score score = verdict.score().orElse(null);
+    static @Nullable MarksheetView of(Assessment assessment, ToleranceFigures judgedBy) {
+        Marksheet sheet = assessment.marksheet().orElse(null);
+        Score score = assessment.score().orElse(null);
         if (sheet == null || score == null) {
             return null;
         }
@@ -113,7 +113,7 @@ public record MarksheetView(
                 judgedBy.passMark(),
                 score.passed(),
                 sheet.lost().stream().map(LostPoints::of).toList(),
-                verdict.failing(),
+                assessment.failing(),
                 parts.entrySet().stream()
                         .sorted(Map.Entry.comparingByKey())
                         .map(each ->

@@ -85,9 +85,9 @@ public class OutcomeBook implements AttemptFollower {
 
     /** What a piece comes to; empty while it is not finished, and where nothing was read that could say. */
     static Optional<OutcomeRow> row(Measured measured, UUID cohortId) {
-        return measured.verdict()
+        return measured.assessment()
                 .score()
-                .filter(_ -> measured.verdict().marksheet().isPresent())
+                .filter(_ -> measured.assessment().marksheet().isPresent())
                 .map(score -> new OutcomeRow(measured, cohortId, score, Judging.namedCause(measured)));
     }
 

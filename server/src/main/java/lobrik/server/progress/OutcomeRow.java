@@ -13,6 +13,7 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import lobrik.assessment.Assessment.Assessed;
 import lobrik.bend.BendKind;
 import lobrik.cause.Cause;
 import lobrik.cause.CauseId;
@@ -25,7 +26,6 @@ import lobrik.progress.Outcome;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
 import lobrik.server.attempt.Measured;
-import lobrik.server.attempt.Verdict.MeasuredFeature;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.Score;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -88,13 +88,13 @@ class OutcomeRow {
     OutcomeRow(Measured measured, UUID cohortId, Score score, Optional<Cause> named) {
         var attempt = measured.attempt();
         var exercise = measured.exercise();
-        var layout = measured.verdict().question().layout();
+        var layout = measured.question().layout();
         Strictness limits = Strictness.of(
                 attempt.tolerances().toCore(),
                 layout.job().bend().kind(),
-                measured.verdict().features().stream()
+                measured.assessment().features().stream()
                         .filter(feature -> feature.judged().isPresent())
-                        .map(MeasuredFeature::id)
+                        .map(Assessed::id)
                         .toList());
         this.attemptId = attempt.id();
         this.centreId = exercise.centreId();
@@ -112,7 +112,7 @@ class OutcomeRow {
         this.passMark = attempt.tolerances().passMark();
         this.points = score.points();
         this.passed = score.passed();
-        this.arithmetic = measured.verdict().arithmetic().map(Score::points).orElse(null);
+        this.arithmetic = measured.assessment().arithmetic().map(Score::points).orElse(null);
         this.rebent = measured.rebent();
         this.cause = named.map(each -> each.id().id()).orElse(null);
         this.causeBend = named.filter(each -> each.bend().isPresent())
@@ -122,7 +122,7 @@ class OutcomeRow {
                 layout.cutLength().orElseGet(() -> layout.predicted().length()).count();
         this.wastedPm = measured.wasted().count();
         this.minutes = measured.minutes().orElse(null);
-        List<MeasuredFeature> read = measured.verdict().features().stream()
+        List<Assessed> read = measured.assessment().features().stream()
                 .filter(feature -> feature.judged().isPresent())
                 .toList();
         this.features = read.stream().map(feature -> feature.id().id()).toArray(String[]::new);
@@ -147,7 +147,7 @@ class OutcomeRow {
     }
 
     /** What the piece is off that is made just as planned. */
-    private static long planned(List<PlannedFeature> features, MeasuredFeature judged) {
+    private static long planned(List<PlannedFeature> features, Assessed judged) {
         return features.stream()
                 .filter(plan -> plan.id().equals(judged.id()))
                 .findFirst()

@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Caution;
 import lobrik.layout.Mark;
@@ -16,7 +18,6 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
-import lobrik.server.attempt.Verdict;
 import lobrik.server.calc.DiagnoseAnswer;
 import lobrik.server.drawing.OverlaySketch;
 import lobrik.server.drawing.Sketch;
@@ -88,8 +89,8 @@ final class VerdictPage {
         foot();
     }
 
-    private Verdict verdict() {
-        return judged.measured().verdict();
+    private Assessment assessment() {
+        return judged.measured().assessment();
     }
 
     private Judgement judgement() {
@@ -124,9 +125,9 @@ final class VerdictPage {
     }
 
     private void drawing() {
-        Optional<Piece> made = verdict().made();
-        int times = verdict().drawnTimes(made);
-        Sketch sketch = OverlaySketch.of(verdict().question().layout(), made, times);
+        Optional<Piece> made = judged.measured().made();
+        int times = judged.measured().drawnTimes(made);
+        Sketch sketch = OverlaySketch.of(judged.measured().question().layout(), made, times);
         Sketch.Extent extent = sketch.extent();
         float scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
         float height = (float) extent.height() * scale;
@@ -149,7 +150,7 @@ final class VerdictPage {
         }
         y -= 3;
         canvas.line(left, y, left + width, y, 0.5f);
-        for (Verdict.MeasuredFeature feature : verdict().features()) {
+        for (Assessed feature : assessment().features()) {
             y -= ROW;
             row(feature);
         }
@@ -170,7 +171,7 @@ final class VerdictPage {
         return sheet == null ? List.of() : sheet.lost();
     }
 
-    private void row(Verdict.MeasuredFeature feature) {
+    private void row(Assessed feature) {
         String back = judged.measured()
                 .markFromBack(feature.id())
                 .flatMap(Mark::back)
@@ -181,7 +182,7 @@ final class VerdictPage {
         cell(Typeface.FIGURES, 12, 1, say(target));
         Optional<Judged> reading = feature.judged();
         if (reading.isEmpty()) {
-            cell(Typeface.TEXT, 12, 2, feature.state() == Verdict.State.OMITTED ? "not measured" : "open");
+            cell(Typeface.TEXT, 12, 2, feature.state() == Assessment.State.OMITTED ? "not measured" : "open");
             return;
         }
         Quantity deviation = reading.get().deviation();
@@ -241,7 +242,7 @@ final class VerdictPage {
 
     private void happened() {
         DiagnoseAnswer diagnosis = judgement().diagnosis();
-        if (verdict().readings().isEmpty()) {
+        if (assessment().readings().isEmpty()) {
             return;
         }
         Judgement.FindingWords finding = judgement().finding();
@@ -267,7 +268,7 @@ final class VerdictPage {
 
     /** A deviation in tolerances. */
     private double worth(Judgement.BudgetView budget) {
-        return verdict().features().stream()
+        return assessment().features().stream()
                 .filter(feature -> feature.id().id().equals(budget.feature()))
                 .findFirst()
                 .map(feature -> {

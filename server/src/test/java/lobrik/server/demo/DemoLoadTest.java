@@ -7,6 +7,7 @@ import java.sql.SQLException;
 import java.time.Clock;
 import lobrik.server.Client;
 import lobrik.server.RunningServer;
+import lobrik.server.attempt.Bases;
 import lobrik.server.calc.Calculations;
 import lobrik.server.progress.OutcomeBook;
 import org.junit.jupiter.api.Test;
@@ -27,6 +28,7 @@ class DemoLoadTest {
                         beans.getBean(EntityManager.class),
                         beans.getBean(TransactionTemplate.class),
                         beans.getBean(Calculations.class),
+                        beans.getBean(Bases.class),
                         beans.getBean(OutcomeBook.class),
                         beans.getBean(Clock.class),
                         21,

@@ -10,6 +10,8 @@ import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import lobrik.server.RunningServer;
+import lobrik.server.attempt.V18__BasisOfAttempts;
+import lobrik.server.calc.Calculations;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.configuration.FluentConfiguration;
 import org.junit.jupiter.api.Test;
@@ -40,6 +42,7 @@ class MigrationTest {
     private static FluentConfiguration flyway(RunningServer.Address server) {
         return Flyway.configure()
                 .dataSource(server.databaseUrl(), "lobrik_owner", server.databasePassword())
+                .javaMigrations(new V18__BasisOfAttempts(new Calculations()))
                 .schemas(SCHEMA);
     }
 

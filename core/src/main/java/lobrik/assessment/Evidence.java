@@ -1,0 +1,39 @@
+package lobrik.assessment;
+
+import java.util.Map;
+import java.util.Set;
+import lobrik.feature.FeatureId;
+import lobrik.measure.Length;
+import lobrik.measure.Quantity;
+import lobrik.verdict.InspectionPoint;
+
+/**
+ * What counts of all that was written down of a piece.
+ *
+ * @param values what was read, by feature
+ * @param omitted features of which it was said that they were not measured
+ * @param disputed features that two people read differently
+ * @param faulty points that were found faulty
+ * @param lookedOver whether anybody looked at anything
+ * @param disputedFinding whether two people found different things at a point
+ * @param ownFigures the trainee's own figures, by number of the mark
+ */
+public record Evidence(
+        Map<FeatureId, Quantity> values,
+        Set<FeatureId> omitted,
+        Set<FeatureId> disputed,
+        Set<InspectionPoint> faulty,
+        boolean lookedOver,
+        boolean disputedFinding,
+        Map<Integer, Length> ownFigures) {
+
+    Assessment.State state(FeatureId feature) {
+        if (disputed.contains(feature)) {
+            return Assessment.State.DISPUTED;
+        }
+        if (values.containsKey(feature)) {
+            return Assessment.State.READ;
+        }
+        return omitted.contains(feature) ? Assessment.State.OMITTED : Assessment.State.OPEN;
+    }
+}

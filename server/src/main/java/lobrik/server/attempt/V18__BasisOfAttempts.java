@@ -1,0 +1,133 @@
+package lobrik.server.attempt;
+
+import java.sql.Connection;
+import java.sql.PreparedStatement;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import lobrik.assessment.Basis;
+import lobrik.bend.BendKind;
+import lobrik.fault.Refused;
+import lobrik.feature.FeatureId;
+import lobrik.layout.Layout;
+import lobrik.measure.Quantity;
+import lobrik.reading.ReadingList;
+import lobrik.server.calc.Calculations;
+import lobrik.server.calc.LayoutRequest;
+import lobrik.server.exercise.ReadingsAsked;
+import lobrik.server.shed.ToleranceFigures;
+import lobrik.verdict.Tolerances;
+import lobrik.verdict.Yardstick;
+import org.flywaydb.core.api.migration.BaseJavaMigration;
+import org.flywaydb.core.api.migration.Context;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Works out what every attempt of an earlier build is judged by: what its readings were held to stands in its record already, the rest is
+ * what this build makes of its exercise and its tolerances. From then on it stands as it is.
+ */
+@Component
+public class V18__BasisOfAttempts extends BaseJavaMigration {
+
+    /** Attempts that are judged alike are so by one basis. */
+    private static final String ALIKE = """
+            create temporary table alike on commit drop as
+              select row_number() over () as n, a.*, e.kind, e.definition, cast(null as uuid) as basis_id
+              from (select distinct exercise_id, tolerances, targets, readings, yardstick from attempt) a
+              join exercise e on e.id = a.exercise_id""";
+
+    private static final String NAME_IT = """
+            update attempt a set basis_id = l.basis_id from alike l
+            where a.exercise_id = l.exercise_id and a.tolerances = l.tolerances and a.targets = l.targets
+              and a.readings = l.readings and a.yardstick = l.yardstick""";
+
+    private static final TypeReference<Map<String, Long>> TARGETS = new TypeReference<>() {};
+
+    private final Calculations calculations;
+
+    public V18__BasisOfAttempts(Calculations calculations) {
+        this.calculations = calculations;
+    }
+
+    @Override
+    public void migrate(Context context) throws SQLException {
+        Connection connection = context.getConnection();
+        try (Statement statement = connection.createStatement()) {
+            statement.execute(ALIKE);
+            try (ResultSet row = statement.executeQuery("select * from alike");
+                    PreparedStatement keep = connection.prepareStatement(
+                            "insert into basis (id, said) values (?, cast(? as jsonb)) on conflict do nothing");
+                    PreparedStatement note = connection.prepareStatement("update alike set basis_id = ? where n = ?")) {
+                while (row.next()) {
+                    Bases.Stored stored = Bases.Stored.of(basis(row));
+                    keep.setObject(1, stored.id());
+                    keep.setString(2, stored.said());
+                    keep.addBatch();
+                    note.setObject(1, stored.id());
+                    note.setLong(2, row.getLong("n"));
+                    note.addBatch();
+                }
+                keep.executeBatch();
+                note.executeBatch();
+            }
+            statement.execute(NAME_IT);
+        }
+    }
+
+    private Basis basis(ResultSet row) throws SQLException {
+        JsonMapper json = JsonMapper.shared();
+        Map<String, Long> targets = json.readValue(row.getString("targets"), TARGETS);
+        Tolerances tolerances = json.readValue(row.getString("tolerances"), ToleranceFigures.class)
+                .toCore();
+        Yardstick yardstick = Yardstick.withId(row.getString("yardstick")).orElseThrow();
+        ReadingList readings = ReadingsAsked.withId(row.getString("readings")).toCore();
+        BendKind kind = BendKind.withId(row.getString("kind")).orElseThrow();
+        return laidOut(json.readValue(row.getString("definition"), LayoutRequest.class))
+                .map(layout -> Basis.of(
+                        layout,
+                        yardstick,
+                        feature -> held(
+                                yardstick.target(feature),
+                                targets.get(feature.id().id())),
+                        tolerances,
+                        readings))
+                .orElseGet(() -> of(targets, tolerances, kind));
+    }
+
+    private Optional<Layout> laidOut(LayoutRequest definition) {
+        try {
+            return Optional.of(calculations.question(definition).layout());
+        } catch (Refused noMore) {
+            return Optional.empty();
+        }
+    }
+
+    private static Quantity held(Quantity target, @Nullable Long noted) {
+        return noted == null ? target : target.withCount(noted);
+    }
+
+    /** Where an exercise is laid out no more, all that is known is what readings were held to. */
+    private static Basis of(Map<String, Long> targets, Tolerances tolerances, BendKind kind) {
+        List<Basis.Held> features = targets.entrySet().stream()
+                .flatMap(each -> FeatureId.withId(each.getKey())
+                        .map(id -> {
+                            Quantity target = id.measured().ofCount(each.getValue());
+                            return new Basis.Held(
+                                    id,
+                                    target,
+                                    target,
+                                    tolerances.of(kind, id),
+                                    tolerances.judging().weight(id),
+                                    tolerances.judging().isCritical(id));
+                        })
+                        .stream())
+                .toList();
+        return new Basis(features, List.of(), Optional.empty(), false);
+    }
+}
