@@ -26,6 +26,9 @@ export const KINDS = described.kinds as unknown as readonly KindOfBend[];
 /** What is measured on a piece, in the order of a sheet. */
 export const FEATURES = described.features as readonly Schemas['FeatureKindAnswer'][];
 
+/** By how much an angle goes up and down. */
+export const ANGLE_STEP_DEG: number = described.angleStepDeg;
+
 /** How credit falls with a deviation. */
 export const SCHEMES = described.schemes as readonly Schemas['SchemeAnswer'][];
 

@@ -13,6 +13,8 @@ import { StandingMark } from './StandingMark';
 import { STANDING_ORDER, STANDINGS } from './standings';
 import { Week } from './Week';
 
+const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i;
+
 /** Trainees by kinds of bend: where everybody stands, with the last pieces; and what this week was like. */
 export function Matrix({ cohortId }: { cohortId: string | undefined }) {
   const [search, change] = useAddress();
@@ -20,7 +22,8 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
   const filter: MatrixFilter = Object.fromEntries(
     (['from', 'to', 'bender', 'conduit', 'preset'] as const).flatMap((name) => {
       const value = read(name);
-      return value === undefined ? [] : [[name, value]];
+      // A link of an earlier build names a bender by its label, which says nothing any more.
+      return value === undefined || (name === 'bender' && !UUID.test(value)) ? [] : [[name, value]];
     }),
   );
   const sorting = (read('sort') ?? 'bench') as Sorting;

@@ -49,7 +49,9 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
       >
         <option value="">every bender</option>
         {shed.data?.benders.map(({ id, label }) => (
-          <option key={id}>{label}</option>
+          <option key={id} value={id}>
+            {label}
+          </option>
         ))}
       </Pick>
       <Pick

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import type { InputField } from '../bends/kinds';
+import { ANGLE_STEP_DEG, type InputField } from '../bends/kinds';
 import { divisionFor } from '../drawing/tape';
 import { type DisplayUnit, quantityText } from '../entry/figures';
 import { type Draft, inputsOf, type Sizes } from './draft';
@@ -32,7 +32,7 @@ function fieldOf(input: InputField, { draft, change, sizes, problems, problem }:
     comesTo: size,
     onNudge: (steps) => {
       if (size !== undefined) {
-        const step = input.kind === 'angle' ? 0.5 : divisionFor(draft.divisionIn, draft.unit);
+        const step = input.kind === 'angle' ? ANGLE_STEP_DEG : divisionFor(draft.divisionIn, draft.unit);
         const next = Math.max(0, size + steps * step);
         onText(asSum(draft, input.name, next, sizes, (each) => sizeText(each, input.kind, draft.unit)));
       }

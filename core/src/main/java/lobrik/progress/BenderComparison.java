@@ -67,9 +67,15 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
             int people,
             Optional<Quantity> off,
             Optional<Interval> interval,
-            Finding finding) {}
+            Finding finding) {
 
-    /** The benders that pieces were bent on, by name, compared. */
+        /** The same of a bender that is called otherwise. */
+        public Effect named(String name) {
+            return new Effect(name, pieces, people, off, interval, finding);
+        }
+    }
+
+    /** The benders that pieces were bent on, by whatever tells them apart, compared. */
     public static BenderComparison of(DeviationKind kind, List<Seen> seen) {
         Map<String, List<Seen>> byBender =
                 seen.stream().collect(Collectors.groupingBy(Seen::bender, LinkedHashMap::new, Collectors.toList()));

@@ -10,7 +10,8 @@ import lobrik.measure.TapeDivision;
 /** The next line of the tape, or the next half degree of the level. */
 public final class Nudge {
 
-    private static final Angle HALF_DEGREE = Angle.ofDegrees(0.5);
+    /** What a level shows, and what an angle is set by. */
+    public static final Angle ANGLE_STEP = Angle.ofDegrees(0.5);
 
     private Nudge() {}
 
@@ -30,7 +31,7 @@ public final class Nudge {
                 yield lines.text(new Length(feature.isSigned() ? moved : Math.max(0, moved)));
             }
             case Angle angle ->
-                new Angle(Math.max(0, moved(angle.nanodegrees(), HALF_DEGREE.nanodegrees(), steps)))
+                new Angle(Math.max(0, moved(angle.nanodegrees(), ANGLE_STEP.nanodegrees(), steps)))
                         .text()
                         .replace("°", "");
         };

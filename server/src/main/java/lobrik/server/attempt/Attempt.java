@@ -30,6 +30,7 @@ public class Attempt extends Numbered {
     private UUID assignmentId;
     private UUID exerciseId;
     private UUID traineeId;
+    private @Nullable UUID benderRevisionId;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private ToleranceFigures tolerances;
@@ -69,6 +70,7 @@ public class Attempt extends Numbered {
         this.assignmentId = assignment.id();
         this.exerciseId = assignment.exerciseId();
         this.traineeId = assignment.traineeId();
+        this.benderRevisionId = exercise.benderRevisionId();
         this.tolerances = exercise.tolerances();
         this.readings = exercise.readings().id();
         this.yardstick = yardstick(exercise).id();
@@ -113,6 +115,11 @@ public class Attempt extends Numbered {
 
     public UUID traineeId() {
         return traineeId;
+    }
+
+    /** Of the bender that it is bent on; null where the exercise came from another school. */
+    public @Nullable UUID benderRevisionId() {
+        return benderRevisionId;
     }
 
     public ToleranceFigures tolerances() {

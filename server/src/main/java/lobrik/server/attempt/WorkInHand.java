@@ -239,7 +239,9 @@ public class WorkInHand {
     }
 
     private OnBender onBender(Exercise exercise, Centre centre) {
-        return OnBender.of(benders.known(centre.id(), exercise.benderLabel()), centre.leavesBenderOutOfPoints());
+        return OnBender.of(
+                benders.known(centre.id(), exercise.benderRevisionId(), exercise.benderLabel()),
+                centre.leavesBenderOutOfPoints());
     }
 
     private Basis basis(Exercise exercise, OnBender onBender) {

@@ -11,6 +11,7 @@ import lobrik.bend.Field;
 import lobrik.bend.Form;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.QuantityKind;
+import lobrik.reading.Nudge;
 import lobrik.server.platform.Unit;
 import lobrik.verdict.Scheme;
 import org.jspecify.annotations.Nullable;
@@ -21,8 +22,10 @@ import org.jspecify.annotations.Nullable;
  * @param kinds from the one that is learnt first
  * @param features in the order of a sheet
  * @param schemes how credit falls with a deviation
+ * @param angleStepDeg by which an angle goes up and down
  */
-public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> features, List<SchemeAnswer> schemes) {
+public record KindsAnswer(
+        List<KindAnswer> kinds, List<FeatureKindAnswer> features, List<SchemeAnswer> schemes, double angleStepDeg) {
 
     /** How credit falls with a deviation, in two words and in a sentence. */
     public record SchemeAnswer(String id, String name, String words) {
@@ -152,6 +155,7 @@ public record KindsAnswer(List<KindAnswer> kinds, List<FeatureKindAnswer> featur
         return new KindsAnswer(
                 Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
                 Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
-                Stream.of(Scheme.values()).map(SchemeAnswer::of).toList());
+                Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),
+                Nudge.ANGLE_STEP.degrees());
     }
 }

@@ -124,7 +124,7 @@ class DemoLoad implements ApplicationRunner {
                 .id();
         Instant now = clock.instant();
         String name = "Load " + now.getEpochSecond();
-        DemoRack rack = DemoRack.like(new GenericShed(entities, ids, centre.id()), name);
+        DemoRack rack = DemoRack.like(new GenericShed(entities, ids, centre.id(), clock.instant()), name);
         Cohort cohort = new Cohort(ids.next(), centre.id(), name + ", seed", Set.of(instructor), now);
         entities.persist(cohort);
         DemoRecord record = new DemoRecord(entities, bases, ids, random, centre.id());
@@ -223,9 +223,9 @@ class DemoLoad implements ApplicationRunner {
               from new_assignment n join assignment a on a.id = n.seed_assignment""",
             """
             insert into attempt (id, assignment_id, exercise_id, trainee_id, tolerances, started_by, started_at, readings, yardstick,
-                basis_id, complete)
+                basis_id, bender_revision_id, complete)
               select n.id, g.id, n.exercise_id, n.trainee_id, s.tolerances, s.started_by, s.started_at + n.shift, s.readings, s.yardstick,
-                s.basis_id, s.complete
+                s.basis_id, s.bender_revision_id, s.complete
               from new_attempt n
               join new_assignment g on g.trainee_id = n.trainee_id and g.seed_assignment = n.seed_assignment
               join seed_attempt s on s.id = n.seed""",
@@ -243,7 +243,8 @@ class DemoLoad implements ApplicationRunner {
               select n.id, o.centre_id, c.id, n.trainee_id, o.kind, o.measured_at + n.shift, o.title, o.bender_label,
                 o.conduit_label, o.preset, o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.pass_mark,
                 o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.cause_bend, o.conduit_pm, o.wasted_pm, o.minutes,
-                o.features, o.targets, o.deviations, o.planned, o.tolerances, o.angles_off, o.legs_off, o.rises_off, o.places_off
+                o.features, o.targets, o.deviations, o.planned, o.tolerances, o.angles_off, o.legs_off, o.rises_off, o.places_off,
+                o.bender_revision_id
               from new_attempt n join outcome o on o.attempt_id = n.seed
               join new_trainee t on t.id = n.trainee_id join new_cohort c on c.cohort = t.cohort""");
 

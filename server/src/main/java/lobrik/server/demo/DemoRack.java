@@ -1,8 +1,8 @@
 package lobrik.server.demo;
 
 import lobrik.measure.Length;
-import lobrik.server.shed.BenderProfile;
 import lobrik.server.shed.ConduitSize;
+import lobrik.server.shed.Rack;
 import lobrik.shop.Conduit;
 import lobrik.shop.HandBenderTable;
 import lobrik.shop.Shoe;
@@ -18,11 +18,19 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     private static final int LAST_WITH_THE_WORN_ONE = 9;
     private static final Length WEAR = Length.ofFraction(0, 1, 4);
 
-    /** A bender on the rack: its profile, and its figures as they really are. */
-    record Racked(BenderProfile profile, ConduitSize conduit, Shoe asItReallyIs) {
+    /** A bender on the rack: as it is known, and its figures as they really are. */
+    record Racked(Rack.Racked known, Shoe asItReallyIs) {
+
+        String label() {
+            return known.bender().label();
+        }
+
+        ConduitSize conduit() {
+            return known.conduit();
+        }
 
         Tooling inTruth() {
-            return new Tooling(new Conduit(conduit.outsideDiameter()), asItReallyIs);
+            return new Tooling(new Conduit(conduit().outsideDiameter()), asItReallyIs);
         }
     }
 
@@ -44,9 +52,9 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
         Shoe threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
         Shoe worn = Shoe.of(threeQuarters.takeUp().plus(WEAR), threeQuarters.radius());
         return new DemoRack(
-                new Racked(shed.bender(name + "2", halfInch, half), halfInch, half),
-                new Racked(shed.bender(name + "4", threeQuarterInch, threeQuarters), threeQuarterInch, threeQuarters),
-                new Racked(shed.bender(name + "7", threeQuarterInch, threeQuarters), threeQuarterInch, worn));
+                new Racked(shed.bender(name + "2", halfInch, half), half),
+                new Racked(shed.bender(name + "4", threeQuarterInch, threeQuarters), threeQuarters),
+                new Racked(shed.bender(name + "7", threeQuarterInch, threeQuarters), worn));
     }
 
     /** Which bender a session uses: the two good ones by turns, and in the first half of the term the worn one every third time. */

@@ -56,18 +56,11 @@ final class DemoRecord {
     /** What was set, for this bender and judged by this preset. */
     Exercise exercise(
             DemoExercise set, Racked bender, TolerancePreset preset, String tag, UUID instructor, Instant at) {
-        var figures = bender.profile().figures();
         LayoutRequest definition = new LayoutRequest(
                 set.method(),
                 TapeDivision.SIXTEENTH.step().inches(),
                 new ConduitInput(bender.conduit().outsideDiameter().inches()),
-                new BenderInput(
-                        figures.takeUp().inches(),
-                        figures.radius().inches(),
-                        figures.minSpacing().inches(),
-                        figures.minStub().inches(),
-                        figures.minStanding().inches(),
-                        figures.springback().degrees()),
+                BenderInput.of(bender.known().revision().tool()),
                 BendInput.of(set.bend()),
                 null,
                 null,
@@ -78,7 +71,7 @@ final class DemoRecord {
                 set.level(),
                 List.of(tag, bender.conduit().label()),
                 bender.conduit().label(),
-                bender.profile().label(),
+                bender.label(),
                 definition,
                 null,
                 ToleranceFigures.of(preset),
@@ -86,7 +79,14 @@ final class DemoRecord {
                 false,
                 null);
         Exercise exercise = new Exercise(
-                ids.next(), centreId, entry(set, instructor, at), nextVersion(set), content, instructor, at);
+                ids.next(),
+                centreId,
+                entry(set, instructor, at),
+                nextVersion(set),
+                content,
+                bender.known().revision().id(),
+                instructor,
+                at);
         entities.persist(exercise);
         return exercise;
     }

@@ -96,7 +96,7 @@ final class DemoSchool {
         account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
         UUID runa = account("runa", "Runa Tolvane", Role.INSTRUCTOR, founded);
         UUID dessa = account("dessa", "Dessa Quillow", Role.INSTRUCTOR, founded);
-        DemoRack rack = DemoRack.fill(new GenericShed(entities, ids, centreId));
+        DemoRack rack = DemoRack.fill(new GenericShed(entities, ids, centreId, founded));
         Taught first = cohort(
                 "First year",
                 runa,

@@ -84,7 +84,7 @@ class FirstContents implements ApplicationRunner {
             entities.persist(centre);
             entities.persist(
                     new Account(ids.next(), centre.id(), "lead", "Centre lead", Role.LEAD, hash, clock.instant()));
-            new GenericShed(entities, ids, centre.id()).load();
+            new GenericShed(entities, ids, centre.id(), clock.instant()).load();
         }
     }
 

@@ -1,9 +1,13 @@
 package lobrik.server.demo;
 
 import jakarta.persistence.EntityManager;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.UUID;
-import lobrik.server.shed.BenderProfile;
+import lobrik.server.shed.Bender;
+import lobrik.server.shed.BenderRevision;
 import lobrik.server.shed.ConduitSize;
+import lobrik.server.shed.Rack;
 import lobrik.shop.ConduitMaterial;
 import lobrik.shop.ConduitTable;
 import lobrik.shop.HandBenderTable;
@@ -11,7 +15,7 @@ import lobrik.shop.Shoe;
 import lobrik.shop.TradeSize;
 
 /** Puts conduit and benders into a centre's shed. */
-record GenericShed(EntityManager entities, Ids ids, UUID centreId) {
+record GenericShed(EntityManager entities, Ids ids, UUID centreId, Instant at) {
 
     /** Conduit of every size that a hand bender takes, and a generic bender for each, to be calibrated. */
     void load() {
@@ -39,9 +43,13 @@ record GenericShed(EntityManager entities, Ids ids, UUID centreId) {
                 .getSingleResult();
     }
 
-    BenderProfile bender(String label, ConduitSize conduit, Shoe figures) {
-        BenderProfile profile = new BenderProfile(ids.next(), centreId, conduit.id(), label, figures);
-        entities.persist(profile);
-        return profile;
+    Rack.Racked bender(String label, ConduitSize conduit, Shoe figures) {
+        Bender bender = new Bender(ids.next(), centreId, conduit.id(), label);
+        entities.persist(bender);
+        // Not of the stream that all other ids are of, so that those stay what they are.
+        UUID id = UUID.nameUUIDFromBytes((bender.id() + "/1").getBytes(StandardCharsets.UTF_8));
+        BenderRevision revision = new BenderRevision(id, bender.id(), 1, figures, null, at, "As it came");
+        entities.persist(revision);
+        return new Rack.Racked(bender, revision, conduit);
     }
 }

@@ -35,6 +35,7 @@ public class Exercise {
 
     private String conduitLabel;
     private String benderLabel;
+    private @Nullable UUID benderRevisionId;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private LayoutRequest definition;
@@ -57,14 +58,26 @@ public class Exercise {
     @SuppressWarnings("NullAway.Init")
     protected Exercise() {}
 
-    /** A version of a library entry. */
+    /**
+     * A version of a library entry.
+     *
+     * @param benderRevisionId of the bender that it is for; null where it came from another school
+     */
     @SuppressWarnings("NullAway.Init") // What it says is written by the method that also edits it.
     public Exercise(
-            UUID id, UUID centreId, UUID entryId, int version, Content content, UUID createdBy, Instant createdAt) {
+            UUID id,
+            UUID centreId,
+            UUID entryId,
+            int version,
+            Content content,
+            @Nullable UUID benderRevisionId,
+            UUID createdBy,
+            Instant createdAt) {
         this.id = id;
         this.centreId = centreId;
         this.entryId = entryId;
         this.version = version;
+        this.benderRevisionId = benderRevisionId;
         this.createdBy = createdBy;
         this.createdAt = createdAt;
         say(content);
@@ -73,7 +86,7 @@ public class Exercise {
     /** The same version with other sizes, for one trainee. */
     public Exercise variant(UUID newId, LayoutRequest varied, UUID by, Instant at) {
         Exercise variant =
-                new Exercise(newId, centreId, entryId, version, content().varied(varied), by, at);
+                new Exercise(newId, centreId, entryId, version, content().varied(varied), benderRevisionId, by, at);
         variant.variantOf = id;
         return variant;
     }
@@ -147,6 +160,11 @@ public class Exercise {
 
     public String benderLabel() {
         return benderLabel;
+    }
+
+    /** Of the bender that it is for; null where it came from another school. */
+    public @Nullable UUID benderRevisionId() {
+        return benderRevisionId;
     }
 
     public LayoutRequest definition() {

@@ -16,6 +16,9 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import lobrik.server.shed.BenderRevision;
+import lobrik.server.shed.Rack;
+import lobrik.shop.Tool;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,14 +32,16 @@ public class Library {
 
     private final EntityManager entities;
     private final Calculations calculations;
+    private final Rack rack;
     private final Turns turns;
     private final Accounts accounts;
     private final Clock clock;
 
-    Library(EntityManager entities, Calculations calculations, Turns turns, Accounts accounts, Clock clock) {
+    Library(EntityManager entities, Calculations calculations, Rack rack, Turns turns, Accounts accounts, Clock clock) {
         this.entities = entities;
         this.accounts = accounts;
         this.calculations = calculations;
+        this.rack = rack;
         this.turns = turns;
         this.clock = clock;
     }
@@ -139,8 +144,23 @@ public class Library {
     }
 
     private Exercise add(SignedIn who, UUID entryId, int version, Content content) {
+        Tool tool = calculations
+                .question(content.definition())
+                .layout()
+                .job()
+                .tooling()
+                .tool();
         Exercise exercise = new Exercise(
-                UUID.randomUUID(), who.centreId(), entryId, version, content, who.accountId(), clock.instant());
+                UUID.randomUUID(),
+                who.centreId(),
+                entryId,
+                version,
+                content,
+                rack.meant(who.centreId(), content.benderLabel(), tool)
+                        .map(BenderRevision::id)
+                        .orElse(null),
+                who.accountId(),
+                clock.instant());
         entities.persist(exercise);
         return exercise;
     }

@@ -69,6 +69,9 @@ public class Judging {
         return measured.attempt()
                 .onBender()
                 .map(OnBender::toCore)
-                .orElseGet(() -> benders.known(centreId, measured.exercise().benderLabel()));
+                .orElseGet(() -> benders.known(
+                        centreId,
+                        measured.attempt().benderRevisionId(),
+                        measured.exercise().benderLabel()));
     }
 }

@@ -3,10 +3,12 @@ package lobrik.server.progress;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import com.github.benmanes.caffeine.cache.LoadingCache;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -18,8 +20,11 @@ import lobrik.progress.BenderComparison;
 import lobrik.progress.BenderComparison.Seen;
 import lobrik.server.attempt.BenderRecords;
 import lobrik.server.platform.Rows;
+import lobrik.server.shed.Bender;
+import lobrik.server.shed.BenderRevision;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -43,15 +48,18 @@ class Benders implements BenderRecords {
     private static final Duration REMEMBERED = Duration.ofMinutes(5);
     private static final int MOST_CENTRES = 50;
 
-    /** In which columns of the question their deviations come. */
-    private static final List<DeviationKind> COLUMNS =
-            List.of(DeviationKind.ANGLES, DeviationKind.LEGS, DeviationKind.RISES, DeviationKind.PLACES);
-
-    private static final int FIRST_OFF = 3;
-
     private final EntityManager entities;
     private final Clock clock;
-    private final LoadingCache<UUID, List<BenderComparison>> remembered;
+    private final LoadingCache<UUID, Compared> remembered;
+
+    /**
+     * A comparison.
+     *
+     * @param byKind of deviation; benders are told apart by their ids
+     * @param labels of benders, by those ids
+     * @param revisions which bender each revision is of
+     */
+    private record Compared(List<BenderComparison> byKind, Map<String, String> labels, Map<UUID, String> revisions) {}
 
     Benders(EntityManager entities, TransactionTemplate transaction, Clock clock) {
         this.entities = entities;
@@ -63,37 +71,63 @@ class Benders implements BenderRecords {
                 .build(centreId -> Objects.requireNonNull(transaction.execute(status -> compare(centreId))));
     }
 
-    /** The comparison by each kind of deviation. */
+    /** The comparison by each kind of deviation; its benders by their labels, in their order. */
     @Transactional(readOnly = true)
     public List<BenderComparison> compared(UUID centreId) {
-        return remembered.get(centreId);
+        Compared compared = remembered.get(centreId);
+        return compared.byKind().stream()
+                .map(comparison -> new BenderComparison(
+                        comparison.kind(),
+                        comparison.effects().stream()
+                                .map(effect -> effect.named(compared.labels().getOrDefault(effect.bender(), "")))
+                                .sorted(Comparator.comparing(BenderComparison.Effect::bender))
+                                .toList()))
+                .toList();
     }
 
-    private List<BenderComparison> compare(UUID centreId) {
+    private Compared compare(UUID centreId) {
+        Map<String, String> labels = new HashMap<>();
+        Map<UUID, String> revisions = new HashMap<>();
+        entities.createQuery(
+                        "select b, r from Bender b join BenderRevision r on r.benderId = b.id where b.centreId = :centre",
+                        Tuple.class)
+                .setParameter("centre", centreId)
+                .getResultStream()
+                .forEach(row -> {
+                    Bender bender = row.get(0, Bender.class);
+                    labels.put(bender.id().toString(), bender.label());
+                    revisions.put(
+                            row.get(1, BenderRevision.class).id(), bender.id().toString());
+                });
+        return new Compared(compare(centreId, revisions), labels, revisions);
+    }
+
+    private List<BenderComparison> compare(UUID centreId, Map<UUID, String> revisions) {
         Instant since = clock.instant().minus(LOOKED_AT);
         Map<DeviationKind, List<Seen>> seen = new EnumMap<>(DeviationKind.class);
-        Rows.of(entities.createNativeQuery("""
-                        (select trainee_id, bender_label, kind, angles_off, legs_off, rises_off, places_off from outcome
-                          where centre_id = :centre and measured_at >= :since
+        Rows.named(entities.createNativeQuery("""
+                        (select trainee_id as person, bender_revision_id, kind, angles_off, legs_off, rises_off, places_off from outcome
+                          where centre_id = :centre and measured_at >= :since and bender_revision_id is not null
                           order by measured_at desc limit :most)
                         union all
-                        (select person, bender_label, kind, angles_off, legs_off, rises_off, places_off
+                        (select person, bender_revision_id, kind, angles_off, legs_off, rises_off, places_off
                           from anonymous_outcome
-                          where centre_id = :centre and month >= cast(:since as date)
-                          order by month desc limit :most)""", Object[].class)
+                          where centre_id = :centre and month >= cast(:since as date) and bender_revision_id is not null
+                          order by month desc limit :most)""", Tuple.class)
                         .setParameter("centre", centreId)
                         .setParameter("since", since)
                         .setParameter("most", MOST_PIECES))
                 .forEach(row -> {
-                    int column = FIRST_OFF;
-                    for (DeviationKind kind : COLUMNS) {
-                        Long off = (Long) row[column++];
+                    for (DeviationKind kind : DeviationKind.values()) {
+                        Long off = row.get(kind.id() + "_off", Long.class);
                         if (off != null) {
                             seen.computeIfAbsent(kind, each -> new ArrayList<>())
                                     .add(new Seen(
-                                            row[0].toString(),
-                                            (String) row[1],
-                                            BendKind.withId((String) row[2]).orElseThrow(),
+                                            row.get("person", UUID.class).toString(),
+                                            Objects.requireNonNull(
+                                                    revisions.get(row.get("bender_revision_id", UUID.class))),
+                                            BendKind.withId(row.get("kind", String.class))
+                                                    .orElseThrow(),
                                             kind.worthTelling().withCount(off)));
                         }
                     }
@@ -103,11 +137,12 @@ class Benders implements BenderRecords {
         return List.copyOf(compared);
     }
 
-    /** What is known of the benders that are clearly off, by bender. */
+    /** What is known of the benders that are clearly off, by the ids of all their revisions. */
     @Transactional(readOnly = true)
     public Map<String, KnownBender> known(UUID centreId) {
+        Compared all = remembered.get(centreId);
         Map<String, Map<DeviationKind, KnownBender.Effect>> effects = new HashMap<>();
-        for (BenderComparison comparison : compared(centreId)) {
+        for (BenderComparison comparison : all.byKind()) {
             comparison
                     .known()
                     .forEach((bender, effect) -> effects.computeIfAbsent(
@@ -115,13 +150,18 @@ class Benders implements BenderRecords {
                             .put(comparison.kind(), effect));
         }
         Map<String, KnownBender> known = new HashMap<>();
-        effects.forEach((bender, each) -> known.put(bender, new KnownBender(bender, each)));
+        all.revisions().forEach((revision, bender) -> {
+            Map<DeviationKind, KnownBender.Effect> each = effects.get(bender);
+            if (each != null) {
+                known.put(revision.toString(), new KnownBender(all.labels().getOrDefault(bender, ""), each));
+            }
+        });
         return known;
     }
 
     @Override
     @Transactional(readOnly = true)
-    public KnownBender known(UUID centreId, String benderLabel) {
-        return known(centreId).getOrDefault(benderLabel, new KnownBender(benderLabel, Map.of()));
+    public KnownBender known(UUID centreId, @Nullable UUID revisionId, String label) {
+        return known(centreId).getOrDefault(String.valueOf(revisionId), new KnownBender(label, Map.of()));
     }
 }

@@ -33,10 +33,10 @@ class MatrixResource {
             @PathVariable UUID id,
             @RequestParam(required = false) @Nullable LocalDate from,
             @RequestParam(required = false) @Nullable LocalDate to,
-            @RequestParam(required = false) @Nullable String bender,
+            @RequestParam(required = false) @Nullable UUID bender,
             @RequestParam(required = false) @Nullable String conduit,
             @RequestParam(required = false) @Nullable String preset) {
-        return matrix.of(who, id, new Outcomes.Filter(from, to, blank(bender), blank(conduit), blank(preset)));
+        return matrix.of(who, id, new Outcomes.Filter(from, to, bender, blank(conduit), blank(preset)));
     }
 
     private static @Nullable String blank(@Nullable String text) {

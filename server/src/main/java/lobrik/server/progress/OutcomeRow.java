@@ -47,6 +47,7 @@ class OutcomeRow {
     private Instant measuredAt;
     private String title;
     private String benderLabel;
+    private @Nullable UUID benderRevisionId;
     private String conduitLabel;
     private String preset;
     private long lengthTolerancePm;
@@ -104,6 +105,7 @@ class OutcomeRow {
         this.measuredAt = measured.measuredAt().orElse(attempt.startedAt());
         this.title = exercise.title();
         this.benderLabel = exercise.benderLabel();
+        this.benderRevisionId = attempt.benderRevisionId();
         this.conduitLabel = exercise.conduitLabel();
         this.preset = attempt.tolerances().preset();
         this.lengthTolerancePm = limits.length().count();
@@ -174,7 +176,7 @@ class OutcomeRow {
                 attemptId.toString(),
                 measuredAt.atZone(zone).toLocalDate().toEpochDay(),
                 BendKind.withId(kind).orElseThrow(),
-                benderLabel,
+                bender(),
                 points,
                 passed,
                 new Strictness(
@@ -208,6 +210,11 @@ class OutcomeRow {
 
     String title() {
         return title;
+    }
+
+    /** What it was bent on, as the core tells benders apart: nothing where it is of another school. */
+    String bender() {
+        return benderRevisionId == null ? "" : benderRevisionId.toString();
     }
 
     String benderLabel() {

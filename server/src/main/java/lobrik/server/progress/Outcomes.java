@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -36,7 +37,7 @@ class Outcomes {
     record Filter(
             @Nullable LocalDate from,
             @Nullable LocalDate to,
-            @Nullable String bender,
+            @Nullable UUID bender,
             @Nullable String conduit,
             @Nullable String preset) {
 
@@ -75,7 +76,7 @@ class Outcomes {
             """;
 
     private static final String NARROW = """
-            o.trainee_id, o.attempt_id, o.kind, o.measured_at, o.bender_label, o.points, o.passed,
+            o.trainee_id, o.attempt_id, o.kind, o.measured_at, cast(o.bender_revision_id as text), o.points, o.passed,
             o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.rebent, o.cause, o.cause_bend
             """;
 
@@ -126,7 +127,8 @@ class Outcomes {
             conditions.append(" and o.measured_at < :until");
         }
         if (filter.bender() != null) {
-            conditions.append(" and o.bender_label = :bender");
+            conditions.append(
+                    " and o.bender_revision_id in (select id from bender_revision where bender_id = :bender)");
         }
         if (filter.conduit() != null) {
             conditions.append(" and o.conduit_label = :conduit");
@@ -175,7 +177,7 @@ class Outcomes {
                         attempt.toString(),
                         measuredAt.atZone(zone()).toLocalDate().toEpochDay(),
                         BendKind.withId((String) row[2]).orElseThrow(),
-                        (String) row[4],
+                        Objects.requireNonNullElse((String) row[4], ""),
                         (Double) row[5],
                         (Boolean) row[6],
                         new Strictness(new Length((Long) row[7]), new Angle((Long) row[8]), new Angle((Long) row[9])),

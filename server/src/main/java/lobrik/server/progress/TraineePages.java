@@ -324,7 +324,7 @@ public class TraineePages {
         List<Quantity> byHand = with.stream()
                 .map(row -> row.missed(feature)
                         .orElseThrow()
-                        .byHandOn(benders.getOrDefault(row.benderLabel(), KnownBender.NONE)))
+                        .byHandOn(benders.getOrDefault(row.bender(), KnownBender.NONE)))
                 .toList();
         return Estimate.of(byHand, Estimate.USUAL_CONFIDENCE)
                 .map(estimate -> new FeatureTrend(

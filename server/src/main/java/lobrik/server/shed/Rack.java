@@ -1,10 +1,13 @@
 package lobrik.server.shed;
 
 import jakarta.persistence.EntityManager;
+import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shop.Conduit;
+import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,14 +16,25 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Rack {
 
-    /** A bender with the conduit that it bends. */
-    public record Racked(BenderProfile bender, ConduitSize conduit) {
+    /**
+     * A bender as it is now, with the conduit that it bends.
+     *
+     * @param revision the newest
+     */
+    public record Racked(Bender bender, BenderRevision revision, ConduitSize conduit) {
 
         /** The two together, as the core has them. */
         public Tooling tooling() {
-            return new Tooling(new Conduit(conduit.outsideDiameter()), bender.figures());
+            return new Tooling(new Conduit(conduit.outsideDiameter()), revision.tool());
         }
     }
+
+    private static final String NEWEST = """
+            select new lobrik.server.shed.Rack$Racked(b, r, c) from Bender b
+              join ConduitSize c on c.id = b.conduitId
+              join BenderRevision r on r.benderId = b.id
+            where b.centreId = :centre
+              and r.revision = (select max(n.revision) from BenderRevision n where n.benderId = b.id)""";
 
     private final EntityManager entities;
 
@@ -35,14 +49,36 @@ public class Rack {
      */
     @Transactional(readOnly = true)
     public Racked bender(SignedIn who, UUID id) {
-        return entities.createQuery("""
-                        select new lobrik.server.shed.Rack$Racked(b, c) from BenderProfile b
-                          join ConduitSize c on c.id = b.conduitId
-                        where b.id = :id and b.centreId = :centre""", Racked.class)
-                .setParameter("id", id)
+        return entities.createQuery(NEWEST + " and b.id = :id", Racked.class)
                 .setParameter("centre", who.centreId())
+                .setParameter("id", id)
                 .getResultStream()
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.notFound("bender"));
+    }
+
+    /** All of a centre, by label. */
+    @Transactional(readOnly = true)
+    List<Racked> all(SignedIn who) {
+        return entities.createQuery(NEWEST + " order by b.label", Racked.class)
+                .setParameter("centre", who.centreId())
+                .getResultList();
+    }
+
+    /**
+     * The revision of a centre's bender that somebody means who gives a label and figures; the newest of those that have them. Nothing
+     * where the centre has no such bender: the exercise came from another school.
+     */
+    @Transactional(readOnly = true)
+    public Optional<BenderRevision> meant(UUID centreId, String label, Tool tool) {
+        return entities.createQuery(
+                        "select r from Bender b join BenderRevision r on r.benderId = b.id"
+                                + " where b.centreId = :centre and b.label = :label order by r.revision desc",
+                        BenderRevision.class)
+                .setParameter("centre", centreId)
+                .setParameter("label", label)
+                .getResultStream()
+                .filter(revision -> revision.tool().equals(tool))
+                .findFirst();
     }
 }

@@ -11,8 +11,6 @@ import lobrik.layout.Caution;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.BenderInput;
 import lobrik.server.calc.ConduitInput;
-import lobrik.shop.Conduit;
-import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -32,15 +30,27 @@ class ShedResource {
 
     record ConduitView(UUID id, String label, ConduitInput figures) {}
 
-    /** A bender with its figures as the calculation interface takes them, and what follows from them. */
-    record BenderView(UUID id, UUID conduitId, String label, BenderInput figures, double gainIn, double arrowLeadIn) {}
+    /**
+     * A bender with its figures as the calculation interface takes them, and what follows from them.
+     *
+     * @param revision how often its figures were changed, and one
+     */
+    record BenderView(
+            UUID id,
+            UUID conduitId,
+            String label,
+            int revision,
+            BenderInput figures,
+            double gainIn,
+            double arrowLeadIn) {}
 
     private final EntityManager entities;
-
+    private final Rack rack;
     private final JudgingPresets presets;
 
-    ShedResource(EntityManager entities, JudgingPresets presets) {
+    ShedResource(EntityManager entities, Rack rack, JudgingPresets presets) {
         this.entities = entities;
+        this.rack = rack;
         this.presets = presets;
     }
 
@@ -51,13 +61,9 @@ class ShedResource {
                         "from ConduitSize where centreId = :centre order by outsideDiameterPm", ConduitSize.class)
                 .setParameter("centre", who.centreId())
                 .getResultList();
-        List<BenderProfile> benders = entities.createQuery(
-                        "from BenderProfile where centreId = :centre order by label", BenderProfile.class)
-                .setParameter("centre", who.centreId())
-                .getResultList();
         return new Shed(
                 conduits.stream().map(ShedResource::view).toList(),
-                benders.stream().map(bender -> view(bender, conduits)).toList(),
+                rack.all(who).stream().map(ShedResource::view).toList(),
                 presets.all(who),
                 Stream.of(Caution.values()).map(Caution::text).toList());
     }
@@ -69,29 +75,15 @@ class ShedResource {
                 new ConduitInput(conduit.outsideDiameter().inches()));
     }
 
-    private static BenderView view(BenderProfile bender, List<ConduitSize> conduits) {
-        Shoe figures = bender.figures();
-        ConduitSize conduit = conduits.stream()
-                .filter(size -> size.id().equals(bender.conduitId()))
-                .findFirst()
-                .orElseThrow();
-        Tooling tooling = new Tooling(new Conduit(conduit.outsideDiameter()), figures);
+    private static BenderView view(Rack.Racked racked) {
+        Tooling tooling = racked.tooling();
         return new BenderView(
-                bender.id(),
-                bender.conduitId(),
-                bender.label(),
-                input(figures),
+                racked.bender().id(),
+                racked.bender().conduitId(),
+                racked.bender().label(),
+                racked.revision().revision(),
+                BenderInput.of(tooling.tool()),
                 tooling.gain().inches(),
                 tooling.shoe().arrowLead().inches());
-    }
-
-    private static BenderInput input(Shoe figures) {
-        return new BenderInput(
-                figures.takeUp().inches(),
-                figures.radius().inches(),
-                figures.minSpacing().inches(),
-                figures.minStub().inches(),
-                figures.minStanding().inches(),
-                figures.springback().degrees());
     }
 }

@@ -42,7 +42,10 @@ class PersonFile {
                     "assignments",
                     "select a.*, e.title, e.kind, e.conduit_label, e.bender_label, e.definition "
                             + "from assignment a join exercise e on e.id = a.exercise_id where a.trainee_id = :trainee order by a.given_at"),
-            new Part("attempts", "select * from attempt where trainee_id = :trainee order by started_at"),
+            new Part(
+                    "attempts",
+                    "select a.*, b.said as judged_by from attempt a join basis b on b.id = a.basis_id "
+                            + "where a.trainee_id = :trainee order by a.started_at"),
             new Part(
                     "readings",
                     "select r.*, a.full_name as taken_by_name from reading r join account a on a.id = r.taken_by "

@@ -1,14 +1,21 @@
 package lobrik.server.transfer;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.io.IOException;
-import java.io.UncheckedIOException;
 import java.io.Writer;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import lobrik.assessment.Entry;
+import lobrik.assessment.WhatCounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
@@ -77,14 +84,14 @@ class ReadingsFile {
                     "Seconds by which the device's clock was ahead of the server's, below 0 behind it. Empty where it is not"
                             + " known."));
 
+    /** One piece after the other, so that what counts of one is known when its rows are written. */
     private static final String QUERY = """
-            select r.id, r.attempt_id, c.name, t.id, t.full_name, e.title, e.kind, e.conduit_label, e.bender_label, r.feature,
-              r.unit, o.targets[array_position(o.features, r.feature)], r.value,
-              o.tolerances[array_position(o.features, r.feature)],
-              not exists (select 1 from reading x where x.corrects = r.id)
-                and not exists (select 1 from set_aside s where s.record_id = r.id),
-              r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name, r.taken_with, r.instrument,
-              r.said_at, r.device_ahead_ms
+            select r.id, r.attempt_id, c.name as cohort, t.id as trainee_id, t.full_name as trainee, e.title, e.kind, e.conduit_label,
+              e.bender_label, r.feature, r.unit, o.targets[array_position(o.features, r.feature)] as target, r.value,
+              o.tolerances[array_position(o.features, r.feature)] as tolerance,
+              exists (select 1 from set_aside s where s.record_id = r.id) as set_aside,
+              r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name as taken_by, r.taken_with,
+              r.instrument, r.said_at, r.device_ahead_ms, r.entry_no
             from cohort c
             join trainee t on t.cohort_id = c.id
             join attempt p on p.trainee_id = t.id
@@ -93,7 +100,84 @@ class ReadingsFile {
             join account a on a.id = r.taken_by
             left join outcome o on o.attempt_id = p.id
             where c.id = any (:cohorts)
+            order by r.attempt_id, r.entry_no
             """;
+
+    /** A reading with all that is told of it. */
+    private record Row(Tuple columns) implements Entry {
+
+        private <T> @Nullable T get(String column, Class<T> type) {
+            return columns.get(column, type);
+        }
+
+        @Override
+        public UUID id() {
+            return columns.get("id", UUID.class);
+        }
+
+        UUID attemptId() {
+            return columns.get("attempt_id", UUID.class);
+        }
+
+        String feature() {
+            return columns.get("feature", String.class);
+        }
+
+        boolean isSetAside() {
+            return columns.get("set_aside", Boolean.class);
+        }
+
+        @Override
+        public Optional<UUID> correctionOf() {
+            return Optional.ofNullable(get("corrects", UUID.class));
+        }
+
+        @Override
+        public long takenAtMicros() {
+            return ChronoUnit.MICROS.between(Instant.EPOCH, columns.get("taken_at", Instant.class));
+        }
+
+        @Override
+        public Optional<Long> number() {
+            return Optional.ofNullable(get("entry_no", Long.class));
+        }
+
+        List<@Nullable Object> cells(boolean counts) {
+            String unit = get("unit", String.class);
+            Long target = get("target", Long.class);
+            Long value = get("value", Long.class);
+            Long deviation = counts && target != null && value != null ? Long.valueOf(value - target) : null;
+            Long ahead = get("device_ahead_ms", Long.class);
+            return Arrays.asList(
+                    id(),
+                    attemptId(),
+                    get("cohort", String.class),
+                    get("trainee_id", UUID.class),
+                    get("trainee", String.class),
+                    get("title", String.class),
+                    get("kind", String.class),
+                    get("conduit_label", String.class),
+                    get("bender_label", String.class),
+                    feature(),
+                    unit == null ? null : unit.equals("ndeg") ? "deg" : "in",
+                    Cells.number(target, unit),
+                    Cells.number(value, unit),
+                    Cells.number(deviation, unit),
+                    Cells.number(get("tolerance", Long.class), unit),
+                    counts,
+                    get("omitted", String.class),
+                    get("typed", String.class),
+                    get("corrects", UUID.class),
+                    get("reason", String.class),
+                    Cells.moment(get("taken_at", Instant.class)),
+                    Cells.moment(get("received_at", Instant.class)),
+                    get("taken_by", String.class),
+                    get("taken_with", String.class),
+                    get("instrument", String.class),
+                    Cells.moment(get("said_at", Instant.class)),
+                    ahead == null ? null : ahead / 1000);
+        }
+    }
 
     /** Rows that are fetched at once. */
     static final int FETCHED = 1_000;
@@ -115,55 +199,32 @@ class ReadingsFile {
     @Transactional(readOnly = true)
     public void write(List<Cohort> of, Writer to) throws IOException {
         try (CSVPrinter printer = Cells.csv(to);
-                Stream<Object[]> rows = Rows.of(entities.createNativeQuery(QUERY, Object[].class)
+                Stream<Tuple> rows = Rows.named(entities.createNativeQuery(QUERY, Tuple.class)
                         .setParameter("cohorts", of.stream().map(Cohort::id).toArray(UUID[]::new))
                         .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
             printer.printRecord(COLUMNS.stream().map(Column::name));
-            rows.forEach(row -> print(printer, row));
-        } catch (UncheckedIOException broken) {
-            throw broken.getCause();
+            List<Row> piece = new ArrayList<>();
+            for (Tuple columns : (Iterable<Tuple>) rows::iterator) {
+                Row row = new Row(columns);
+                if (!piece.isEmpty() && !piece.getFirst().attemptId().equals(row.attemptId())) {
+                    print(printer, piece);
+                    piece.clear();
+                }
+                piece.add(row);
+            }
+            print(printer, piece);
         }
     }
 
-    private static void print(CSVPrinter printer, Object[] row) {
-        String unit = (String) row[10];
-        Long target = (Long) row[11];
-        Long value = (Long) row[12];
-        boolean counts = (Boolean) row[14];
-        Long deviation = counts && target != null && value != null ? Long.valueOf(value - target) : null;
-        try {
-            Cells.print(
-                    printer,
-                    Arrays.asList(
-                            row[0],
-                            row[1],
-                            row[2],
-                            row[3],
-                            row[4],
-                            row[5],
-                            row[6],
-                            row[7],
-                            row[8],
-                            row[9],
-                            unit == null ? null : unit.equals("ndeg") ? "deg" : "in",
-                            Cells.number(target, unit),
-                            Cells.number(value, unit),
-                            Cells.number(deviation, unit),
-                            Cells.number((Long) row[13], unit),
-                            counts,
-                            row[15],
-                            row[16],
-                            row[17],
-                            row[18],
-                            Cells.moment((Instant) row[19]),
-                            Cells.moment((Instant) row[20]),
-                            row[21],
-                            row[22],
-                            row[23],
-                            Cells.moment((Instant) row[24]),
-                            row[25] == null ? null : (Long) row[25] / 1000));
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
+    /** The readings of one piece, in the order in which they were written down. */
+    private static void print(CSVPrinter printer, List<Row> piece) throws IOException {
+        Set<UUID> aside = piece.stream().filter(Row::isSetAside).map(Row::id).collect(Collectors.toSet());
+        Set<UUID> counting = piece.stream().collect(Collectors.groupingBy(Row::feature)).values().stream()
+                .flatMap(about -> WhatCounts.standing(about, aside).stream())
+                .map(Row::id)
+                .collect(Collectors.toSet());
+        for (Row row : piece) {
+            Cells.print(printer, row.cells(counting.contains(row.id())));
         }
     }
 
