@@ -19,7 +19,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
 /**
  * People measure while parts of the school are killed, many times: nothing that was acknowledged is lost, doubled or altered.
- * Only {@code ./lobrik prove} does it, and writes what it measured; in each build {@link SupervisionTest} kills each part once
+ * Only {@code ./lobrik prove} does it, and writes what it measured; in each build {@link CrashTest} kills each part once
  * while people measure.
  */
 @EnabledIfSystemProperty(named = "lobrik.prove", matches = "[1-9]\\d*")

@@ -2,6 +2,7 @@ package lobrik.server.account;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Query;
+import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -87,12 +88,16 @@ public class Audit {
                         select e.at, e.what, a.full_name, e.about, e.address
                         from audit e left join account a on a.id = e.account_id
                         where e.account_id is null or a.centre_id = :centre
-                        order by e.entry_no desc limit :most""", Object[].class)
+                        order by e.entry_no desc limit :most""", Tuple.class)
                 .setParameter("centre", who.centreId())
                 .setParameter("most", most);
-        try (Stream<Object[]> rows = Rows.of(query)) {
+        try (Stream<Tuple> rows = Rows.named(query)) {
             return rows.map(row -> new Entry(
-                            (Instant) row[0], (String) row[1], (String) row[2], (String) row[3], (String) row[4]))
+                            row.get("at", Instant.class),
+                            row.get("what", String.class),
+                            row.get("full_name", String.class),
+                            row.get("about", String.class),
+                            row.get("address", String.class)))
                     .toList();
         }
     }

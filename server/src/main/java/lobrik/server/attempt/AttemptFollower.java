@@ -1,11 +1,11 @@
 package lobrik.server.attempt;
 
 /**
- * Whoever has to know, in the same transaction, that something was written down of an attempt. What a follower makes of it is
- * derived: when it fails, what was written down stays, so it must not spoil the transaction that it is called in.
+ * Whoever derives something from what was written down of an attempt: once that is on disk, in a transaction of its own, and again where
+ * the server ended over it or where it failed. See {@link FollowUps}.
  */
 public interface AttemptFollower {
 
-    /** Something was; this is how the attempt now stands. */
+    /** Something was written down; this is how the attempt now stands. */
     void written(Measured now);
 }

@@ -31,14 +31,14 @@ public class Keeping {
     private final EntityManager entities;
     private final Attempts attempts;
     private final Live live;
-    private final Followers followers;
+    private final FollowUps followUps;
     private final Clock clock;
 
-    Keeping(EntityManager entities, Attempts attempts, Live live, Followers followers, Clock clock) {
+    Keeping(EntityManager entities, Attempts attempts, Live live, FollowUps followUps, Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
         this.live = live;
-        this.followers = followers;
+        this.followUps = followUps;
         this.clock = clock;
     }
 
@@ -218,7 +218,7 @@ public class Keeping {
         attempt.note(now.assessment().isComplete());
         live.changed(before.trainee().cohortId(), attempt.traineeId(), attempt.id());
         if (toFollow) {
-            followers.tell(now);
+            followUps.note(attempt.id());
         }
         return new Written(now, before.trainee());
     }

@@ -15,19 +15,16 @@ import org.springframework.transaction.annotation.Transactional;
 public class KeepingByTrainee {
 
     private final EntityManager entities;
-    private final Attempts attempts;
     private final Turns turns;
     private final Live live;
-    private final Followers followers;
+    private final FollowUps followUps;
     private final Clock clock;
 
-    KeepingByTrainee(
-            EntityManager entities, Attempts attempts, Turns turns, Live live, Followers followers, Clock clock) {
+    KeepingByTrainee(EntityManager entities, Turns turns, Live live, FollowUps followUps, Clock clock) {
         this.entities = entities;
-        this.attempts = attempts;
         this.turns = turns;
         this.live = live;
-        this.followers = followers;
+        this.followUps = followUps;
         this.clock = clock;
     }
 
@@ -68,7 +65,7 @@ public class KeepingByTrainee {
         entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
-        followers.tell(attempts.again(measured.attempt()));
+        followUps.note(attemptId);
     }
 
     /**
@@ -87,6 +84,6 @@ public class KeepingByTrainee {
         entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
-        followers.tell(attempts.again(measured.attempt()));
+        followUps.note(attemptId);
     }
 }

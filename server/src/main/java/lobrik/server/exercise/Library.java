@@ -1,6 +1,7 @@
 package lobrik.server.exercise;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -50,19 +51,21 @@ public class Library {
     @Transactional(readOnly = true)
     List<Shelved> shelf(SignedIn who) {
         Map<UUID, Long> given = entities.createQuery("""
-                        select e.entryId, count(a) from Exercise e join Assignment a on a.exerciseId = e.id
-                        where e.centreId = :centre group by e.entryId""", Object[].class)
+                        select e.entryId as entry, count(a) as given from Exercise e join Assignment a on a.exerciseId = e.id
+                        where e.centreId = :centre group by e.entryId""", Tuple.class)
                 .setParameter("centre", who.centreId())
                 .getResultStream()
-                .collect(Collectors.toMap(row -> (UUID) row[0], row -> (Long) row[1]));
+                .collect(Collectors.toMap(row -> row.get("entry", UUID.class), row -> row.get("given", Long.class)));
         return entities.createQuery("""
-                        select l, e from LibraryEntry l join Exercise e on e.entryId = l.id
+                        select l as entry, e as latest from LibraryEntry l join Exercise e on e.entryId = l.id
                         where l.centreId = :centre and e.variantOf is null
-                          and e.version = (select max(v.version) from Exercise v where v.entryId = l.id)""", Object[].class)
+                          and e.version = (select max(v.version) from Exercise v where v.entryId = l.id)""", Tuple.class)
                 .setParameter("centre", who.centreId())
                 .getResultStream()
-                .map(row -> new Shelved(
-                        (LibraryEntry) row[0], (Exercise) row[1], given.getOrDefault(((LibraryEntry) row[0]).id(), 0L)))
+                .map(row -> {
+                    LibraryEntry entry = row.get("entry", LibraryEntry.class);
+                    return new Shelved(entry, row.get("latest", Exercise.class), given.getOrDefault(entry.id(), 0L));
+                })
                 .sorted(Comparator.comparing((Shelved each) -> each.latest().title(), String.CASE_INSENSITIVE_ORDER)
                         .thenComparing(each -> each.entry().id()))
                 .toList();

@@ -9,15 +9,9 @@ public final class Rows {
 
     private Rows() {}
 
-    /** One after the other, with columns by name. */
-    @SuppressWarnings("unchecked") // As below.
-    public static Stream<Tuple> named(Query query) {
-        return query.getResultStream();
-    }
-
-    /** One after the other, each with the columns in their order; a stream that is not read to its end has to be closed. */
+    /** One after the other, with columns by name; a stream that is not read to its end has to be closed. */
     @SuppressWarnings("unchecked") // The interface of native questions is older than generics.
-    public static Stream<Object[]> of(Query query) {
+    public static Stream<Tuple> named(Query query) {
         return query.getResultStream();
     }
 }

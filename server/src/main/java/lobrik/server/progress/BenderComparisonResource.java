@@ -8,6 +8,7 @@ import java.util.List;
 import lobrik.progress.BenderComparison;
 import lobrik.progress.Interval;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.platform.Numbers;
 import lobrik.server.platform.TurnedDown;
@@ -22,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The benders compared, and whether what one adds costs points. */
 @RestController
+@Settled
 @Tag(name = "progress")
 class BenderComparisonResource {
 

@@ -1,6 +1,7 @@
 package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -70,6 +71,12 @@ public class Gradebook {
             Length wasted,
             @Nullable Integer minutes) {}
 
+    /** Pieces of somebody in a kind of bend, and how many of them passed. */
+    private record Counted(long pieces, long passes) {
+
+        static final Counted NOTHING = new Counted(0, 0);
+    }
+
     private static final int MEAN_OF = 4;
     private static final int FETCHED = 1_000;
 
@@ -93,7 +100,7 @@ public class Gradebook {
         matrix.of(who, cohortId, Outcomes.Filter.ALL).rows().forEach(row -> rows.put(row.traineeId(), row));
         Map<UUID, List<SignOffs.Signed>> signed =
                 signOffs.of(trainees.stream().map(Trainee::id).toList());
-        Map<String, long[]> counts = counts(cohortId);
+        Map<String, Counted> counts = counts(cohortId);
         List<GradeRow> grades = new ArrayList<>();
         for (Trainee trainee : trainees) {
             MatrixView.MatrixRow row = Objects.requireNonNull(rows.get(trainee.id()));
@@ -102,23 +109,25 @@ public class Gradebook {
                     row.cells().stream()
                             .map(cell -> grade(
                                     cell,
-                                    counts.getOrDefault(trainee.id() + cell.kind(), new long[2]),
+                                    counts.getOrDefault(trainee.id() + cell.kind(), Counted.NOTHING),
                                     signed.getOrDefault(trainee.id(), List.of())))
                             .toList()));
         }
         return grades;
     }
 
-    private Map<String, long[]> counts(UUID cohortId) {
-        Map<String, long[]> counts = new HashMap<>();
-        Rows.of(entities.createNativeQuery("""
-                        select trainee_id, kind, count(*), count(*) filter (where passed)
-                        from outcome where cohort_id = :cohort group by trainee_id, kind""", Object[].class).setParameter("cohort", cohortId))
-                .forEach(row -> counts.put("" + row[0] + row[1], new long[] {(Long) row[2], (Long) row[3]}));
+    private Map<String, Counted> counts(UUID cohortId) {
+        Map<String, Counted> counts = new HashMap<>();
+        Rows.named(entities.createNativeQuery("""
+                        select trainee_id, kind, count(*) as pieces, count(*) filter (where passed) as passes
+                        from outcome where cohort_id = :cohort group by trainee_id, kind""", Tuple.class).setParameter("cohort", cohortId))
+                .forEach(row -> counts.put(
+                        row.get("trainee_id", UUID.class) + row.get("kind", String.class),
+                        new Counted(row.get("pieces", Long.class), row.get("passes", Long.class))));
         return counts;
     }
 
-    private static Grade grade(MatrixCell cell, long[] counts, List<SignOffs.Signed> signed) {
+    private static Grade grade(MatrixCell cell, Counted counts, List<SignOffs.Signed> signed) {
         Optional<SignOff> signature = signed.stream()
                 .filter(each -> each.stands() && each.signature().kind().equals(cell.kind()))
                 .map(SignOffs.Signed::signature)
@@ -128,8 +137,8 @@ public class Gradebook {
         return new Grade(
                 BendKind.withId(cell.kind()).orElseThrow(),
                 cell.standing().words(),
-                counts[0],
-                counts[1],
+                counts.pieces(),
+                counts.passes(),
                 recent.isEmpty()
                         ? Optional.empty()
                         : Optional.of(recent.getLast().points()),
@@ -161,36 +170,36 @@ public class Gradebook {
     }
 
     private void pieces(String which, UUID[] ids, Consumer<PieceRow> to) {
-        try (Stream<Object[]> rows = Rows.of(entities.createNativeQuery("""
-                        select o.attempt_id, t.id, t.full_name, o.kind, o.title, o.measured_at, o.conduit_label,
+        try (Stream<Tuple> rows = Rows.named(entities.createNativeQuery("""
+                        select o.attempt_id, t.id as trainee_id, t.full_name, o.kind, o.title, o.measured_at, o.conduit_label,
                           o.bender_label, o.preset, o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.conduit_pm,
                           o.wasted_pm, o.minutes
                         from cohort c join trainee t on t.cohort_id = c.id join outcome o on o.trainee_id = t.id
-                        where %s order by c.name, t.bench, t.id, o.measured_at""".formatted(which), Object[].class)
+                        where %s order by c.name, t.bench, t.id, o.measured_at""".formatted(which), Tuple.class)
                 .setParameter("ids", ids)
                 .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
             rows.map(Gradebook::piece).forEach(to);
         }
     }
 
-    private static PieceRow piece(Object[] row) {
+    private static PieceRow piece(Tuple row) {
         return new PieceRow(
-                (UUID) row[0],
-                (UUID) row[1],
-                (String) row[2],
-                (String) row[3],
-                (String) row[4],
-                (Instant) row[5],
-                (String) row[6],
-                (String) row[7],
-                (String) row[8],
-                (Double) row[9],
-                (Boolean) row[10],
-                (Double) row[11],
-                (Integer) row[12],
-                (String) row[13],
-                new Length((Long) row[14]),
-                new Length((Long) row[15]),
-                (Integer) row[16]);
+                row.get("attempt_id", UUID.class),
+                row.get("trainee_id", UUID.class),
+                row.get("full_name", String.class),
+                row.get("kind", String.class),
+                row.get("title", String.class),
+                row.get("measured_at", Instant.class),
+                row.get("conduit_label", String.class),
+                row.get("bender_label", String.class),
+                row.get("preset", String.class),
+                row.get("points", Double.class),
+                row.get("passed", Boolean.class),
+                row.get("arithmetic", Double.class),
+                row.get("rebent", Integer.class),
+                row.get("cause", String.class),
+                new Length(row.get("conduit_pm", Long.class)),
+                new Length(row.get("wasted_pm", Long.class)),
+                row.get("minutes", Integer.class));
     }
 }

@@ -6,6 +6,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.LocalDate;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A cohort at a glance. */
 @RestController
+@Settled
 @Tag(name = "progress")
 class MatrixResource {
 

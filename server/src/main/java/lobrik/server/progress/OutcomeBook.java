@@ -57,7 +57,6 @@ public class OutcomeBook implements AttemptFollower {
         this.transaction = transaction;
     }
 
-    /** In the transaction of what was written, and without one of its own: a failure here is not to end that. */
     @Override
     public void written(Measured now) {
         UUID id = now.attempt().id();

@@ -2,6 +2,7 @@ package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
 import jakarta.persistence.Query;
+import jakarta.persistence.Tuple;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -76,7 +77,7 @@ class Outcomes {
             """;
 
     private static final String NARROW = """
-            o.trainee_id, o.attempt_id, o.kind, o.measured_at, cast(o.bender_revision_id as text), o.points, o.passed,
+            o.trainee_id, o.attempt_id, o.kind, o.measured_at, cast(o.bender_revision_id as text) as bender, o.points, o.passed,
             o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.rebent, o.cause, o.cause_bend
             """;
 
@@ -93,10 +94,10 @@ class Outcomes {
 
     /** The last pieces of some trainees in each kind of bend, from the oldest, without their features. */
     Map<UUID, Map<BendKind, List<Dot>>> dots(Collection<UUID> trainees, Filter filter, int most) {
-        Query query = entities.createNativeQuery(CELLS.formatted(NARROW, conditions(filter)), Object[].class);
+        Query query = entities.createNativeQuery(CELLS.formatted(NARROW, conditions(filter)), Tuple.class);
         bind(query, trainees, filter, most);
         Map<UUID, Map<BendKind, List<Dot>>> dots = new HashMap<>();
-        Rows.of(query)
+        Rows.named(query)
                 .map(Outcomes::dot)
                 .forEach(dot -> dots.computeIfAbsent(dot.traineeId(), id -> new EnumMap<>(BendKind.class))
                         .computeIfAbsent(dot.outcome().kind(), kind -> new ArrayList<>())
@@ -162,26 +163,29 @@ class Outcomes {
         }
     }
 
-    private static Dot dot(Object[] row) {
-        Instant measuredAt = (Instant) row[3];
-        Integer bend = (Integer) row[12];
-        Optional<Slip> slip = Optional.ofNullable((String) row[11])
+    private static Dot dot(Tuple row) {
+        Instant measuredAt = row.get("measured_at", Instant.class);
+        Integer bend = row.get("cause_bend", Integer.class);
+        Optional<Slip> slip = Optional.ofNullable(row.get("cause", String.class))
                 .flatMap(CauseId::withId)
                 .map(id -> new Slip(id, bend == null ? OptionalInt.empty() : OptionalInt.of(bend)));
-        UUID attempt = (UUID) row[1];
+        UUID attempt = row.get("attempt_id", UUID.class);
         return new Dot(
-                (UUID) row[0],
+                row.get("trainee_id", UUID.class),
                 attempt,
                 measuredAt,
                 new Outcome(
                         attempt.toString(),
                         measuredAt.atZone(zone()).toLocalDate().toEpochDay(),
-                        BendKind.withId((String) row[2]).orElseThrow(),
-                        Objects.requireNonNullElse((String) row[4], ""),
-                        (Double) row[5],
-                        (Boolean) row[6],
-                        new Strictness(new Length((Long) row[7]), new Angle((Long) row[8]), new Angle((Long) row[9])),
-                        (Integer) row[10],
+                        BendKind.withId(row.get("kind", String.class)).orElseThrow(),
+                        Objects.requireNonNullElse(row.get("bender", String.class), ""),
+                        row.get("points", Double.class),
+                        row.get("passed", Boolean.class),
+                        new Strictness(
+                                new Length(row.get("length_tolerance_pm", Long.class)),
+                                new Angle(row.get("angle_tolerance_ndeg", Long.class)),
+                                new Angle(row.get("twist_tolerance_ndeg", Long.class))),
+                        row.get("rebent", Integer.class),
                         slip,
                         List.of()));
     }
@@ -189,44 +193,47 @@ class Outcomes {
     /** When each of some trainees was measured last; whoever never was is left out. */
     Map<UUID, Instant> lastOf(Collection<UUID> trainees) {
         Map<UUID, Instant> last = new HashMap<>();
-        Rows.of(entities.createNativeQuery("""
+        Rows.named(entities.createNativeQuery("""
                         select t.id, o.measured_at from unnest(cast(:trainees as uuid[])) t(id)
                         cross join lateral (select measured_at from outcome
-                          where trainee_id = t.id order by measured_at desc limit 1) o""", Object[].class).setParameter("trainees", trainees.toArray(UUID[]::new)))
-                .forEach(row -> last.put((UUID) row[0], (Instant) row[1]));
+                          where trainee_id = t.id order by measured_at desc limit 1) o""", Tuple.class).setParameter("trainees", trainees.toArray(UUID[]::new)))
+                .forEach(row -> last.put(row.get("id", UUID.class), row.get("measured_at", Instant.class)));
         return last;
     }
 
     /** What went wrong in a cohort since then, the commonest first. */
     List<SlipCount> slips(UUID cohortId, Instant since) {
         List<SlipCount> counts = new ArrayList<>();
-        Rows.of(entities.createNativeQuery("""
-                        select cause, count(*), count(distinct trainee_id) from outcome
+        Rows.named(entities.createNativeQuery("""
+                        select cause, count(*) as times, count(distinct trainee_id) as people from outcome
                         where cohort_id = :cohort and measured_at >= :since and cause is not null
-                        group by cause order by 2 desc, 1""", Object[].class)
+                        group by cause order by 2 desc, 1""", Tuple.class)
                         .setParameter("cohort", cohortId)
                         .setParameter("since", since))
-                .forEach(row -> CauseId.withId((String) row[0])
+                .forEach(row -> CauseId.withId(row.get("cause", String.class))
                         .filter(CauseId::isFault)
-                        .ifPresent(cause -> counts.add(
-                                new SlipCount(cause, ((Long) row[1]).intValue(), ((Long) row[2]).intValue()))));
+                        .ifPresent(cause -> counts.add(new SlipCount(
+                                cause,
+                                Math.toIntExact(row.get("times", Long.class)),
+                                Math.toIntExact(row.get("people", Long.class))))));
         return counts;
     }
 
     /** What went wrong with each of a cohort since then. */
     Map<UUID, SlipRecord> slipsOf(UUID cohortId, Instant since) {
         Map<UUID, SlipRecord> records = new HashMap<>();
-        Rows.of(entities.createNativeQuery("""
-                        select trainee_id, cause, count(*) from outcome
-                        where cohort_id = :cohort and measured_at >= :since group by trainee_id, cause""", Object[].class)
+        Rows.named(entities.createNativeQuery("""
+                        select trainee_id, cause, count(*) as times from outcome
+                        where cohort_id = :cohort and measured_at >= :since group by trainee_id, cause""", Tuple.class)
                         .setParameter("cohort", cohortId)
                         .setParameter("since", since))
                 .forEach(row -> records.computeIfAbsent(
-                                (UUID) row[0], id -> new SlipRecord(new EnumMap<>(CauseId.class)))
+                                row.get("trainee_id", UUID.class), id -> new SlipRecord(new EnumMap<>(CauseId.class)))
                         .slips()
                         .merge(
-                                CauseId.withId(String.valueOf(row[1])).orElse(CauseId.UNCLEAR),
-                                ((Long) row[2]).intValue(),
+                                CauseId.withId(String.valueOf(row.get("cause", String.class)))
+                                        .orElse(CauseId.UNCLEAR),
+                                Math.toIntExact(row.get("times", Long.class)),
                                 Integer::sum));
         return records;
     }
@@ -245,18 +252,19 @@ class Outcomes {
     /** What somebody did in all, by kind of bend. */
     Map<BendKind, Total> totals(UUID traineeId) {
         Map<BendKind, Total> totals = new EnumMap<>(BendKind.class);
-        Rows.of(entities.createNativeQuery("""
-                        select kind, count(*), count(*) filter (where passed), cast(sum(conduit_pm) as bigint),
-                          cast(sum(wasted_pm) as bigint), max(measured_at)
-                        from outcome where trainee_id = :trainee group by kind""", Object[].class).setParameter("trainee", traineeId))
+        Rows.named(entities.createNativeQuery("""
+                        select kind, count(*) as pieces, count(*) filter (where passed) as passes,
+                          cast(sum(conduit_pm) as bigint) as used_pm, cast(sum(wasted_pm) as bigint) as wasted_pm,
+                          max(measured_at) as last
+                        from outcome where trainee_id = :trainee group by kind""", Tuple.class).setParameter("trainee", traineeId))
                 .forEach(row -> totals.put(
-                        BendKind.withId((String) row[0]).orElseThrow(),
+                        BendKind.withId(row.get("kind", String.class)).orElseThrow(),
                         new Total(
-                                ((Long) row[1]).intValue(),
-                                ((Long) row[2]).intValue(),
-                                new Length((Long) row[3]),
-                                new Length((Long) row[4]),
-                                (Instant) row[5])));
+                                Math.toIntExact(row.get("pieces", Long.class)),
+                                Math.toIntExact(row.get("passes", Long.class)),
+                                new Length(row.get("used_pm", Long.class)),
+                                new Length(row.get("wasted_pm", Long.class)),
+                                row.get("last", Instant.class))));
         return totals;
     }
 }

@@ -1,6 +1,7 @@
 package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -122,12 +123,12 @@ public class Planning {
     private Map<UUID, Map<UUID, Long>> had(Collection<UUID> trainees) {
         Map<UUID, Map<UUID, Long>> had = new HashMap<>();
         entities.createQuery("""
-                        select a.traineeId, e.entryId, count(*) from Assignment a join Exercise e on e.id = a.exerciseId
-                        where a.traineeId in :trainees group by a.traineeId, e.entryId""", Object[].class)
+                        select a.traineeId as trainee, e.entryId as entry, count(*) as times from Assignment a join Exercise e on e.id = a.exerciseId
+                        where a.traineeId in :trainees group by a.traineeId, e.entryId""", Tuple.class)
                 .setParameter("trainees", trainees)
                 .getResultStream()
-                .forEach(row -> had.computeIfAbsent((UUID) row[0], id -> new HashMap<>())
-                        .put((UUID) row[1], (Long) row[2]));
+                .forEach(row -> had.computeIfAbsent(row.get("trainee", UUID.class), id -> new HashMap<>())
+                        .put(row.get("entry", UUID.class), row.get("times", Long.class)));
         return had;
     }
 

@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** A trainee's page, and what comes next. */
 @RestController
+@Settled
 @Tag(name = "progress")
 class ProgressResource {
 

@@ -14,6 +14,7 @@ import lobrik.progress.Curriculum;
 import lobrik.progress.SignOffRule;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -25,6 +26,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** Signing off: the rules, the signatures, and their withdrawals. */
 @RestController
+@Settled
 @Tag(name = "sign-off")
 class SignOffResource {
 

@@ -1,6 +1,7 @@
 package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -100,13 +101,14 @@ public class SignOffs {
     Map<UUID, Set<BendKind>> standing(Collection<UUID> traineeIds) {
         Map<UUID, Set<BendKind>> standing = new HashMap<>();
         entities.createQuery("""
-                        select s.traineeId, s.kind from SignOff s where s.traineeId in :trainees
-                          and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id)""", Object[].class)
+                        select s.traineeId as trainee, s.kind as kind from SignOff s where s.traineeId in :trainees
+                          and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id)""", Tuple.class)
                 .setParameter("trainees", traineeIds)
                 .getResultStream()
-                .forEach(row -> BendKind.withId((String) row[1])
-                        .ifPresent(kind -> standing.computeIfAbsent((UUID) row[0], id -> new HashSet<>())
-                                .add(kind)));
+                .forEach(row -> BendKind.withId(row.get("kind", String.class))
+                        .ifPresent(
+                                kind -> standing.computeIfAbsent(row.get("trainee", UUID.class), id -> new HashSet<>())
+                                        .add(kind)));
         return standing;
     }
 

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
@@ -206,6 +207,7 @@ class SheetResource {
     }
 
     @Operation(summary = "A trainee's record of achievement, with the evidence of every signature")
+    @Settled
     @GetMapping("/api/trainees/{id}/record.pdf")
     ResponseEntity<byte[]> record(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -215,6 +217,7 @@ class SheetResource {
     }
 
     @Operation(summary = "The record of achievement of whoever holds this key")
+    @Settled
     @GetMapping("/api/own/{code}/record.pdf")
     ResponseEntity<byte[]> ownRecord(
             @PathVariable String code,

@@ -1,6 +1,7 @@
 package lobrik.server.transfer;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.io.OutputStream;
 import java.time.Clock;
 import java.util.List;
@@ -90,11 +91,12 @@ class PersonFile {
             json.writeStringProperty("written", clock.instant().toString());
             for (Part part : PARTS) {
                 json.writeArrayPropertyStart(part.name());
-                try (Stream<Object[]> rows = Rows.of(entities.createNativeQuery(
-                                "select cast(row_to_json(x) as text), 0 from (" + part.rows() + ") x", Object[].class)
+                try (Stream<Tuple> rows = Rows.named(entities.createNativeQuery(
+                                "select cast(row_to_json(x) as text) as written from (" + part.rows() + ") x",
+                                Tuple.class)
                         .setParameter("trainee", trainee.id())
                         .setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED))) {
-                    rows.forEach(row -> json.writeRawValue((String) row[0]));
+                    rows.forEach(row -> json.writeRawValue(row.get("written", String.class)));
                 }
                 json.writeEndArray();
             }

@@ -1,10 +1,13 @@
 package lobrik.server.transfer;
 
+import com.fasterxml.jackson.annotation.JsonInclude;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
@@ -14,8 +17,10 @@ import lobrik.server.progress.Gradebook;
 import lobrik.server.progress.Gradebook.PieceRow;
 import lobrik.server.progress.SignOffView;
 import lobrik.server.progress.TraineePages;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import tools.jackson.core.JsonGenerator;
+import tools.jackson.databind.ObjectWriter;
+import tools.jackson.databind.SequenceWriter;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
@@ -41,7 +46,64 @@ class Statements {
     }
 
     /** Who is meant by an account: where it lives, and its id there. */
-    private record Actor(String home, UUID id, String name) {}
+    private record Account(String homePage, UUID name) {}
+
+    private record Actor(String objectType, String name, Account account) {
+
+        static Actor of(String home, UUID id, String name) {
+            return new Actor("Agent", name, new Account(home, id));
+        }
+    }
+
+    private record Verb(String id, Map<String, String> display) {
+
+        static Verb of(String verb) {
+            return new Verb(VERBS + verb, english(verb));
+        }
+    }
+
+    /** What somebody did something with: an activity, or a statement by its id. */
+    private sealed interface Target {}
+
+    private record Activity(String objectType, String id, Definition definition) implements Target {
+
+        static Activity of(String id, String type, String name, String about) {
+            return new Activity(
+                    "Activity", id, new Definition(type, english(name), about.isEmpty() ? null : english(about)));
+        }
+    }
+
+    private record Definition(
+            String type, Map<String, String> name, @Nullable Map<String, String> description) {}
+
+    private record Reference(String objectType, UUID id) implements Target {}
+
+    private record Points(double scaled, double raw, int min, int max) {}
+
+    private record Result(
+            @Nullable Points score,
+            @Nullable Boolean success,
+            @Nullable Boolean completion,
+            @Nullable String response,
+            @Nullable Duration duration,
+            @Nullable Map<String, Object> extensions) {}
+
+    private record Context(String platform, Map<String, Object> extensions) {}
+
+    private record Statement(
+            UUID id,
+            Actor actor,
+            Verb verb,
+            Target object,
+            Result result,
+            @Nullable Context context,
+            Instant timestamp) {}
+
+    private static final ObjectWriter JSON = JsonMapper.shared()
+            .rebuild()
+            .changeDefaultPropertyInclusion(usual -> usual.withValueInclusion(JsonInclude.Include.NON_NULL))
+            .build()
+            .writer();
 
     /**
      * Writes the statements of a cohort as one array.
@@ -50,134 +112,75 @@ class Statements {
      */
     void write(SignedIn who, Cohort cohort, String home, OutputStream to) {
         List<Trainee> trainees = cohorts.trainees(who, cohort.id());
-        try (JsonGenerator json = JsonMapper.shared().createGenerator(to)) {
-            json.writeStartArray();
-            gradebook.pieces(List.of(cohort), piece -> write(json, piece, home, cohort));
+        try (SequenceWriter statements = JSON.writeValuesAsArray(to)) {
+            gradebook.pieces(List.of(cohort), piece -> statements.write(finished(piece, home, cohort)));
             for (Trainee trainee : trainees) {
-                Actor actor = new Actor(home, trainee.id(), trainee.fullName());
-                pages.signOffs(trainee.id()).forEach(signature -> write(json, signature, actor));
+                Actor actor = Actor.of(home, trainee.id(), trainee.fullName());
+                for (SignOffView signature : pages.signOffs(trainee.id())) {
+                    statements.write(signed(signature, actor));
+                    SignOffView.WithdrawalView withdrawal = signature.withdrawal();
+                    if (withdrawal != null) {
+                        statements.write(withdrawn(signature, withdrawal, actor));
+                    }
+                }
             }
-            json.writeEndArray();
         }
     }
 
-    private static void write(JsonGenerator json, PieceRow piece, String home, Cohort cohort) {
-        json.writeStartObject();
-        json.writeStringProperty("id", piece.attemptId().toString());
-        actor(json, new Actor(home, piece.traineeId(), piece.fullName()));
-        verb(json, piece.passed() ? "passed" : "failed");
-        object(json, OWN + "attempt:" + piece.attemptId(), ASSESSMENT, piece.title(), piece.kind());
-        json.writeObjectPropertyStart("result");
-        json.writeObjectPropertyStart("score");
-        json.writeNumberProperty("scaled", Math.round(piece.points() * 100) / 10_000.0);
-        json.writeNumberProperty("raw", piece.points());
-        json.writeNumberProperty("min", 0);
-        json.writeNumberProperty("max", 100);
-        json.writeEndObject();
-        json.writeBooleanProperty("success", piece.passed());
-        json.writeBooleanProperty("completion", true);
-        if (piece.minutes() != null) {
-            json.writeStringProperty(
-                    "duration", Duration.ofMinutes(piece.minutes()).toString());
-        }
-        json.writeObjectPropertyStart("extensions");
-        json.writeStringProperty(OWN + "bend", piece.kind());
-        json.writeStringProperty(OWN + "conduit", piece.conduitLabel());
-        json.writeStringProperty(OWN + "bender", piece.benderLabel());
-        json.writeStringProperty(OWN + "tolerances", piece.preset());
-        json.writeNumberProperty(OWN + "rebent", piece.rebent());
+    private static Statement finished(PieceRow piece, String home, Cohort cohort) {
+        Map<String, Object> extensions = new LinkedHashMap<>();
+        extensions.put(OWN + "bend", piece.kind());
+        extensions.put(OWN + "conduit", piece.conduitLabel());
+        extensions.put(OWN + "bender", piece.benderLabel());
+        extensions.put(OWN + "tolerances", piece.preset());
+        extensions.put(OWN + "rebent", piece.rebent());
         if (piece.cause() != null) {
-            json.writeStringProperty(OWN + "cause", piece.cause());
+            extensions.put(OWN + "cause", piece.cause());
         }
-        json.writeEndObject();
-        json.writeEndObject();
-        json.writeObjectPropertyStart("context");
-        json.writeStringProperty("platform", "Lobrik");
-        json.writeObjectPropertyStart("extensions");
-        json.writeStringProperty(OWN + "cohort", cohort.name());
-        json.writeEndObject();
-        json.writeEndObject();
-        timestamp(json, piece.measuredAt());
-        json.writeEndObject();
+        return new Statement(
+                piece.attemptId(),
+                Actor.of(home, piece.traineeId(), piece.fullName()),
+                Verb.of(piece.passed() ? "passed" : "failed"),
+                Activity.of(OWN + "attempt:" + piece.attemptId(), ASSESSMENT, piece.title(), piece.kind()),
+                new Result(
+                        new Points(Math.round(piece.points() * 100) / 10_000.0, piece.points(), 0, 100),
+                        piece.passed(),
+                        true,
+                        null,
+                        piece.minutes() == null ? null : Duration.ofMinutes(piece.minutes()),
+                        extensions),
+                new Context("Lobrik", Map.of(OWN + "cohort", cohort.name())),
+                piece.measuredAt());
     }
 
-    private static void write(JsonGenerator json, SignOffView signature, Actor actor) {
-        json.writeStartObject();
-        json.writeStringProperty("id", signature.id().toString());
-        actor(json, actor);
-        verb(json, "mastered");
-        object(json, OWN + "bend:" + signature.kind(), SKILL, signature.kind(), signature.remark());
-        json.writeObjectPropertyStart("result");
-        json.writeBooleanProperty("success", true);
-        json.writeObjectPropertyStart("extensions");
-        json.writeStringProperty(OWN + "signed-by", signature.signedBy());
-        json.writeArrayPropertyStart(OWN + "evidence");
-        signature.evidence().forEach(piece -> json.writeString(piece.attemptId().toString()));
-        json.writeEndArray();
-        json.writeEndObject();
-        json.writeEndObject();
-        timestamp(json, signature.signedAt());
-        json.writeEndObject();
-        SignOffView.WithdrawalView withdrawal = signature.withdrawal();
-        if (withdrawal != null) {
-            json.writeStartObject();
-            json.writeStringProperty(
-                    "id",
-                    UUID.nameUUIDFromBytes((signature.id() + "/withdrawal").getBytes(StandardCharsets.UTF_8))
-                            .toString());
-            actor(json, actor);
-            verb(json, "voided");
-            json.writeObjectPropertyStart("object");
-            json.writeStringProperty("objectType", "StatementRef");
-            json.writeStringProperty("id", signature.id().toString());
-            json.writeEndObject();
-            json.writeObjectPropertyStart("result");
-            json.writeStringProperty("response", withdrawal.reason());
-            json.writeEndObject();
-            timestamp(json, withdrawal.at());
-            json.writeEndObject();
-        }
+    private static Statement signed(SignOffView signature, Actor actor) {
+        Map<String, Object> extensions = new LinkedHashMap<>();
+        extensions.put(OWN + "signed-by", signature.signedBy());
+        extensions.put(
+                OWN + "evidence",
+                signature.evidence().stream().map(each -> each.attemptId()).toList());
+        return new Statement(
+                signature.id(),
+                actor,
+                Verb.of("mastered"),
+                Activity.of(OWN + "bend:" + signature.kind(), SKILL, signature.kind(), signature.remark()),
+                new Result(null, true, null, null, null, extensions),
+                null,
+                signature.signedAt());
     }
 
-    private static void actor(JsonGenerator json, Actor actor) {
-        json.writeObjectPropertyStart("actor");
-        json.writeStringProperty("objectType", "Agent");
-        json.writeStringProperty("name", actor.name());
-        json.writeObjectPropertyStart("account");
-        json.writeStringProperty("homePage", actor.home());
-        json.writeStringProperty("name", actor.id().toString());
-        json.writeEndObject();
-        json.writeEndObject();
+    private static Statement withdrawn(SignOffView signature, SignOffView.WithdrawalView withdrawal, Actor actor) {
+        return new Statement(
+                UUID.nameUUIDFromBytes((signature.id() + "/withdrawal").getBytes(StandardCharsets.UTF_8)),
+                actor,
+                Verb.of("voided"),
+                new Reference("StatementRef", signature.id()),
+                new Result(null, null, null, withdrawal.reason(), null, null),
+                null,
+                withdrawal.at());
     }
 
-    private static void verb(JsonGenerator json, String verb) {
-        json.writeObjectPropertyStart("verb");
-        json.writeStringProperty("id", VERBS + verb);
-        words(json, "display", verb);
-        json.writeEndObject();
-    }
-
-    private static void object(JsonGenerator json, String id, String type, String name, String about) {
-        json.writeObjectPropertyStart("object");
-        json.writeStringProperty("objectType", "Activity");
-        json.writeStringProperty("id", id);
-        json.writeObjectPropertyStart("definition");
-        json.writeStringProperty("type", type);
-        words(json, "name", name);
-        if (!about.isEmpty()) {
-            words(json, "description", about);
-        }
-        json.writeEndObject();
-        json.writeEndObject();
-    }
-
-    private static void words(JsonGenerator json, String property, String words) {
-        json.writeObjectPropertyStart(property);
-        json.writeStringProperty("en", words);
-        json.writeEndObject();
-    }
-
-    private static void timestamp(JsonGenerator json, Instant at) {
-        json.writeStringProperty("timestamp", at.toString());
+    private static Map<String, String> english(String words) {
+        return Map.of("en", words);
     }
 }

@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -34,6 +35,7 @@ import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Files out and in. They are written as they are read, so that no file is too large; see {@link Outgoing}. */
 @RestController
+@Settled
 @Tag(name = "files")
 class TransferResource {
 

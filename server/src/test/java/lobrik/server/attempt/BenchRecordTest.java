@@ -148,20 +148,40 @@ class BenchRecordTest {
                 .doesNotContain(attempt);
     }
 
-    /** What is worked out from a record must not undo it. */
+    private String progress() {
+        String trainee = bench.floor().at("/benches/0/traineeId").asString();
+        return runa.get("/api/trainees/" + trainee + "/progress").body().toString();
+    }
+
+    /** What is worked out from a record does not undo it, holds nobody up, and is had as soon as it can be. */
     @Test
-    void readingThatWasTaken_stays_whenWhatFollowsFromItCannotBeWorkedOut() {
+    void readingThatWasTaken_stays_whenWhatFollowsFromItCannotBeWorkedOut_andThatIsTriedAgain(
+            RunningServer.Address server) {
+        FollowUps followUps = server.context().getBean(FollowUps.class);
         FailingFollower.FAILS_AT.add(UUID.fromString(attempt));
         try {
-            Answer kept = read(runa, "leg", "17 3/4");
-            assertThat(kept.status()).isEqualTo(200);
-            assertThat(runa.get("/api/attempts/" + attempt)
-                            .at("/features/1/state")
-                            .asString())
-                    .isEqualTo("read");
+            readAll();
+            assertThat(runa.get("/api/attempts/" + attempt).at("/score").isNull())
+                    .isFalse();
+            assertThat(progress()).doesNotContain(attempt);
+            followUps.tryAgain();
+            assertThat(progress()).as("it still fails").doesNotContain(attempt);
         } finally {
             FailingFollower.FAILS_AT.clear();
         }
+        followUps.tryAgain();
+        assertThat(progress()).contains(attempt);
+    }
+
+    /** Whoever asks after a reading is never told of a record of before it. */
+    @Test
+    void whatFollowsFromAReading_isThere_whenItIsAskedFor() {
+        readAll();
+        assertThat(progress()).contains(attempt).contains("\"points\":");
+        read(oskar, "leg", "17 3/4");
+        assertThat(progress())
+                .as("two readings that somebody has to decide between")
+                .doesNotContain(attempt);
     }
 
     @Test

@@ -1,0 +1,175 @@
+package lobrik.server.attempt;
+
+import jakarta.annotation.PreDestroy;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
+import java.time.Duration;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.locks.ReentrantLock;
+import lobrik.server.platform.Rows;
+import lobrik.server.platform.Turns;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.scheduling.annotation.Scheduled;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * What follows from something that was written down: worked out once that is on disk, beside the work, from a list in the database. It is
+ * done once for each attempt, in order, and again after a server that ended over it; it can neither refuse a reading nor hold one up.
+ */
+@Component
+public class FollowUps {
+
+    private static final Logger LOG = LoggerFactory.getLogger(FollowUps.class);
+    private static final int PAGE = 20;
+    private static final int MINUTES_BETWEEN = 10;
+
+    /** Whoever reads what follows waits so long for it; then it is shown as far as it is known. */
+    private static final Duration PATIENCE = Duration.ofSeconds(10);
+
+    private static final String NOTE = """
+            insert into follow_up (attempt_id) values (:id)
+            on conflict (attempt_id) do update set asked_no = nextval('entry_number'), failed = 0""";
+
+    private final EntityManager entities;
+    private final TransactionTemplate transaction;
+    private final Attempts attempts;
+    private final Turns turns;
+    private final List<AttemptFollower> followers;
+    private final ReentrantLock oneByOne = new ReentrantLock();
+    private final AtomicBoolean woken = new AtomicBoolean();
+    private final ExecutorService worker = Executors.newSingleThreadExecutor(
+            Thread.ofPlatform().name("following-up").daemon().factory());
+
+    FollowUps(
+            EntityManager entities,
+            TransactionTemplate transaction,
+            Attempts attempts,
+            Turns turns,
+            List<AttemptFollower> followers) {
+        this.entities = entities;
+        this.transaction = transaction;
+        this.attempts = attempts;
+        this.turns = turns;
+        this.followers = followers;
+    }
+
+    /** An attempt, and when it was asked for: what is asked for meanwhile stays on the list. */
+    private record Asked(UUID attemptId, long number) {}
+
+    /** Puts an attempt on the list, in the transaction of what is written down of it. */
+    void note(UUID attemptId) {
+        entities.createNativeQuery(NOTE).setParameter("id", attemptId).executeUpdate();
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                wake();
+            }
+        });
+    }
+
+    private void wake() {
+        if (woken.compareAndSet(false, true)) {
+            try {
+                worker.execute(() -> {
+                    woken.set(false);
+                    settle();
+                });
+            } catch (RejectedExecutionException ending) {
+                LOG.debug("The server ends; the next one goes on with the list", ending);
+            }
+        }
+    }
+
+    /** What a server that ended left on the list. */
+    @EventListener(ApplicationReadyEvent.class)
+    void goOn() {
+        wake();
+    }
+
+    /** Tries once more what failed: what stood in the way may be gone. */
+    @Scheduled(initialDelay = MINUTES_BETWEEN, fixedDelay = MINUTES_BETWEEN, timeUnit = TimeUnit.MINUTES)
+    void tryAgain() {
+        transaction.executeWithoutResult(
+                status -> entities.createNativeQuery("update follow_up set failed = 0 where failed > 0")
+                        .executeUpdate());
+        wake();
+    }
+
+    /** Works out all that is on the list now, and returns when that is done, or after a while. Not to be called in a transaction. */
+    public void settle() {
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        try {
+            if (!oneByOne.tryLock(PATIENCE.toNanos(), TimeUnit.NANOSECONDS)) {
+                return;
+            }
+            try {
+                for (List<Asked> page = page(); !page.isEmpty() && System.nanoTime() < until; page = page()) {
+                    page.forEach(this::followUp);
+                }
+            } finally {
+                oneByOne.unlock();
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+        } catch (RuntimeException e) {
+            LOG.warn("What follows from what was written down could not be worked out; it stays on the list", e);
+        }
+    }
+
+    private List<Asked> page() {
+        return Objects.requireNonNull(transaction.execute(status -> Rows.named(entities.createNativeQuery(
+                                "select attempt_id, asked_no from follow_up where failed = 0 order by asked_no",
+                                Tuple.class)
+                        .setMaxResults(PAGE))
+                .map(row -> new Asked(row.get("attempt_id", UUID.class), row.get("asked_no", Long.class)))
+                .toList()));
+    }
+
+    /** In a transaction of its own: one that fails holds up no other. */
+    private void followUp(Asked asked) {
+        try {
+            transaction.executeWithoutResult(status -> {
+                // Whoever writes has the turn until that is on disk: nothing newer can be written over.
+                turns.take(asked.attemptId());
+                attempts.all(List.of(asked.attemptId()))
+                        .forEach(now -> followers.forEach(follower -> follower.written(now)));
+                done(asked);
+            });
+        } catch (RuntimeException e) {
+            LOG.warn(
+                    "What follows from attempt {} could not be worked out; what was written down stays, and it is tried again",
+                    asked.attemptId(),
+                    e);
+            transaction.executeWithoutResult(status -> entities.createNativeQuery(
+                            "update follow_up set failed = failed + 1 where attempt_id = :id and asked_no = :number")
+                    .setParameter("id", asked.attemptId())
+                    .setParameter("number", asked.number())
+                    .executeUpdate());
+        }
+    }
+
+    private void done(Asked asked) {
+        entities.createNativeQuery("delete from follow_up where attempt_id = :id and asked_no = :number")
+                .setParameter("id", asked.attemptId())
+                .setParameter("number", asked.number())
+                .executeUpdate();
+    }
+
+    @PreDestroy
+    void end() {
+        worker.close();
+    }
+}
