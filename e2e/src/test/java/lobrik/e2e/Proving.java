@@ -16,6 +16,7 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -65,6 +66,7 @@ final class Proving implements AutoCloseable {
 
     private static final Path WRITER = Path.of("../web/target/prove/writer.js");
     private static final Duration DISK_STAYS_FULL = Duration.ofSeconds(2);
+    private static final Duration FOLLOWED_UP_WITHIN = Duration.ofSeconds(20);
 
     private final SmallDisk disk;
     private final Launched school;
@@ -215,6 +217,20 @@ final class Proving implements AutoCloseable {
                 school.databaseUrl(), "lobrik_owner", school.setting("spring.flyway.password"));
     }
 
+    /** What follows from what was written down is worked out after it. */
+    private static void awaitFollowedUp(Statement statement) throws SQLException, InterruptedException {
+        Instant until = Instant.now().plus(FOLLOWED_UP_WITHIN);
+        while (Instant.now().isBefore(until)) {
+            try (ResultSet rows = statement.executeQuery("select count(*) from follow_up")) {
+                rows.next();
+                if (rows.getInt(1) == 0) {
+                    return;
+                }
+            }
+            Thread.sleep(200);
+        }
+    }
+
     /** Has everybody finish and compares what they were told with what is on record. */
     Found finish() throws Exception {
         for (Process writer : writers) {
@@ -230,6 +246,7 @@ final class Proving implements AutoCloseable {
         int withoutOutcome;
         try (Connection owner = owner();
                 Statement statement = owner.createStatement()) {
+            awaitFollowedUp(statement);
             try (ResultSet rows = statement.executeQuery("""
                     select r.id, r.feature, r.typed from reading r join attempt a on a.id = r.attempt_id
                     join trainee t on t.id = a.trainee_id where t.cohort_id = '%s'""".formatted(cohort))) {

@@ -1,5 +1,6 @@
 package lobrik.server.calc;
 
+import lobrik.layout.Method;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

@@ -1,5 +1,6 @@
 package lobrik.server.progress;
 
+import lobrik.server.attempt.FollowUps;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.sql.Connection;
@@ -266,6 +267,7 @@ class ProgressTest {
                     "select exercise_id::text from attempt join outcome on attempt.id = attempt_id" + " where " + cohort
                             + " order by measured_at desc limit 1");
             String whole = only(statement, "select definition::text from exercise where id = '" + broken + "'");
+            server.context().getBean(FollowUps.class).settle();
             List<String> before = outcomes(statement);
             JsonNode floor = runa.get("/api/floor/" + others.id()).at("/benches");
             // As a definition of long ago might be that today's rules refuse; the record itself lets nobody change it.
