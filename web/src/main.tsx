@@ -1,5 +1,5 @@
 import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { lazy, StrictMode, Suspense } from 'react';
+import { type ComponentType, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { Problem } from './api/client';
@@ -7,6 +7,7 @@ import { Floor } from './floor/Floor';
 import { Failed } from './frame/Failed';
 import { Frame } from './frame/Frame';
 import './index.css';
+import { noteAnswer } from './api/queries';
 import { refreshBenches } from './live/benches';
 import { keepNewest, refreshSoon } from './live/refresh';
 import { SheetLink } from './measure/SheetLink';
@@ -14,19 +15,6 @@ import { keepForOffline } from './queue/offline';
 import { rememberQueries } from './queue/known';
 import { Outbox } from './queue/outbox';
 import { OutboxContext } from './queue/outboxContext';
-
-const BenchScreen = lazy(() => import('./bench/BenchScreen'));
-const Wall = lazy(() => import('./floor/Wall'));
-// With the drawings; the browser has them ready before somebody walks to a bench.
-const Measure = lazy(() => import('./measure/Measure'));
-const Verdict = lazy(() => import('./verdict/Verdict'));
-const Show = lazy(() => import('./verdict/Show'));
-const LibraryScreen = lazy(() => import('./library/LibraryScreen'));
-const SetDesk = lazy(() => import('./set/SetDesk'));
-// Brings the chart library, which nobody on the floor needs to wait for.
-const Progress = lazy(() => import('./progress/Progress'));
-const TraineePage = lazy(() => import('./progress/TraineePage'));
-const OwnPage = lazy(() => import('./bench/OwnPage'));
 
 const client: QueryClient = new QueryClient({
   // Somebody else signed in in another window: this one shows who it is now.
@@ -41,27 +29,43 @@ const client: QueryClient = new QueryClient({
 });
 keepNewest(client);
 
-const later = (screen: React.ReactNode) => <Suspense fallback={<p className="p-8">Opening…</p>}>{screen}</Suspense>;
+const OPENING = <p className="p-8">Opening…</p>;
+
+/** A screen that comes when somebody goes there; until it is there, the one before stands. */
+const later = (load: () => Promise<{ default: ComponentType }>) => ({
+  lazy: async () => ({ Component: (await load()).default }),
+});
 
 const router = createBrowserRouter([
   // For whoever holds a sheet; a trainee's phone has no account.
   { path: '/sheet/:code', element: <SheetLink />, errorElement: <Failed /> },
-  { path: '/bench/:code', element: later(<BenchScreen />), errorElement: <Failed /> },
-  { path: '/own/:code', element: later(<OwnPage />), errorElement: <Failed /> },
+  {
+    path: '/bench/:code',
+    ...later(() => import('./bench/BenchScreen')),
+    errorElement: <Failed />,
+    hydrateFallbackElement: OPENING,
+  },
+  {
+    path: '/own/:code',
+    ...later(() => import('./bench/OwnPage')),
+    errorElement: <Failed />,
+    hydrateFallbackElement: OPENING,
+  },
   {
     element: <Frame />,
     errorElement: <Failed />,
+    hydrateFallbackElement: OPENING,
     children: [
       { path: '/floor', element: <Floor /> },
-      { path: '/set', element: later(<SetDesk />) },
-      { path: '/set/library', element: later(<LibraryScreen />) },
-      { path: '/measure', element: later(<Measure />) },
-      { path: '/measure/:attemptId', element: later(<Measure />) },
-      { path: '/verdict/:attemptId', element: later(<Verdict />) },
-      { path: '/verdict/:attemptId/show', element: later(<Show />) },
-      { path: '/wall', element: later(<Wall />) },
-      { path: '/progress', element: later(<Progress />) },
-      { path: '/progress/:traineeId', element: later(<TraineePage />) },
+      { path: '/set', ...later(() => import('./set/SetDesk')) },
+      { path: '/set/library', ...later(() => import('./library/LibraryScreen')) },
+      { path: '/measure', ...later(() => import('./measure/Measure')) },
+      { path: '/measure/:attemptId', ...later(() => import('./measure/Measure')) },
+      { path: '/verdict/:attemptId', ...later(() => import('./verdict/Verdict')) },
+      { path: '/verdict/:attemptId/show', ...later(() => import('./verdict/Show')) },
+      { path: '/wall', ...later(() => import('./floor/Wall')) },
+      { path: '/progress', ...later(() => import('./progress/Progress')) },
+      { path: '/progress/:traineeId', ...later(() => import('./progress/TraineePage')) },
       { path: '*', element: <Navigate to="/floor" replace /> },
     ],
   },
@@ -69,7 +73,7 @@ const router = createBrowserRouter([
 
 const outbox = new Outbox({
   onAttempt: (attempt) => {
-    client.setQueryData(['attempt', attempt.id], attempt);
+    noteAnswer(client, attempt);
     refreshBenches(client, attempt.trainee.cohortId, [attempt.trainee.id]);
     refreshSoon(client, ['progress']);
   },

@@ -270,10 +270,17 @@ export function useComparison(attemptId: string, points: number, wanted: boolean
   });
 }
 
+/** Notes what the server answered to something that was written down: what may have changed, on top of what is known already. */
+export function noteAnswer(client: QueryClient, answer: Attempt | Schemas['AttemptChange']): void {
+  client.setQueryData<Attempt>(['attempt', answer.id], (known) =>
+    'plan' in answer ? answer : known === undefined ? undefined : { ...known, ...answer },
+  );
+}
+
 /** Verifies an attempt, opens it again, decides between readings: what needs an answer at once. */
 export function useDecide(attemptId: string) {
   const client = useQueryClient();
-  return useMutation<Attempt, Problem, Decision>({
+  return useMutation<Schemas['AttemptChange'], Problem, Decision>({
     mutationFn: (decision) => {
       switch (decision.kind) {
         case 'seal': {
@@ -299,9 +306,9 @@ export function useDecide(attemptId: string) {
           );
       }
     },
-    onSuccess: (attempt) => {
-      client.setQueryData(['attempt', attempt.id], attempt);
-      refreshBenches(client, attempt.trainee.cohortId, [attempt.trainee.id]);
+    onSuccess: (change) => {
+      noteAnswer(client, change);
+      refreshBenches(client, change.trainee.cohortId, [change.trainee.id]);
     },
   });
 }

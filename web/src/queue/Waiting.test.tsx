@@ -70,7 +70,7 @@ test('what the server cannot take again and again waits for help, and can be tri
   });
   expect(screen.getByTestId('waiting').textContent).toContain('1 needs help');
   expect(screen.queryByText('Give it up')).toBeNull();
-  vi.spyOn(sending, 'send').mockResolvedValue({ id: 'attempt-1' } as sending.Attempt);
+  vi.spyOn(sending, 'send').mockResolvedValue({ id: 'attempt-1' } as sending.Answer);
   fireEvent.click(screen.getByText('Try it now'));
   await waitFor(() => {
     expect(screen.queryByText(/Waits for help/)).toBeNull();

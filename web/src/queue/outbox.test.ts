@@ -29,7 +29,7 @@ function server(answer: (sent: Entry) => Promise<string>) {
   vi.spyOn(sending, 'send').mockImplementation(async (each) => {
     const id = await answer(each);
     sent.push(each.key);
-    return { id } as sending.Attempt;
+    return { id } as sending.Answer;
   });
   return sent;
 }
@@ -290,7 +290,7 @@ describe('the outbox', () => {
     const sent: string[] = [];
     vi.spyOn(sending, 'send').mockImplementation(({ key, attemptId }) => {
       sent.push(`${key} ${attemptId}`);
-      return Promise.resolve({ id: key === 'open' ? 'going-on' : attemptId } as sending.Attempt);
+      return Promise.resolve({ id: key === 'open' ? 'going-on' : attemptId } as sending.Answer);
     });
     const outbox = opened();
     await outbox.keep({ ...entry('open', 'blank'), task: { kind: 'open', traineeId: 't', assignmentId: 'a' } });

@@ -1,6 +1,6 @@
 import { Problem } from '../api/client';
 import { type Entry, type NewEntry, waitsForHelp } from './entries';
-import { after, type Attempt, send } from './sending';
+import { after, type Answer, send } from './sending';
 import * as store from './store';
 
 /** How the outbox stands. */
@@ -14,7 +14,7 @@ export interface Standing {
 
 interface Listeners {
   /** An answer of the server, to be shown. */
-  onAttempt: (attempt: Attempt) => void;
+  onAttempt: (answer: Answer) => void;
   /** An attempt that was begun here is going on under another id. */
   onMoved: (from: string, to: string) => void;
 }

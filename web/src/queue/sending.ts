@@ -1,10 +1,11 @@
 import { api, body, Problem, type Schemas } from '../api/client';
 import type { Entry } from './entries';
 
-export type Attempt = Schemas['AttemptView'];
+/** An attempt that was opened, or what may have changed of it. */
+export type Answer = Schemas['AttemptView'] | Schemas['AttemptChange'];
 
 /** Sends one entry; throws a {@link Problem} if it was turned down or nobody answered. */
-export async function send(entry: Entry): Promise<Attempt> {
+export async function send(entry: Entry): Promise<Answer> {
   const { attemptId: id, key, task } = entry;
   switch (task.kind) {
     case 'open':

@@ -86,7 +86,7 @@ class AttemptResource {
 
     @Operation(summary = "Note where the trainee is with it, under a key made by the client")
     @PutMapping("/api/attempts/{id}/steps/{key}")
-    AttemptView step(
+    AttemptChange step(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
@@ -99,7 +99,7 @@ class AttemptResource {
 
     @Operation(summary = "Verify it, which locks it, or open it again with a reason; under a key made by the client")
     @PutMapping("/api/attempts/{id}/seals/{key}")
-    AttemptView seal(
+    AttemptChange seal(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,

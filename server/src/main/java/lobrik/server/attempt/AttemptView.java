@@ -3,24 +3,15 @@ package lobrik.server.attempt;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import lobrik.assessment.Assessment;
-import lobrik.assessment.Assessment.Assessed;
-import lobrik.feature.FeatureId;
 import lobrik.server.calc.DatumName;
 import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.calc.LayoutRequest;
 import lobrik.server.calc.PieceShape;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.ReadingsAsked;
-import lobrik.server.platform.Numbers;
 import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
-import lobrik.shape.Piece;
-import lobrik.verdict.Judged;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -160,13 +151,12 @@ public record AttemptView(
 
     static AttemptView of(Measured measured, Trainee trainee, LayoutAnswer plan, Names names) {
         Attempt attempt = measured.attempt();
-        Assessment assessment = measured.assessment();
-        Optional<Piece> made = measured.made();
+        AttemptChange now = AttemptChange.of(measured, trainee, names);
         return new AttemptView(
                 attempt.id(),
                 attempt.assignmentId(),
                 attempt.startedAt(),
-                new AttemptTrainee(trainee.id(), trainee.fullName(), trainee.bench(), trainee.cohortId()),
+                now.trainee(),
                 new ExerciseView(
                         measured.exercise().id(),
                         measured.exercise().title(),
@@ -176,79 +166,11 @@ public record AttemptView(
                 attempt.tolerances(),
                 attempt.readings(),
                 plan,
-                assessment.features().stream()
-                        .map(feature -> feature(feature, measured.ledger(), names))
-                        .toList(),
-                BenchNotes.of(measured, names),
-                score(measured),
-                made.map(piece ->
-                                PieceShape.of(measured.question().layout().job().bend(), piece))
-                        .orElse(null),
-                measured.drawnTimes(made),
-                measured.ledger().size());
-    }
-
-    private static @Nullable ScoreView score(Measured measured) {
-        Assessment assessment = measured.assessment();
-        return assessment
-                .score()
-                .map(score -> new ScoreView(
-                        score.points(),
-                        score.passed(),
-                        measured.attempt().tolerances().passMark(),
-                        assessment.workmanship().deductions(),
-                        assessment.criticalOmitted().stream().map(FeatureId::id).toList(),
-                        assessment.failing()))
-                .orElse(null);
-    }
-
-    private static FeatureView feature(Assessed feature, Ledger ledger, Names names) {
-        List<ReadingView> history = ledger.readings().stream()
-                .filter(row -> row.feature().equals(feature.id()))
-                .map(row -> reading(row, ledger, names))
-                .toList();
-        Set<UUID> standing =
-                ledger.standing(feature.id()).stream().map(ReadingRow::id).collect(Collectors.toSet());
-        List<ReadingView> counting =
-                history.stream().filter(row -> standing.contains(row.id())).toList();
-        Judged judged = feature.judged().orElse(null);
-        return new FeatureView(
-                feature.id().id(),
-                Unit.of(feature.id()),
-                Numbers.of(feature.asked()),
-                Numbers.of(feature.target()),
-                Numbers.of(feature.tolerance().over()),
-                Numbers.of(feature.tolerance().under()),
-                feature.critical(),
-                feature.id().isSigned(),
-                FeatureState.valueOf(feature.state().name()),
-                feature.carried()
-                        .map(reason -> CarriedName.valueOf(reason.name()))
-                        .orElse(null),
-                counting.size() == 1 ? counting.getFirst() : null,
-                judged == null ? null : Numbers.of(judged.deviation()),
-                judged == null ? null : judged.credit(),
-                judged == null ? null : Band.valueOf(judged.band().name()),
-                counting.size() > 1 ? counting : List.of(),
-                history);
-    }
-
-    private static ReadingView reading(ReadingRow row, Ledger ledger, Names names) {
-        var value = row.value();
-        ReadingRow.Taken taken = row.taken();
-        return new ReadingView(
-                row.id(),
-                value == null ? null : Numbers.of(value),
-                row.typed(),
-                row.measuredFrom(),
-                names.of(taken.by()),
-                taken.time().at(),
-                taken.received(),
-                taken.time().wrongBySeconds(),
-                taken.with(),
-                taken.instrument(),
-                row.omitted(),
-                row.reason(),
-                names.setAside(ledger, row.id()));
+                now.features(),
+                now.bench(),
+                now.score(),
+                now.made(),
+                now.drawnTimes(),
+                now.edition());
     }
 }

@@ -25,13 +25,16 @@ public class AttemptViews {
         return of(measured, cohorts.trainee(who, measured.attempt().traineeId()));
     }
 
-    /** As it stands since somebody wrote on it. */
-    AttemptView of(Keeping.Written written) {
-        return of(written.measured(), written.trainee());
+    /** What changed when somebody wrote on it. */
+    AttemptChange of(Keeping.Written written) {
+        return AttemptChange.of(written.measured(), written.trainee(), names(written.measured()));
+    }
+
+    private Names names(Measured measured) {
+        return new Names(accounts.namesOf(Names.in(measured.ledger())));
     }
 
     private AttemptView of(Measured measured, Trainee trainee) {
-        Names names = new Names(accounts.namesOf(Names.in(measured.ledger())));
-        return AttemptView.of(measured, trainee, calculations.plan(measured.question()), names);
+        return AttemptView.of(measured, trainee, calculations.plan(measured.question()), names(measured));
     }
 }

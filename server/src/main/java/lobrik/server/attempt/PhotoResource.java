@@ -58,7 +58,7 @@ class PhotoResource {
                                             mediaType = MediaType.ALL_VALUE,
                                             schema = @Schema(type = "string", format = "byte"))))
     @PutMapping(path = "/api/attempts/{id}/photos/{key}", consumes = MediaType.ALL_VALUE)
-    AttemptView keep(
+    AttemptChange keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,

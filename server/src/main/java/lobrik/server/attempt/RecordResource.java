@@ -81,7 +81,7 @@ class RecordResource {
 
     @Operation(summary = "Keep a reading; one that somebody else took meanwhile is kept beside it")
     @PutMapping("/api/attempts/{id}/readings/{key}")
-    AttemptView keepReading(
+    AttemptChange keepReading(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
@@ -93,7 +93,7 @@ class RecordResource {
 
     @Operation(summary = "Keep a finding, a re-bend, waste, time, the trainee's own figures, or a note")
     @PutMapping("/api/attempts/{id}/facts/{key}")
-    AttemptView keepFact(
+    AttemptChange keepFact(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
@@ -122,7 +122,7 @@ class RecordResource {
 
     @Operation(summary = "Say that a reading, a fact or a photo does not count; it stays on record")
     @PutMapping("/api/attempts/{id}/set-aside/{recordId}")
-    AttemptView setAside(
+    AttemptChange setAside(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID recordId,

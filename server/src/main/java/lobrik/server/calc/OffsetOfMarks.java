@@ -1,6 +1,5 @@
 package lobrik.server.calc;
 
-import lobrik.layout.Method;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.jspecify.annotations.Nullable;

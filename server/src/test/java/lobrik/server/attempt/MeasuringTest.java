@@ -231,8 +231,13 @@ class MeasuringTest {
         Answer leg = read(attempt, "leg", "17 3/4");
         assertThat(leg.at("/features/1/deviation").asDouble()).isEqualTo(0.125);
         assertThat(leg.at("/features/1/band").asString()).isEqualTo("within");
+        assertThat(leg.at("/plan").isMissingNode())
+                .as("what stays as it was is not said again")
+                .isTrue();
         assertThat(leg.at("/made/centreline").size())
-                .isEqualTo(leg.at("/plan/shape/centreline").size());
+                .isEqualTo(runa.get("/api/attempts/" + attempt)
+                        .at("/plan/shape/centreline")
+                        .size());
         read(attempt, "angle1", "91");
         Answer last = read(attempt, "otherLeg", "21 7/8");
         // credits 1, 0.7, 1, 0.7

@@ -1,6 +1,5 @@
 package lobrik.server.progress;
 
-import lobrik.server.attempt.FollowUps;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.sql.Connection;
@@ -16,6 +15,7 @@ import java.util.UUID;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
+import lobrik.server.attempt.FollowUps;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;

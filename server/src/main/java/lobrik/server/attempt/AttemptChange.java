@@ -1,0 +1,116 @@
+package lobrik.server.attempt;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import lobrik.assessment.Assessment;
+import lobrik.assessment.Assessment.Assessed;
+import lobrik.feature.FeatureId;
+import lobrik.server.calc.PieceShape;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Numbers;
+import lobrik.server.platform.Unit;
+import lobrik.shape.Piece;
+import lobrik.verdict.Judged;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What may have changed of an attempt when something was written down on it; whoever wrote it has the rest, which stays as it was.
+ *
+ * @param made the shape that the readings describe, once they describe one
+ * @param drawnTimes how many times as large its difference to what was asked is best drawn
+ * @param edition grows with all that is written down of it, so that an answer that comes late is known to be older
+ */
+public record AttemptChange(
+        UUID id,
+        AttemptView.AttemptTrainee trainee,
+        List<AttemptView.FeatureView> features,
+        BenchNotes bench,
+        AttemptView.@Nullable ScoreView score,
+        @Nullable PieceShape made,
+        int drawnTimes,
+        int edition) {
+
+    static AttemptChange of(Measured measured, Trainee trainee, Names names) {
+        Optional<Piece> made = measured.made();
+        return new AttemptChange(
+                measured.attempt().id(),
+                new AttemptView.AttemptTrainee(trainee.id(), trainee.fullName(), trainee.bench(), trainee.cohortId()),
+                measured.assessment().features().stream()
+                        .map(feature -> feature(feature, measured.ledger(), names))
+                        .toList(),
+                BenchNotes.of(measured, names),
+                score(measured),
+                made.map(piece ->
+                                PieceShape.of(measured.question().layout().job().bend(), piece))
+                        .orElse(null),
+                measured.drawnTimes(made),
+                measured.ledger().size());
+    }
+
+    private static AttemptView.@Nullable ScoreView score(Measured measured) {
+        Assessment assessment = measured.assessment();
+        return assessment
+                .score()
+                .map(score -> new AttemptView.ScoreView(
+                        score.points(),
+                        score.passed(),
+                        measured.attempt().tolerances().passMark(),
+                        assessment.workmanship().deductions(),
+                        assessment.criticalOmitted().stream().map(FeatureId::id).toList(),
+                        assessment.failing()))
+                .orElse(null);
+    }
+
+    private static AttemptView.FeatureView feature(Assessed feature, Ledger ledger, Names names) {
+        List<AttemptView.ReadingView> history = ledger.readings().stream()
+                .filter(row -> row.feature().equals(feature.id()))
+                .map(row -> reading(row, ledger, names))
+                .toList();
+        Set<UUID> standing =
+                ledger.standing(feature.id()).stream().map(ReadingRow::id).collect(Collectors.toSet());
+        List<AttemptView.ReadingView> counting =
+                history.stream().filter(row -> standing.contains(row.id())).toList();
+        Judged judged = feature.judged().orElse(null);
+        return new AttemptView.FeatureView(
+                feature.id().id(),
+                Unit.of(feature.id()),
+                Numbers.of(feature.asked()),
+                Numbers.of(feature.target()),
+                Numbers.of(feature.tolerance().over()),
+                Numbers.of(feature.tolerance().under()),
+                feature.critical(),
+                feature.id().isSigned(),
+                AttemptView.FeatureState.valueOf(feature.state().name()),
+                feature.carried()
+                        .map(reason -> AttemptView.CarriedName.valueOf(reason.name()))
+                        .orElse(null),
+                counting.size() == 1 ? counting.getFirst() : null,
+                judged == null ? null : Numbers.of(judged.deviation()),
+                judged == null ? null : judged.credit(),
+                judged == null ? null : AttemptView.Band.valueOf(judged.band().name()),
+                counting.size() > 1 ? counting : List.of(),
+                history);
+    }
+
+    private static AttemptView.ReadingView reading(ReadingRow row, Ledger ledger, Names names) {
+        var value = row.value();
+        ReadingRow.Taken taken = row.taken();
+        return new AttemptView.ReadingView(
+                row.id(),
+                value == null ? null : Numbers.of(value),
+                row.typed(),
+                row.measuredFrom(),
+                names.of(taken.by()),
+                taken.time().at(),
+                taken.received(),
+                taken.time().wrongBySeconds(),
+                taken.with(),
+                taken.instrument(),
+                row.omitted(),
+                row.reason(),
+                names.setAside(ledger, row.id()));
+    }
+}
