@@ -85,7 +85,7 @@ const outbox = new Outbox({
 const root = document.getElementById('root');
 if (root !== null) {
   const rendered = createRoot(root);
-  void rememberQueries(client).then(() => {
+  void Promise.all([rememberQueries(client), outbox.recall()]).then(() => {
     rendered.render(
       <StrictMode>
         <QueryClientProvider client={client}>

@@ -134,11 +134,15 @@ export function useEntry(id: string | undefined) {
   });
 }
 
-/** What was given out last. */
-export function useGivings() {
+/**
+ * What was given out last, so many at once.
+ *
+ * @param before the last of the page before; the newest without it
+ */
+export function useGivings(before?: string) {
   return useQuery<Schemas['GivenView'][], Problem>({
-    queryKey: ['givings'],
-    queryFn: () => body(api.GET('/api/givings')),
+    queryKey: before === undefined ? ['givings'] : ['givings', before],
+    queryFn: () => body(api.GET('/api/givings', { params: { query: { before } } })),
   });
 }
 
@@ -153,9 +157,9 @@ export function usePreview(request: Schemas['PreviewRequest'] | undefined) {
 }
 
 /** Conduits side by side, bent alike. */
-export function useParallelRuns(request: Schemas['ParallelRunsRequest'] | undefined) {
-  return useQuery<Schemas['Run'][], Problem>({
-    queryKey: ['parallel-runs', request],
+export function useAlongside(request: Schemas['AlongsideRequest'] | undefined) {
+  return useQuery<Schemas['ConduitAlongside'][], Problem>({
+    queryKey: ['alongside', request],
     queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/parallel-runs', { body: request })),
     retry: false,
     staleTime: Infinity,

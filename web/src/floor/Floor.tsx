@@ -8,7 +8,7 @@ import { Header } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
 import { type Found, found } from '../frame/people';
 import { useLive } from '../live/useLive';
-import { useStanding } from '../queue/outboxContext';
+import { useOutboxState } from '../queue/outboxContext';
 import { BenchRow } from './BenchRow';
 import { StartCohort } from './StartCohort';
 import { type BenchState, IN_ORDER, STATES } from './states';
@@ -30,7 +30,7 @@ export function Floor() {
   useKit(cohort?.id);
   const connected = useLive(cohort?.id);
   const now = useNow(floor.data?.now, floor.dataUpdatedAt);
-  const { entries } = useStanding();
+  const { entries } = useOutboxState();
   const [wanted, setWanted] = useState('');
   const [only, setOnly] = useState<BenchState>();
   const [scanning, setScanning] = useState(false);

@@ -19,7 +19,7 @@ import { api, body } from '../api/client';
 import { useMe } from '../api/queries';
 import { writesFor } from '../api/writer';
 import { useNewVersion } from '../queue/offline';
-import { useOutbox, useStanding } from '../queue/outboxContext';
+import { useOutbox, useOutboxState } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
@@ -119,7 +119,7 @@ function SendsForWhoever({ accountId }: { accountId: string }) {
     void outbox.signedIn(accountId);
   }, [outbox, accountId]);
   const client = useQueryClient();
-  const { signInNeeded } = useStanding();
+  const { signInNeeded } = useOutboxState();
   useEffect(() => {
     if (signInNeeded) {
       void client.invalidateQueries({ queryKey: ['me'] });

@@ -11,6 +11,7 @@ export function TakeBack({ given, onDone }: { given: Schemas['GivenView']; onDon
     mutationFn: () => body(api.DELETE('/api/givings/{id}', { params: { path: { id: given.id } } })),
     onSuccess: (left) => {
       client.setQueryData(['givings'], left);
+      void client.invalidateQueries({ queryKey: ['givings'] });
       void client.invalidateQueries({ queryKey: ['floor'] });
       onDone?.();
     },

@@ -4,7 +4,7 @@ import type { Attempt } from '../api/queries';
 import type { Schemas } from '../api/client';
 import { Figure } from '../entry/Figure';
 import { useDisplayUnit } from '../frame/signedIn';
-import { useKeep, useStanding } from '../queue/outboxContext';
+import { useKeep, useOutboxState } from '../queue/outboxContext';
 import { shrunk } from './photo';
 import { useLengthProblem } from './useLengthProblem';
 
@@ -303,7 +303,7 @@ function Line({
 /** Photos of the piece. They are made small here already, so that they get through a poor signal. */
 function Photos({ attempt }: { attempt: Attempt }) {
   const keep = useKeep(attempt.id, attempt.trainee.fullName);
-  const { entries } = useStanding();
+  const { entries } = useOutboxState();
   const [problem, setProblem] = useState<string>();
   const waiting = entries.filter((entry) => entry.attemptId === attempt.id && entry.task.kind === 'photo').length;
   return (

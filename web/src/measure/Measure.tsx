@@ -12,7 +12,7 @@ import { Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useLive } from '../live/useLive';
-import { useStanding } from '../queue/outboxContext';
+import { useOutboxState } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { movedTo } from '../queue/store';
 import { hasFewFeatures, kindOfAttempt, ringsRead } from './attempts';
@@ -37,7 +37,7 @@ export default function Measure() {
   const [search] = useSearchParams();
   const attempt = useAttempt(attemptId);
   const moved = useMoved(attemptId);
-  const { entries } = useStanding();
+  const { entries } = useOutboxState();
   const core = useBenchCore();
   const sheet = search.get('sheet');
   if (attemptId === undefined) {

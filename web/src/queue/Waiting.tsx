@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';
 import { describe, type Entry, waitsForHelp } from './entries';
-import { useOutbox, useStanding } from './outboxContext';
+import { useOutbox, useOutboxState } from './outboxContext';
 
 /** What waits on this device, always in sight: nobody has to trust it blindly. */
 export function Waiting() {
-  const { entries, offline, signInNeeded } = useStanding();
+  const { entries, offline, signInNeeded } = useOutboxState();
   const [open, setOpen] = useState(false);
   const refused = entries.filter((entry) => entry.refused !== undefined).length;
   const helpless = entries.filter(waitsForHelp).length;

@@ -110,6 +110,15 @@ describe('the outbox', () => {
     expect(outbox.current()).toMatchObject({ offline: true, entries: [{ key: 'b' }] });
   });
 
+  it('knows what waits on the device before anybody is signed in', async () => {
+    const before = opened();
+    await before.keep(entry('a', 'attempt-1'));
+    const after = opened();
+    expect(after.current().entries).toEqual([]);
+    await after.recall();
+    expect(after.current().entries).toMatchObject([{ key: 'a' }]);
+  });
+
   it('has it on disk before it says that it is kept, and a new window sends it', async () => {
     server(() => Promise.reject(new Problem(0, 'no signal')));
     const before = opened();

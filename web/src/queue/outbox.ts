@@ -4,7 +4,7 @@ import { after, type Answer, send } from './sending';
 import * as store from './store';
 
 /** How the outbox stands. */
-export interface Standing {
+export interface OutboxState {
   entries: readonly Entry[];
   /** Nobody answers at the moment. */
   offline: boolean;
@@ -29,7 +29,7 @@ const HELP_WAIT_MILLIS = 10 * 60_000;
  * by one window at a time; one that is turned down, or that the server cannot take, holds up only those of its own piece.
  */
 export class Outbox {
-  private standing: Standing = { entries: [], offline: false, signInNeeded: false };
+  private state: OutboxState = { entries: [], offline: false, signInNeeded: false };
   private readonly changed = new Set<() => void>();
   private others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
@@ -60,7 +60,16 @@ export class Outbox {
     };
   };
 
-  current = (): Standing => this.standing;
+  current = (): OutboxState => this.state;
+
+  /** Reads what waits on this device, so that the first screen shows it already. */
+  async recall(): Promise<void> {
+    try {
+      await this.look();
+    } catch {
+      // A browser that keeps nothing has nothing that waits.
+    }
+  }
 
   /** Whoever is signed in: only what they wrote down goes out. */
   async signedIn(accountId: string): Promise<void> {
@@ -73,7 +82,7 @@ export class Outbox {
   /** Keeps an entry: when this is done it is on disk here, and on its way. */
   async keep(entry: NewEntry): Promise<Entry> {
     const kept = await store.put(entry);
-    this.say({ entries: [...this.standing.entries, kept] });
+    this.say({ entries: [...this.state.entries, kept] });
     this.others?.postMessage('changed');
     this.hurry();
     return kept;
@@ -117,8 +126,8 @@ export class Outbox {
     }
   }
 
-  private say(change: Partial<Standing>): void {
-    this.standing = { ...this.standing, ...change };
+  private say(change: Partial<OutboxState>): void {
+    this.state = { ...this.state, ...change };
     this.changed.forEach((tell) => {
       tell();
     });

@@ -14,7 +14,7 @@ export function useOutbox(): Outbox {
 }
 
 /** What waits, and whether anybody answers. */
-export function useStanding() {
+export function useOutboxState() {
   const outbox = useOutbox();
   return useSyncExternalStore(outbox.subscribe, outbox.current);
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type LayoutRequest, useParallelRuns } from '../api/queries';
+import { type LayoutRequest, useAlongside } from '../api/queries';
 import { useQuantities } from '../benchcore/useQuantities';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
@@ -13,7 +13,7 @@ export function Alongside({ first }: { first: LayoutRequest }) {
   const [text, setText] = useState(unit === 'mm' ? '50' : '2');
   const [count, setCount] = useState<number>(3);
   const [spacing] = useQuantities([{ kind: 'length', text, bare: unit }]);
-  const runs = useParallelRuns(
+  const conduits = useAlongside(
     spacing?.value === undefined ? undefined : { first, centreSpacingIn: spacing.value, count },
   );
   return (
@@ -25,7 +25,7 @@ export function Alongside({ first }: { first: LayoutRequest }) {
           kind="length"
           text={text}
           onText={setText}
-          problem={spacing?.problem ?? runs.error}
+          problem={spacing?.problem ?? conduits.error}
           place="list"
         />
         <label className="grid gap-0.5">
@@ -46,10 +46,10 @@ export function Alongside({ first }: { first: LayoutRequest }) {
         </label>
       </div>
       <ol aria-label="Rings of each conduit">
-        {runs.data?.map((run) => (
-          <li key={run.number} className="flex gap-4 border-t border-base-300 text-lg leading-snug">
-            <span>Conduit {run.number}</span>
-            {run.marks.map((mark) => (
+        {conduits.data?.map((conduit) => (
+          <li key={conduit.number} className="flex gap-4 border-t border-base-300 text-lg leading-snug">
+            <span>Conduit {conduit.number}</span>
+            {conduit.marks.map((mark) => (
               <Figure key={mark.number} value={mark.positionIn} unit="in" className="text-xl" />
             ))}
           </li>

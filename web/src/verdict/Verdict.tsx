@@ -6,7 +6,7 @@ import { Header } from '../frame/Header';
 import { useLive } from '../live/useLive';
 import { ringsRead } from '../measure/attempts';
 import { asTaken } from '../measure/datum';
-import { useStanding } from '../queue/outboxContext';
+import { useOutboxState } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { VerdictDrawing } from './VerdictDrawing';
 import { VerdictPanel } from './VerdictPanel';
@@ -15,7 +15,7 @@ import { VerdictPanel } from './VerdictPanel';
 export default function Verdict() {
   const { attemptId } = useParams();
   const attempt = useAttempt(attemptId);
-  const { entries } = useStanding();
+  const { entries } = useOutboxState();
   const core = useBenchCore();
   useLive(attempt.data?.trainee.cohortId);
   if (attempt.data === undefined) {

@@ -89,7 +89,7 @@ class InverseTest {
                         Optional.empty()),
                 Jobs.threeQuarters(),
                 School.of(Method.EXACT, TapeDivision.NONE));
-        List<Layout> runs = ParallelRuns.of(first, spacing, 4);
+        List<Layout> runs = Alongside.of(first, spacing, 4);
         for (int i = 1; i < runs.size(); i++) {
             Segment.Straight slope = runs.get(i - 1).predicted().straights().get(1);
             // The next conduit lies below, away from the rise.
@@ -107,10 +107,10 @@ class InverseTest {
                 new Stub90(Length.ofInches(20), Optional.empty(), Placement.ARROW),
                 Jobs.threeQuarters(),
                 School.of(Method.EXACT, TapeDivision.NONE));
-        assertThat(catchThrowableOfType(Refused.class, () -> ParallelRuns.of(stub, Length.ofInches(2), 2))
+        assertThat(catchThrowableOfType(Refused.class, () -> Alongside.of(stub, Length.ofInches(2), 2))
                         .isWellFormed())
                 .isTrue();
-        assertThat(catchThrowableOfType(Refused.class, () -> ParallelRuns.of(stub, Length.ofInches(0.5), 0))
+        assertThat(catchThrowableOfType(Refused.class, () -> Alongside.of(stub, Length.ofInches(0.5), 0))
                         .faults())
                 .extracting(Fault::input)
                 .containsExactly("centreSpacingIn", "count");

@@ -50,11 +50,15 @@ class DrawingTest {
         page.evaluate("""
                 () => new Promise(done => {
                   let before = '';
+                  let same = 0;
+                  // Frame by frame: on a busy machine much time may pass before a page is told how large it is now.
                   const look = () => {
-                    const now = [...document.querySelectorAll('[data-place]')]
+                    const now = innerWidth + [...document.querySelectorAll('[data-place]')]
                       .map(each => each.dataset.place + each.getAttribute('style')).join();
-                    if (now !== '' && now === before) done();
-                    else { before = now; setTimeout(look, 60); }
+                    same = now === before && document.querySelector('[data-place]') ? same + 1 : 0;
+                    before = now;
+                    if (same === 5) done();
+                    else requestAnimationFrame(look);
                   };
                   look();
                 })""");

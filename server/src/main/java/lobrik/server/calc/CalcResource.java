@@ -107,8 +107,8 @@ final class CalcResource {
 
     @Operation(summary = "Offsets or kicks side by side, so that they keep their distance along the slope")
     @PostMapping("/parallel-runs")
-    List<ParallelRunsRequest.Run> parallelRuns(@RequestBody ParallelRunsRequest request) {
-        return inverses.parallelRuns(request);
+    List<AlongsideRequest.ConduitAlongside> alongside(@RequestBody AlongsideRequest request) {
+        return inverses.alongside(request);
     }
 
     @Operation(summary = "The kinds of bend with their inputs and choices, and what is measured on a piece")

@@ -5,12 +5,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import lobrik.fault.FaultCode;
+import lobrik.layout.Alongside;
 import lobrik.layout.ExactOffset;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.layout.MultiplierChart;
 import lobrik.layout.OffsetInverse;
-import lobrik.layout.ParallelRuns;
 import lobrik.layout.RunLimits;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
@@ -105,16 +105,16 @@ final class Inverses {
         return ToolingAnswer.of(translation.finish(translation.tooling(request.conduit(), request.bender())));
     }
 
-    List<ParallelRunsRequest.Run> parallelRuns(ParallelRunsRequest request) {
+    List<AlongsideRequest.ConduitAlongside> alongside(AlongsideRequest request) {
         Translation translation = new Translation();
         Optional<LayoutRequest> first = translation.required("first", request.first());
         Optional<Length> spacing = translation.length("centreSpacingIn", request.centreSpacingIn());
         Optional<Integer> count = translation.required("count", request.count());
         LayoutRequest asked = translation.finish(first);
         Translation.LayoutQuestion question = new Translation().layoutQuestion(asked);
-        List<Layout> runs = ParallelRuns.of(question.job(), translation.finish(spacing), translation.finish(count));
-        return IntStream.range(0, runs.size())
-                .mapToObj(i -> ParallelRunsRequest.Run.of(i + 1, runs.get(i)))
+        List<Layout> conduits = Alongside.of(question.job(), translation.finish(spacing), translation.finish(count));
+        return IntStream.range(0, conduits.size())
+                .mapToObj(i -> AlongsideRequest.ConduitAlongside.of(i + 1, conduits.get(i)))
                 .toList();
     }
 

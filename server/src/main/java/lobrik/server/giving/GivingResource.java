@@ -32,6 +32,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Giving exercises out. */
@@ -171,10 +172,14 @@ class GivingResource {
                         new Giving.Terms(request.dueOn(), request.tries()))));
     }
 
-    @Operation(summary = "What was given out last, the newest first")
+    @Operation(
+            summary = "What was given out last, the newest first, 30 at once",
+            description = "With the id of the last of a page as `before`, those that were given out before it.")
     @GetMapping("/api/givings")
-    List<GivenView> recent(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return givings.recent(who).stream().map(GivingResource::view).toList();
+    List<GivenView> recent(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Nullable UUID before) {
+        return givings.recent(who, before).stream().map(GivingResource::view).toList();
     }
 
     @Operation(summary = "What was given out under an id")
@@ -189,7 +194,7 @@ class GivingResource {
     @DeleteMapping("/api/givings/{id}")
     List<GivenView> takeBack(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         givings.takeBack(who, id);
-        return recent(who);
+        return recent(who, null);
     }
 
     @Operation(summary = "Whose sheet has this code")

@@ -258,17 +258,24 @@ public class Givings {
         return found;
     }
 
-    /** What was given last to trainees that the one who asks may see, the newest first. */
+    /**
+     * What was given last to trainees that the one who asks may see, the newest first, so many at once.
+     *
+     * @param before what was given after those that are asked for; null for the newest
+     */
     @Transactional(readOnly = true)
-    List<Given> recent(SignedIn who) {
+    List<Given> recent(SignedIn who, @Nullable UUID before) {
         Map<UUID, Trainee> visible = visible(who);
         return entities.createQuery("""
                         from Giving g where g.centreId = :centre
+                          and (cast(:before as uuid) is null
+                            or g.entryNo < (select b.entryNo from Giving b where b.id = :before))
                           and not exists (select 1 from TakenBack t where t.givingId = g.id) and exists
                           (select 1 from Assignment a where a.givingId = g.id and a.traineeId in :trainees)
                         order by g.entryNo desc""", Giving.class)
                 .setParameter("centre", who.centreId())
                 .setParameter("trainees", visible.keySet())
+                .setParameter("before", before)
                 .setMaxResults(MOST_LISTED)
                 .getResultStream()
                 .map(giving -> given(giving, visible))

@@ -51,7 +51,7 @@ final class RandomCalls {
             case 1 -> new Call("clearance", clearance().toString());
             case 2 -> new Call("offset-of-marks", offsetOfMarks().toString());
             case 3 -> new Call("tooling", tools(object()).toString());
-            default -> new Call("parallel-runs", parallelRuns().toString());
+            default -> new Call("parallel-runs", alongside().toString());
         };
     }
 
@@ -345,7 +345,7 @@ final class RandomCalls {
         return oneIn(2) ? call.put("angleDeg", angle()) : call.put("riseIn", length(1, 10));
     }
 
-    private ObjectNode parallelRuns() {
+    private ObjectNode alongside() {
         ObjectNode call = object().put("centreSpacingIn", length(1.5, 5)).put("count", random.nextInt(2, 7));
         ObjectNode first = tools(object());
         first.set("bend", bend(of("offset", "kick", "offset", "saddle3")));

@@ -5,6 +5,7 @@ import static lobrik.server.exercise.SampleExercises.definition;
 import static lobrik.server.exercise.SampleExercises.exercise;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -182,6 +183,31 @@ class GivingTest {
 
     private static String plain(String kind, String giveTo) {
         return giving(exercise("To be given", definition("chart", bend(kind)), ""), giveTo, "");
+    }
+
+    private static List<String> ids(Answer givings) {
+        return givings.body()
+                .valueStream()
+                .map(each -> each.at("/id").asString())
+                .toList();
+    }
+
+    @Test
+    void whatWasGivenOutLongAgo_isHadPageByPage() {
+        List<String> given = new ArrayList<>();
+        for (int i = 0; i < 33; i++) {
+            given.addFirst(id());
+            assertThat(runa.put("/api/givings/" + given.getFirst(), plain("stub90", toAll()))
+                            .status())
+                    .isEqualTo(200);
+        }
+        List<String> newest = ids(runa.get("/api/givings"));
+        // Others may give out meanwhile.
+        List<String> own = newest.stream().filter(given::contains).toList();
+        assertThat(newest).hasSize(30);
+        assertThat(own).isEqualTo(given.subList(0, own.size()));
+        List<String> before = ids(runa.get("/api/givings?before=" + newest.getLast()));
+        assertThat(before).doesNotContainAnyElementsOf(newest).containsAll(given.subList(own.size(), given.size()));
     }
 
     @Test

@@ -23,11 +23,11 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
 /** Conduits bent alike side by side, so that they keep their distance also along the slope (handbook 4.5). */
-public final class ParallelRuns {
+public final class Alongside {
 
     private static final int MOST = 24;
 
-    private ParallelRuns() {}
+    private Alongside() {}
 
     /**
      * Lays out the first conduit and those beside it, on the side away from the rise.

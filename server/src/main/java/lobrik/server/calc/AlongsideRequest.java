@@ -10,16 +10,16 @@ import org.jspecify.annotations.Nullable;
  * @param first the conduit nearest to the side to which they rise
  * @param count how many in all
  */
-public record ParallelRunsRequest(
+public record AlongsideRequest(
         @Nullable LayoutRequest first,
         @Nullable Double centreSpacingIn,
         @Nullable Integer count) {
 
     /** One of the conduits. */
-    public record Run(int number, List<LayoutAnswer.MarkAnswer> marks, PieceShape shape) {
+    public record ConduitAlongside(int number, List<LayoutAnswer.MarkAnswer> marks, PieceShape shape) {
 
-        static Run of(int number, Layout layout) {
-            return new Run(
+        static ConduitAlongside of(int number, Layout layout) {
+            return new ConduitAlongside(
                     number,
                     layout.marks().stream().map(LayoutAnswer.MarkAnswer::of).toList(),
                     PieceShape.of(layout.job().bend(), layout.predicted()));
