@@ -2,10 +2,12 @@ package lobrik.assessment;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
@@ -64,73 +66,87 @@ public record Basis(List<Held> features, List<HeldMark> marks, Optional<HeldLeng
             Tolerances tolerances,
             ReadingList list) {
         BendKind kind = layout.job().bend().kind();
-        List<FeatureId> asked =
-                list.of(kind, layout.features().stream().map(PlannedFeature::id).toList());
-        List<Held> features = layout.features().stream()
-                .filter(plan -> asked.contains(plan.id()) && yardstick.judges(plan.id()))
-                .map(plan -> held(plan, target.apply(plan), kind, tolerances))
+        List<PlannedFeature> judged = layout.features().stream()
+                .filter(plan -> yardstick.judges(plan.id()))
                 .toList();
+        List<FeatureId> read =
+                list.of(kind, judged.stream().map(PlannedFeature::id).toList());
         boolean slipsCountOnce = yardstick == Yardstick.RIGHT_PIECE;
         List<HeldMark> marks = new ArrayList<>();
-        for (PlannedFeature plan : layout.features()) {
-            for (Mark mark : layout.marks()) {
-                if (FeatureId.mark(mark.number()).equals(plan.id()) && yardstick.judges(plan.id())) {
-                    Held held = held(plan, target.apply(plan), kind, tolerances);
-                    Length place = (Length) held.target();
-                    marks.add(new HeldMark(
-                            mark.number(),
-                            place,
-                            slipsCountOnce ? place : mark.position(),
-                            held.tolerance(),
-                            held.weight(),
-                            held.critical()));
-                }
-            }
+        for (Mark mark : layout.marks()) {
+            FeatureId id = FeatureId.mark(mark.number());
+            judged.stream().filter(plan -> plan.id().equals(id)).findFirst().ifPresent(plan -> {
+                Length place = (Length) target.apply(plan);
+                marks.add(mark(mark.number(), place, slipsCountOnce ? place : mark.position(), kind, tolerances));
+            });
         }
         return new Basis(
-                features,
+                judged.stream()
+                        .filter(plan -> read.contains(plan.id()))
+                        .map(plan -> held(plan.id(), plan.asked(), target.apply(plan), kind, tolerances))
+                        .toList(),
                 List.copyOf(marks),
-                layout.cutLength().map(cut -> new HeldLength(cut, tolerances.of(kind, FeatureId.OVERALL))),
+                layout.cutLength().map(cut -> length(cut, kind, tolerances)),
                 slipsCountOnce);
     }
 
-    private static Held held(PlannedFeature plan, Quantity target, BendKind kind, Tolerances tolerances) {
+    /**
+     * What a piece is judged by of which only that is known what its readings were held to: its exercise is laid out no more.
+     *
+     * @param targets by feature
+     */
+    public static Basis of(
+            Map<FeatureId, Quantity> targets,
+            BendKind kind,
+            Yardstick yardstick,
+            Tolerances tolerances,
+            ReadingList list) {
+        List<FeatureId> judged = FeatureId.inOrder(targets).keySet().stream()
+                .filter(yardstick::judges)
+                .toList();
+        List<HeldMark> marks = new ArrayList<>();
+        for (FeatureId id : judged) {
+            if (id.kind() == FeatureKind.MARK && targets.get(id) instanceof Length place) {
+                marks.add(mark(id.number(), place, place, kind, tolerances));
+            }
+        }
+        return new Basis(
+                list.of(kind, judged).stream()
+                        .map(id -> {
+                            Quantity target = targets.get(id);
+                            return held(id, target, target, kind, tolerances);
+                        })
+                        .toList(),
+                List.copyOf(marks),
+                Optional.empty(),
+                yardstick == Yardstick.RIGHT_PIECE);
+    }
+
+    private static Held held(FeatureId id, Quantity asked, Quantity target, BendKind kind, Tolerances tolerances) {
         Judging judging = tolerances.judging();
-        return new Held(
-                plan.id(),
-                plan.asked(),
-                target,
-                tolerances.of(kind, plan.id()),
-                judging.weight(plan.id()),
-                judging.isCritical(plan.id()));
+        return new Held(id, asked, target, tolerances.of(kind, id), judging.weight(id), judging.isCritical(id));
+    }
+
+    private static HeldMark mark(int number, Length place, Length figure, BendKind kind, Tolerances tolerances) {
+        FeatureId id = FeatureId.mark(number);
+        Judging judging = tolerances.judging();
+        return new HeldMark(number, place, figure, tolerances.of(kind, id), judging.weight(id), judging.isCritical(id));
+    }
+
+    private static HeldLength length(Length right, BendKind kind, Tolerances tolerances) {
+        return new HeldLength(right, tolerances.of(kind, FeatureId.OVERALL));
     }
 
     /** The same figures held to other tolerances: to see what a piece would have been under them. */
     public Basis under(Tolerances other, BendKind kind) {
-        Judging judging = other.judging();
         return new Basis(
                 features.stream()
-                        .map(held -> new Held(
-                                held.id(),
-                                held.asked(),
-                                held.target(),
-                                other.of(kind, held.id()),
-                                judging.weight(held.id()),
-                                judging.isCritical(held.id())))
+                        .map(held -> held(held.id(), held.asked(), held.target(), kind, other))
                         .toList(),
                 marks.stream()
-                        .map(mark -> {
-                            FeatureId id = FeatureId.mark(mark.number());
-                            return new HeldMark(
-                                    mark.number(),
-                                    mark.place(),
-                                    mark.figure(),
-                                    other.of(kind, id),
-                                    judging.weight(id),
-                                    judging.isCritical(id));
-                        })
+                        .map(mark -> mark(mark.number(), mark.place(), mark.figure(), kind, other))
                         .toList(),
-                cut.map(length -> new HeldLength(length.right(), other.of(kind, FeatureId.OVERALL))),
+                cut.map(held -> length(held.right(), kind, other)),
                 slipsCountOnce);
     }
 

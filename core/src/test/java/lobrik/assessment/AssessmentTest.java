@@ -233,6 +233,28 @@ class AssessmentTest {
     }
 
     @Test
+    void whereOnlyTargetsAreKnown_thePieceIsJudgedByThem_asBefore() {
+        for (ReadingList list : ReadingList.values()) {
+            for (Yardstick yardstick : new Yardstick[] {Yardstick.RIGHT_PIECE, Yardstick.FREE_METHOD}) {
+                Map<FeatureId, Quantity> targets = new HashMap<>();
+                SADDLE.features().forEach(plan -> targets.put(plan.id(), yardstick.target(plan)));
+                Basis whole = basis(yardstick, list);
+                Basis known = Basis.of(targets, BendKind.SADDLE_4, yardstick, SITE, list);
+                assertThat(known.marks()).isEqualTo(whole.marks());
+                assertThat(known.slipsCountOnce()).isEqualTo(whole.slipsCountOnce());
+                assertThat(known.features())
+                        .extracting(Basis.Held::id)
+                        .containsExactlyElementsOf(
+                                whole.features().stream().map(Basis.Held::id).toList());
+                Map<FeatureId, Quantity> off = right(whole);
+                off.replaceAll((id, value) -> value.withCount(value.count() + 1_000_000));
+                assertThat(assess(known, read(off)).score())
+                        .isEqualTo(assess(whole, read(off)).score());
+            }
+        }
+    }
+
+    @Test
     void otherTolerances_moveLimitsAlone() {
         Tolerances assessment = TolerancePreset.ASSESSMENT.tolerances();
         Basis other = BASIS.under(assessment, BendKind.SADDLE_4);

@@ -5,7 +5,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
-import java.util.List;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.assessment.Basis;
@@ -47,6 +47,8 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
             where a.exercise_id = l.exercise_id and a.tolerances = l.tolerances and a.targets = l.targets
               and a.readings = l.readings and a.yardstick = l.yardstick""";
 
+    private static final int PAGE = 500;
+
     private static final TypeReference<Map<String, Long>> TARGETS = new TypeReference<>() {};
 
     private final Calculations calculations;
@@ -60,6 +62,10 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
         Connection connection = context.getConnection();
         try (Statement statement = connection.createStatement()) {
             statement.execute(ALIKE);
+            statement.execute("create unique index on alike (n)");
+            statement.execute("analyze alike");
+            // Page by page: where everybody bends a variant, there are as many as attempts.
+            statement.setFetchSize(PAGE);
             try (ResultSet row = statement.executeQuery("select * from alike");
                     PreparedStatement keep = connection.prepareStatement(
                             "insert into basis (id, said) values (?, cast(? as jsonb)) on conflict do nothing");
@@ -72,6 +78,10 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
                     note.setObject(1, stored.id());
                     note.setLong(2, row.getLong("n"));
                     note.addBatch();
+                    if (row.getLong("n") % PAGE == 0) {
+                        keep.executeBatch();
+                        note.executeBatch();
+                    }
                 }
                 keep.executeBatch();
                 note.executeBatch();
@@ -97,7 +107,14 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
                                 targets.get(feature.id().id())),
                         tolerances,
                         readings))
-                .orElseGet(() -> of(targets, tolerances, kind));
+                .orElseGet(() -> Basis.of(quantities(targets), kind, yardstick, tolerances, readings));
+    }
+
+    private static Map<FeatureId, Quantity> quantities(Map<String, Long> counts) {
+        Map<FeatureId, Quantity> quantities = new HashMap<>();
+        counts.forEach((feature, count) -> FeatureId.withId(feature)
+                .ifPresent(id -> quantities.put(id, id.measured().ofCount(count))));
+        return quantities;
     }
 
     private Optional<Layout> laidOut(LayoutRequest definition) {
@@ -110,24 +127,5 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
 
     private static Quantity held(Quantity target, @Nullable Long noted) {
         return noted == null ? target : target.withCount(noted);
-    }
-
-    /** Where an exercise is laid out no more, all that is known is what readings were held to. */
-    private static Basis of(Map<String, Long> targets, Tolerances tolerances, BendKind kind) {
-        List<Basis.Held> features = targets.entrySet().stream()
-                .flatMap(each -> FeatureId.withId(each.getKey())
-                        .map(id -> {
-                            Quantity target = id.measured().ofCount(each.getValue());
-                            return new Basis.Held(
-                                    id,
-                                    target,
-                                    target,
-                                    tolerances.of(kind, id),
-                                    tolerances.judging().weight(id),
-                                    tolerances.judging().isCritical(id));
-                        })
-                        .stream())
-                .toList();
-        return new Basis(features, List.of(), Optional.empty(), false);
     }
 }

@@ -117,6 +117,8 @@ class Benders implements BenderRecords {
                         .setParameter("centre", centreId)
                         .setParameter("since", since)
                         .setParameter("most", MOST_PIECES))
+                // One that was made since the rack was read is compared the next time.
+                .filter(row -> revisions.containsKey(row.get("bender_revision_id", UUID.class)))
                 .forEach(row -> {
                     for (DeviationKind kind : DeviationKind.values()) {
                         Long off = row.get(kind.id() + "_off", Long.class);

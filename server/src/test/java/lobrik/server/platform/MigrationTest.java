@@ -78,4 +78,30 @@ class MigrationTest {
             statement.execute("drop schema " + SCHEMA + " cascade");
         }
     }
+
+    /** Its readings were held to something, which stays, though nobody can lay its exercise out. */
+    @Test
+    void attemptWhoseExerciseLaysOutNoMore_isStillJudgedByWhatItWasHeldTo(RunningServer.Address server)
+            throws SQLException {
+        flyway(server).target("1").load().migrate();
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                Statement statement = connection.createStatement()) {
+            statement.execute("set search_path to " + SCHEMA);
+            statement.execute(FIRST_VERSION);
+            statement.execute("insert into attempt select gen_random_uuid(), id, exercise_id, trainee_id,"
+                    + " '{\"preset\":\"site\",\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,\"passMark\":70}',"
+                    + " given_by, now() from assignment");
+            flyway(server).target("16").load().migrate();
+            statement.execute("update attempt set targets = '{\"leg\": 457200000000, \"angle1\": 90000000000}'");
+            flyway(server).load().migrate();
+            assertThat(rows(statement, """
+                    select (f ->> 'id') || ' ' || (f ->> 'target') || ' ' || (f ->> 'over') || ' ' || (f ->> 'critical')
+                    from (select distinct basis_id from attempt) a join basis b on b.id = a.basis_id,
+                      jsonb_array_elements(b.said -> 'features') f"""))
+                    .containsExactlyInAnyOrder(
+                            "leg 457200000000 3175000000 true", "angle1 90000000000 2000000000 true");
+            statement.execute("drop schema " + SCHEMA + " cascade");
+        }
+    }
 }
