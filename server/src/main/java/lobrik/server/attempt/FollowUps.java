@@ -7,12 +7,12 @@ import java.time.Duration;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.concurrent.locks.ReentrantLock;
+import java.util.concurrent.TimeoutException;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.Turns;
 import org.slf4j.Logger;
@@ -48,8 +48,6 @@ public class FollowUps {
     private final Attempts attempts;
     private final Turns turns;
     private final List<AttemptFollower> followers;
-    private final ReentrantLock oneByOne = new ReentrantLock();
-    private final AtomicBoolean woken = new AtomicBoolean();
     private final ExecutorService worker = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().name("following-up").daemon().factory());
 
@@ -81,15 +79,10 @@ public class FollowUps {
     }
 
     private void wake() {
-        if (woken.compareAndSet(false, true)) {
-            try {
-                worker.execute(() -> {
-                    woken.set(false);
-                    settle();
-                });
-            } catch (RejectedExecutionException ending) {
-                LOG.debug("The server ends; the next one goes on with the list", ending);
-            }
+        try {
+            worker.execute(this::workThrough);
+        } catch (RejectedExecutionException ending) {
+            LOG.debug("The server ends; the next one goes on with the list", ending);
         }
     }
 
@@ -108,22 +101,23 @@ public class FollowUps {
         wake();
     }
 
-    /** Works out all that is on the list now, and returns when that is done, or after a while. Not to be called in a transaction. */
+    /** Waits until all that is on the list now is worked out, or for a while. Not to be called in a transaction. */
     public void settle() {
-        long until = System.nanoTime() + PATIENCE.toNanos();
         try {
-            if (!oneByOne.tryLock(PATIENCE.toNanos(), TimeUnit.NANOSECONDS)) {
-                return;
-            }
-            try {
-                for (List<Asked> page = page(); !page.isEmpty() && System.nanoTime() < until; page = page()) {
-                    page.forEach(this::followUp);
-                }
-            } finally {
-                oneByOne.unlock();
-            }
+            worker.submit(this::workThrough).get(PATIENCE.toNanos(), TimeUnit.NANOSECONDS);
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
+        } catch (TimeoutException | ExecutionException | RejectedExecutionException e) {
+            LOG.warn("What follows from what was written down is not worked out yet; it stays on the list", e);
+        }
+    }
+
+    /** One after the other, in the one thread that does this. */
+    private void workThrough() {
+        try {
+            for (List<Asked> page = page(); !page.isEmpty(); page = page()) {
+                page.forEach(this::followUp);
+            }
         } catch (RuntimeException e) {
             LOG.warn("What follows from what was written down could not be worked out; it stays on the list", e);
         }
