@@ -91,7 +91,7 @@ need_jdk() {
 
 # A short name for the sources: it changes when anything that is built from changes.
 fingerprint() {
-  (cd "$ROOT" && find pom.xml */pom.xml core/src/main inbrowser/src/main gauges/src/main server/src/main web -type f \
+  (cd "$ROOT" && find pom.xml */pom.xml core/src/main wire/src/main inbrowser/src/main gauges/src/main server/src/main web -type f \
     ! -path 'web/node_modules/*' ! -path 'web/dist/*' ! -path 'web/target/*' ! -path web/src/api/schema.d.ts -print0 |
     sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16)
 }

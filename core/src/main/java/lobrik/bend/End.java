@@ -3,7 +3,18 @@ package lobrik.bend;
 /** An end of the conduit. */
 public enum End {
     /** The datum end. */
-    START,
+    START("start"),
     /** The far end. */
-    END
+    END("end");
+
+    private final String id;
+
+    End(String id) {
+        this.id = id;
+    }
+
+    /** As programs see it: {@code start}. */
+    public String id() {
+        return id;
+    }
 }

@@ -102,7 +102,7 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
 
     /** The same entries, unchanging, in the order of a sheet whatever order they were put in: so that nothing hangs on chance. */
     public static <V> Map<FeatureId, V> inOrder(Map<FeatureId, V> entries) {
-        return Collections.unmodifiableSortedMap(new TreeMap<>(entries));
+        return Collections.unmodifiableMap(new TreeMap<>(entries));
     }
 
     @Override

@@ -1,14 +1,31 @@
 package lobrik.layout;
 
 import java.util.Optional;
+import java.util.stream.Stream;
 import lobrik.measure.Length;
 
 /** Where the tape was hooked when the figure of a mark was worked out, rung or read. */
 public enum MarkDatum {
     /** On the datum end of the straight conduit. */
-    END,
+    END("end"),
     /** On the back of an earlier bend. */
-    BACK;
+    BACK("back");
+
+    private final String id;
+
+    MarkDatum(String id) {
+        this.id = id;
+    }
+
+    /** As programs see it: {@code end}. */
+    public String id() {
+        return id;
+    }
+
+    /** The one with this id; nothing if there is none. */
+    public static Optional<MarkDatum> withId(String id) {
+        return Stream.of(values()).filter(datum -> datum.id.equals(id)).findFirst();
+    }
 
     /**
      * Where a figure of a mark that may be measured either way was measured from. A right figure is never wrong for being measured

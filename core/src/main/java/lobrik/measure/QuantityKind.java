@@ -2,8 +2,19 @@ package lobrik.measure;
 
 /** What something is measured as: by a tape or by a level. */
 public enum QuantityKind {
-    LENGTH,
-    ANGLE;
+    LENGTH("length"),
+    ANGLE("angle");
+
+    private final String id;
+
+    QuantityKind(String id) {
+        this.id = id;
+    }
+
+    /** As programs see it: {@code length}. */
+    public String id() {
+        return id;
+    }
 
     /** So many inches or degrees. */
     public Quantity of(double number) {

@@ -16,8 +16,19 @@ public record Surround(Kind kind, Vector3 at, Vector3 into) {
 
     /** What it is. */
     public enum Kind {
-        BOX,
-        WALL
+        BOX("box"),
+        WALL("wall");
+
+        private final String id;
+
+        Kind(String id) {
+            this.id = id;
+        }
+
+        /** As programs see it: {@code box}. */
+        public String id() {
+            return id;
+        }
     }
 
     /** How far a conduit usually enters a fitting (handbook 4.9). */

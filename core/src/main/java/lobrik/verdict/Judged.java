@@ -15,11 +15,22 @@ public record Judged(FeatureId feature, Quantity deviation, double credit, Band 
     /** Where a deviation lies. A deviation exactly on a limit belongs to the inner band. */
     public enum Band {
         /** Within half the tolerance. */
-        CLOSE,
+        CLOSE("close"),
         /** Within the tolerance. */
-        WITHIN,
+        WITHIN("within"),
         /** Beyond the tolerance. */
-        OUTSIDE;
+        OUTSIDE("outside");
+
+        private final String id;
+
+        Band(String id) {
+            this.id = id;
+        }
+
+        /** As programs see it: {@code close}. */
+        public String id() {
+            return id;
+        }
 
         /** Where a deviation lies in a tolerance. */
         public static Band of(Quantity deviation, Tolerance tolerance) {

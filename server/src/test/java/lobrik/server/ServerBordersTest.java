@@ -2,13 +2,22 @@ package lobrik.server;
 
 import static com.tngtech.archunit.base.DescribedPredicate.not;
 import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAPackage;
+import static com.tngtech.archunit.core.domain.JavaClass.Predicates.resideInAnyPackage;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
 
+import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaField;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.List;
+import lobrik.bend.BendKind;
+import lobrik.server.platform.WireJson;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Holds the borders of the server: packages by feature, without cycles, over a core that knows nothing of it. */
 class ServerBordersTest {
@@ -58,5 +67,49 @@ class ServerBordersTest {
                 .dependOnClassesThat()
                 .resideInAnyPackage("jakarta.persistence..", "org.hibernate..")
                 .check(ALL);
+    }
+
+    /** So that a build for the browser can have it: no framework, and nothing of the server. */
+    @Test
+    void wire_isPlainJavaOverTheCore() {
+        classes()
+                .that()
+                .resideInAPackage("lobrik.wire..")
+                .should()
+                .onlyDependOnClassesThat(resideInAnyPackage("java.lang..", "java.util..", "org.jspecify.annotations..")
+                        .or(resideInAPackage("lobrik..").and(not(resideInAPackage("lobrik.server..")))))
+                .check(ALL);
+        noClasses()
+                .that()
+                .resideInAPackage("lobrik.wire..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage("java.lang.reflect..", "java.util.concurrent..")
+                .orShould()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("java.util.Locale")
+                .check(ALL);
+    }
+
+    /** A mapper that does not know the wire would write its enums by their names in Java. */
+    @Test
+    void wire_isWrittenByMappersThatKnowIt() {
+        noClasses()
+                .that()
+                .resideInAPackage("lobrik.server..")
+                .should()
+                .callMethod(JsonMapper.class, "shared")
+                .check(ALL);
+        List<String> unknown = ALL.stream()
+                .filter(type -> type.isRecord() && type.getPackageName().equals("lobrik.wire"))
+                .flatMap(type -> type.getFields().stream())
+                .map(JavaField::getRawType)
+                .filter(JavaClass::isEnum)
+                .filter(type -> !type.isEquivalentTo(BendKind.class))
+                .map(JavaClass::getName)
+                .distinct()
+                .filter(name -> WireJson.BY_ID.stream().map(Class::getName).noneMatch(name::equals))
+                .toList();
+        assertThat(unknown).isEmpty();
     }
 }

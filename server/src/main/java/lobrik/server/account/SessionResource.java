@@ -10,7 +10,6 @@ import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import lobrik.measure.LengthUnit;
-import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
@@ -40,9 +39,9 @@ class SessionResource {
     record Credentials(@Nullable String name, @Nullable String password) {}
 
     /** Whoever is signed in. */
-    record Me(UUID accountId, String fullName, Role role, BareUnit unit) {}
+    record Me(UUID accountId, String fullName, Role role, LengthUnit unit) {}
 
-    record Preferences(@Nullable BareUnit unit) {}
+    record Preferences(@Nullable LengthUnit unit) {}
 
     /** What a device keeps to be known again; it lets nobody in. */
     private static final String DEVICE = "lobrik-device";
@@ -121,8 +120,7 @@ class SessionResource {
     @Operation(summary = "Who is signed in")
     @GetMapping("/api/me")
     Me me(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        BareUnit unit = accounts.unitOf(who) == LengthUnit.INCH ? BareUnit.INCH : BareUnit.MILLIMETRE;
-        return new Me(who.accountId(), who.fullName(), who.role(), unit);
+        return new Me(who.accountId(), who.fullName(), who.role(), accounts.unitOf(who));
     }
 
     @Operation(summary = "Choose inches or millimetres")
@@ -131,7 +129,7 @@ class SessionResource {
         if (preferences.unit() == null) {
             throw TurnedDown.badInput("/unit", "missing", "choose “in” or “mm”");
         }
-        accounts.prefer(who, preferences.unit() == BareUnit.INCH ? LengthUnit.INCH : LengthUnit.MILLIMETRE);
+        accounts.prefer(who, preferences.unit());
         return me(who);
     }
 

@@ -8,12 +8,12 @@ import java.util.stream.Collectors;
 import lobrik.assessment.Assessment;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
-import lobrik.server.calc.PieceShape;
 import lobrik.server.cohort.Trainee;
-import lobrik.server.platform.Numbers;
-import lobrik.server.platform.Unit;
 import lobrik.shape.Piece;
 import lobrik.verdict.Judged;
+import lobrik.wire.Numbers;
+import lobrik.wire.PieceShape;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -4,14 +4,14 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import lobrik.server.calc.DatumName;
-import lobrik.server.calc.LayoutAnswer;
-import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.PieceShape;
+import lobrik.layout.MarkDatum;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.ReadingsAsked;
-import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.wire.LayoutAnswer;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.PieceShape;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -125,7 +125,7 @@ public record AttemptView(
             UUID id,
             @Nullable Double value,
             String typed,
-            @Nullable DatumName from,
+            @Nullable MarkDatum from,
             String takenBy,
             Instant takenAt,
             Instant receivedAt,

@@ -16,9 +16,9 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.assessment.Basis;
+import lobrik.server.platform.WireJson;
 import org.hibernate.query.NativeQuery;
 import org.springframework.stereotype.Component;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Keeps what pieces are judged by. A class begins many pieces at one exercise: what is the same is kept once, under an id that is made of
@@ -34,7 +34,7 @@ public class Bases {
     record Stored(UUID id, String said) {
 
         static Stored of(Basis basis) {
-            String said = JsonMapper.shared().writeValueAsString(BasisFigures.of(basis));
+            String said = WireJson.mapper().writeValueAsString(BasisFigures.of(basis));
             try {
                 ByteBuffer digest = ByteBuffer.wrap(
                         MessageDigest.getInstance("SHA-256").digest(said.getBytes(StandardCharsets.UTF_8)));

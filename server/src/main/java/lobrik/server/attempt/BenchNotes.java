@@ -10,14 +10,14 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.assessment.Basis;
 import lobrik.assessment.WhatCounts;
+import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
-import lobrik.server.calc.DatumName;
-import lobrik.server.platform.Numbers;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Score;
 import lobrik.verdict.Workmanship;
 import lobrik.verdict.Yardstick;
+import lobrik.wire.Numbers;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -93,7 +93,7 @@ public record BenchNotes(
             int mark,
             String text,
             double positionIn,
-            @Nullable DatumName from,
+            @Nullable MarkDatum from,
             double deviationIn,
             AttemptView.Band band) {}
 

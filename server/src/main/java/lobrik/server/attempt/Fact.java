@@ -6,7 +6,7 @@ import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import io.swagger.v3.oas.annotations.media.DiscriminatorMapping;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
-import lobrik.server.calc.DatumName;
+import lobrik.layout.MarkDatum;
 import org.jspecify.annotations.Nullable;
 
 /** What is written down of a piece besides its readings. */
@@ -116,7 +116,7 @@ public sealed interface Fact {
             @Nullable Integer mark,
             @Nullable String text,
             @Nullable Double positionIn,
-            @Nullable DatumName from) {
+            @Nullable MarkDatum from) {
 
         /** From the end of the straight conduit, or wherever it fits. */
         public OwnFigure(@Nullable Integer mark, @Nullable String text, @Nullable Double positionIn) {

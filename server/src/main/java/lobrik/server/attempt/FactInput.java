@@ -9,11 +9,9 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.server.calc.Calculations;
-import lobrik.server.calc.DatumName;
-import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.InspectionPoint;
+import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
 
 /** A fact as it is sent, made into what is kept: texts are bounded, and lengths are worked out from what was typed. */
@@ -31,8 +29,8 @@ final class FactInput {
      * @throws TurnedDown with what is missing or too much
      * @throws lobrik.measure.RefusedText for a length that cannot be read
      */
-    static Fact kept(@Nullable Fact sent, @Nullable BareUnit bare, Supplier<Measured> piece) {
-        LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+    static Fact kept(@Nullable Fact sent, @Nullable LengthUnit bare, Supplier<Measured> piece) {
+        LengthUnit unit = Objects.requireNonNullElse(bare, LengthUnit.INCH);
         return switch (sent) {
             case null -> throw TurnedDown.badInput("/fact", "missing", "say what is to be written down");
             case Fact.Finding finding -> {
@@ -77,7 +75,7 @@ final class FactInput {
         List<Fact.OwnFigure> marks = new ArrayList<>();
         for (Fact.OwnFigure figure : Objects.requireNonNullElse(sent.marks(), List.<Fact.OwnFigure>of())) {
             String typed = require("/fact/marks", figure.text(), "give a figure for each mark");
-            Optional<MarkDatum> said = Optional.ofNullable(figure.from()).map(DatumName::toCore);
+            Optional<MarkDatum> said = Optional.ofNullable(figure.from());
             Length length = Length.parse(typed, unit);
             marks.add(Optional.ofNullable(figure.mark())
                     .filter(number ->
@@ -85,7 +83,7 @@ final class FactInput {
                     .map(FeatureId::mark)
                     .flatMap(feature -> piece.takenFromEitherEnd(feature, length, said))
                     .map(taken -> new Fact.OwnFigure(
-                            figure.mark(), typed.strip(), taken.position().inches(), DatumName.of(taken.from())))
+                            figure.mark(), typed.strip(), taken.position().inches(), taken.from()))
                     .orElseGet(() -> new Fact.OwnFigure(figure.mark(), typed.strip(), length.inches())));
         }
         return new Fact.Figures(List.copyOf(marks), cut(sent.cut(), unit));
@@ -120,7 +118,7 @@ final class FactInput {
      *
      * @throws TurnedDown if it names what the piece has not
      */
-    static void requireSensible(Fact said, Calculations.Question question) {
+    static void requireSensible(Fact said, Question question) {
         List<Integer> bends =
                 question.layout().marks().stream().map(mark -> mark.number()).toList();
         switch (said) {

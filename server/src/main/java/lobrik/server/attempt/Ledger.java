@@ -16,9 +16,9 @@ import java.util.stream.Stream;
 import lobrik.assessment.Evidence;
 import lobrik.assessment.WhatCounts;
 import lobrik.feature.FeatureId;
+import lobrik.layout.MarkDatum;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.server.calc.DatumName;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
@@ -178,8 +178,8 @@ record Ledger(
     }
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */
-    Map<FeatureId, DatumName> takenFrom() {
-        Map<FeatureId, DatumName> from = new TreeMap<>();
+    Map<FeatureId, MarkDatum> takenFrom() {
+        Map<FeatureId, MarkDatum> from = new TreeMap<>();
         newest("figures")
                 .map(FactRow::said)
                 .filter(Fact.Figures.class::isInstance)
@@ -193,7 +193,7 @@ record Ledger(
             if (row.value() != null
                     && !row.feature().isOfFinishedPiece()
                     && standing(row.feature()).contains(row)) {
-                from.put(row.feature(), Objects.requireNonNullElse(row.measuredFrom(), DatumName.END));
+                from.put(row.feature(), Objects.requireNonNullElse(row.measuredFrom(), MarkDatum.END));
             }
         }
         return from;

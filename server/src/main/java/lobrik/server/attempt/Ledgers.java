@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.UUID;
 import lobrik.assessment.WhatCounts;
 import lobrik.server.platform.Rows;
+import lobrik.server.platform.WireJson;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.PropertyNamingStrategies;
@@ -48,6 +49,7 @@ class Ledgers {
     private interface Columns {}
 
     private static final JsonMapper ROWS = JsonMapper.builder()
+            .addModule(new WireJson())
             .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .addMixIn(ReadingRow.class, Columns.class)
             .addMixIn(FactRow.class, Columns.class)

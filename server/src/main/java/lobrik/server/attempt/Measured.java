@@ -22,8 +22,6 @@ import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.server.calc.Calculations;
-import lobrik.server.calc.DatumName;
 import lobrik.server.exercise.Exercise;
 import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
@@ -31,6 +29,7 @@ import lobrik.verdict.Difference;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Yardstick;
+import lobrik.wire.Question;
 
 /**
  * An attempt with its exercise, all that was written down of it, and what the core says of that.
@@ -44,11 +43,10 @@ public record Measured(
         Ledger ledger,
         Basis basis,
         Assessment assessment,
-        Supplier<Calculations.Question> laidOut) {
+        Supplier<Question> laidOut) {
 
     /** As the core judges what was written down of it. */
-    static Measured of(
-            Attempt attempt, Exercise exercise, Basis basis, Supplier<Calculations.Question> laidOut, Ledger ledger) {
+    static Measured of(Attempt attempt, Exercise exercise, Basis basis, Supplier<Question> laidOut, Ledger ledger) {
         Assessment assessment = Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence());
         return new Measured(attempt, exercise, ledger, basis, assessment, laidOut);
     }
@@ -67,7 +65,7 @@ public record Measured(
      *
      * @throws lobrik.fault.Refused where it can be laid out no more
      */
-    public Calculations.Question question() {
+    public Question question() {
         return laidOut.get();
     }
 
@@ -95,12 +93,12 @@ public record Measured(
      * before that was asked was measured from the end.
      */
     public Set<Integer> fromBack() {
-        Map<FeatureId, DatumName> said = ledger.takenFrom();
-        DatumName usual = attempt.yardstick() == Yardstick.AS_ASKED ? DatumName.END : DatumName.BACK;
+        Map<FeatureId, MarkDatum> said = ledger.takenFrom();
+        MarkDatum usual = attempt.yardstick() == Yardstick.AS_ASKED ? MarkDatum.END : MarkDatum.BACK;
         return question().layout().marks().stream()
                 .filter(mark -> mark.back().isPresent())
                 .map(Mark::number)
-                .filter(number -> said.getOrDefault(FeatureId.mark(number), usual) == DatumName.BACK)
+                .filter(number -> said.getOrDefault(FeatureId.mark(number), usual) == MarkDatum.BACK)
                 .collect(Collectors.toSet());
     }
 

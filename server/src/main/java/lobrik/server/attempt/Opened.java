@@ -4,9 +4,9 @@ import java.time.Instant;
 import java.util.function.Supplier;
 import lobrik.assessment.Basis;
 import lobrik.feature.FeatureId;
-import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Exercise;
+import lobrik.wire.Question;
 
 /**
  * An attempt that somebody may write on, and with what was written down of it so far.
@@ -19,7 +19,7 @@ record Opened(
         Instant givenAt,
         Exercise exercise,
         Basis basis,
-        Supplier<Calculations.Question> laidOut,
+        Supplier<Question> laidOut,
         Ledger ledger) {
 
     /** Whether a feature is read on this piece. */

@@ -10,11 +10,11 @@ import java.util.Optional;
 import java.util.UUID;
 import lobrik.assessment.Entry;
 import lobrik.feature.FeatureId;
+import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
-import lobrik.server.calc.DatumName;
 import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
@@ -100,7 +100,7 @@ public class ReadingRow extends Numbered implements Entry {
             Taken taken,
             @Nullable Correction correction) {
         ReadingRow row = read(id, attemptId, feature, value.position(), typed, taken, correction);
-        row.measuredFrom = DatumName.of(value.from()).id();
+        row.measuredFrom = value.from().id();
         return row;
     }
 
@@ -158,8 +158,8 @@ public class ReadingRow extends Numbered implements Entry {
 
     /** Where a mark was measured from; nothing where nobody asked. */
     @Nullable
-    DatumName measuredFrom() {
-        return DatumName.withId(measuredFrom);
+    MarkDatum measuredFrom() {
+        return Optional.ofNullable(measuredFrom).flatMap(MarkDatum::withId).orElse(null);
     }
 
     Taken taken() {

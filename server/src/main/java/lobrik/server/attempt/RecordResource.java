@@ -5,10 +5,12 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
+import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -17,8 +19,6 @@ import lobrik.reading.ReadingText;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
-import lobrik.server.calc.DatumName;
-import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -48,9 +48,9 @@ class RecordResource {
     record NewReading(
             @Nullable String feature,
             @Nullable String text,
-            @Nullable BareUnit bare,
+            @Nullable LengthUnit bare,
             @Nullable Boolean asAsked,
-            @Nullable DatumName from,
+            @Nullable MarkDatum from,
             @Nullable String omitted,
             @Nullable Instant takenAt,
             @Nullable TakenWith takenWith,
@@ -61,7 +61,7 @@ class RecordResource {
     /** A fact, with the fact that it replaces if it does; the reason may be left open. */
     record NewFact(
             @Nullable Fact fact,
-            @Nullable BareUnit bare,
+            @Nullable LengthUnit bare,
             @Nullable Instant takenAt,
             @Nullable UUID corrects,
             @Nullable String reason) {}
@@ -156,7 +156,7 @@ class RecordResource {
                             key,
                             attemptId,
                             feature,
-                            new TakenMark(place, request.from().toCore()),
+                            new TakenMark(place, request.from()),
                             "as asked",
                             taken,
                             correction)
@@ -166,12 +166,10 @@ class RecordResource {
             throw TurnedDown.badInput("/text", "missing", "give the reading");
         }
         String typed = request.text().strip();
-        LengthUnit bare = request.bare() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        LengthUnit bare = Objects.requireNonNullElse(request.bare(), LengthUnit.INCH);
         Quantity read = ReadingText.read(feature, typed, bare);
         Optional<TakenMark> mark = request.from() != null && read instanceof Length figure
-                ? attempt.measured()
-                        .takenFromEitherEnd(
-                                feature, figure, Optional.of(request.from().toCore()))
+                ? attempt.measured().takenFromEitherEnd(feature, figure, Optional.of(request.from()))
                 : Optional.empty();
         if (mark.isPresent()) {
             return ReadingRow.read(key, attemptId, feature, mark.get(), typed, taken, correction);

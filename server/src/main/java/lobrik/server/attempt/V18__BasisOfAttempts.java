@@ -16,11 +16,12 @@ import lobrik.layout.Layout;
 import lobrik.measure.Quantity;
 import lobrik.reading.ReadingList;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.exercise.ReadingsAsked;
+import lobrik.server.platform.WireJson;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Yardstick;
+import lobrik.wire.LayoutRequest;
 import org.flywaydb.core.api.migration.BaseJavaMigration;
 import org.flywaydb.core.api.migration.Context;
 import org.jspecify.annotations.Nullable;
@@ -91,7 +92,7 @@ public class V18__BasisOfAttempts extends BaseJavaMigration {
     }
 
     private Basis basis(ResultSet row) throws SQLException {
-        JsonMapper json = JsonMapper.shared();
+        JsonMapper json = WireJson.mapper();
         Map<String, Long> targets = json.readValue(row.getString("targets"), TARGETS);
         Tolerances tolerances = json.readValue(row.getString("tolerances"), ToleranceFigures.class)
                 .toCore();

@@ -1,6 +1,5 @@
 package lobrik.server.bench;
 
-import com.fasterxml.jackson.annotation.JsonProperty;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -11,17 +10,17 @@ import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.stream.IntStream;
+import lobrik.layout.MarkDatum;
+import lobrik.measure.LengthUnit;
 import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
-import lobrik.server.calc.DatumName;
-import lobrik.server.calc.ExplanationAnswer;
-import lobrik.server.calc.LayoutAnswer;
-import lobrik.server.calc.PieceShape;
-import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
+import lobrik.wire.ExplanationAnswer;
+import lobrik.wire.LayoutAnswer;
+import lobrik.wire.PieceShape;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -81,21 +80,13 @@ class BenchResource {
      */
     record SheetJob(
             String kind,
-            Unit unit,
+            LengthUnit unit,
             double outsideDiameterIn,
             double divisionIn,
             LayoutAnswer plan,
             List<GivenSize> sizes,
             String method,
             boolean cutAsked) {}
-
-    /** The tape's unit. */
-    enum Unit {
-        @JsonProperty("in")
-        INCH,
-        @JsonProperty("mm")
-        MILLIMETRE
-    }
 
     /**
      * A size that is given.
@@ -109,7 +100,7 @@ class BenchResource {
     record OwnFigureAnswer(
             int mark,
             String text,
-            @Nullable DatumName from,
+            @Nullable MarkDatum from,
             @Nullable Band band) {}
 
     /** What the trainee would cut to; with how near it is, where that is told. */
@@ -156,7 +147,7 @@ class BenchResource {
             String id,
             @Nullable CarriedName carried,
             @Nullable Integer backOf,
-            lobrik.server.platform.Unit unit,
+            lobrik.wire.Unit unit,
             double target,
             @Nullable Double value,
             @Nullable Double deviation,
@@ -174,9 +165,9 @@ class BenchResource {
      */
     record BenchFigures(
             @Nullable List<@Nullable String> texts,
-            @Nullable List<@Nullable DatumName> from,
+            @Nullable List<@Nullable MarkDatum> from,
             @Nullable String cut,
-            @Nullable BareUnit bare) {}
+            @Nullable LengthUnit bare) {}
 
     private final Benches benches;
     private final Guesses guesses;
@@ -217,7 +208,7 @@ class BenchResource {
         if (texts.isEmpty() || texts.size() > Benches.MOST_MARKS) {
             throw TurnedDown.badInput("/texts", "missing", "give a figure for each mark");
         }
-        List<@Nullable DatumName> from = Objects.requireNonNullElse(figures.from(), List.of());
+        List<@Nullable MarkDatum> from = Objects.requireNonNullElse(figures.from(), List.of());
         Fact.Figures own = new Fact.Figures(
                 IntStream.range(0, texts.size())
                         .mapToObj(i ->

@@ -2,6 +2,7 @@ package lobrik.server.bench;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -23,8 +24,6 @@ import lobrik.server.bench.BenchResource.OwnCutAnswer;
 import lobrik.server.bench.BenchResource.OwnFigureAnswer;
 import lobrik.server.bench.BenchResource.SheetAnswer;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.PieceShape;
-import lobrik.server.calc.QuantityRequest.BareUnit;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
@@ -35,6 +34,8 @@ import lobrik.server.judging.Judging;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shape.Piece;
 import lobrik.verdict.TolerancePreset;
+import lobrik.wire.PieceShape;
+import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -101,13 +102,13 @@ class Benches {
     }
 
     @Transactional
-    BenchSheet figures(String code, UUID key, Fact.Figures own, @Nullable BareUnit bare) {
+    BenchSheet figures(String code, UUID key, Fact.Figures own, @Nullable LengthUnit bare) {
         InHand inHand = inHand(code);
         if (keeping.has(key)) {
             return view(inHand);
         }
         requireOpen(inHand, "This piece was checked before your figures came, so they do not count");
-        LengthUnit unit = bare == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+        LengthUnit unit = Objects.requireNonNullElse(bare, LengthUnit.INCH);
         keeping.figures(begun(inHand), inHand.sheet().trainee().cohortId(), key, own, unit);
         return view(again(inHand));
     }
@@ -151,7 +152,7 @@ class Benches {
     List<Hint> hints(String code) {
         InHand inHand = inHand(code);
         requireTold(inHand);
-        return calculations.why(question(inHand.sheet())).stream()
+        return question(inHand.sheet()).why().stream()
                 .filter(why -> why.about().startsWith("mark") || why.about().equals("cutLength"))
                 .map(why -> new Hint(why.about(), why.words()))
                 .toList();
@@ -161,10 +162,10 @@ class Benches {
     SheetAnswer answer(String code) {
         InHand inHand = inHand(code);
         requireTold(inHand);
-        Calculations.Question question = question(inHand.sheet());
+        Question question = question(inHand.sheet());
         return new SheetAnswer(
                 calculations.plan(question),
-                calculations.why(question).stream()
+                question.why().stream()
                         .filter(why -> !why.about().startsWith("predicted/"))
                         .toList());
     }
@@ -184,13 +185,13 @@ class Benches {
         return !sheet.exercise().tolerances().preset().equalsIgnoreCase(TolerancePreset.ASSESSMENT.name());
     }
 
-    private Calculations.Question question(Sheet sheet) {
+    private Question question(Sheet sheet) {
         return calculations.question(sheet.exercise().definition());
     }
 
     private BenchSheet view(InHand inHand) {
         Sheet sheet = inHand.sheet();
-        Calculations.Question question = question(sheet);
+        Question question = question(sheet);
         List<Mark> marks = question.layout().marks();
         boolean told = isTold(sheet);
         Measured last = inHand.last();
@@ -225,7 +226,7 @@ class Benches {
                 inHand.isJudged() ? List.of() : others(sheet));
     }
 
-    private static List<LookPoint> lookOver(@Nullable Measured measured, Calculations.Question question) {
+    private static List<LookPoint> lookOver(@Nullable Measured measured, Question question) {
         return measured == null
                 ? question.lookedOver().stream()
                         .map(point -> new LookPoint(point.id(), point.good(), null))
@@ -239,7 +240,7 @@ class Benches {
     }
 
     /** What became of the piece, once it is judged. */
-    private @Nullable CheckedAnswer checked(Measured measured, Calculations.Question question) {
+    private @Nullable CheckedAnswer checked(Measured measured, Question question) {
         return measured.assessment()
                 .score()
                 .map(score -> {

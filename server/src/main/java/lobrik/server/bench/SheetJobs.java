@@ -18,20 +18,20 @@ import lobrik.server.attempt.Measured;
 import lobrik.server.bench.BenchResource.CheckedFeature;
 import lobrik.server.bench.BenchResource.GivenSize;
 import lobrik.server.bench.BenchResource.SheetJob;
-import lobrik.server.calc.Calculations;
-import lobrik.server.calc.LayoutAnswer;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.judging.Judgement;
-import lobrik.server.platform.Numbers;
-import lobrik.server.platform.Unit;
 import lobrik.verdict.Judged;
+import lobrik.wire.LayoutAnswer;
+import lobrik.wire.Numbers;
+import lobrik.wire.Question;
+import lobrik.wire.Unit;
 
 /** A job as a trainee's phone shows it. */
 final class SheetJobs {
 
     private SheetJobs() {}
 
-    static SheetJob of(Exercise exercise, Calculations.Question question, LayoutAnswer plan) {
+    static SheetJob of(Exercise exercise, Question question, LayoutAnswer plan) {
         Job job = question.layout().job();
         LengthUnit unit = question.unit();
         List<GivenSize> sizes = Input.of(job.bend()).stream()
@@ -47,7 +47,7 @@ final class SheetJobs {
                 .toList();
         return new SheetJob(
                 job.bend().kind().id(),
-                unit == LengthUnit.INCH ? BenchResource.Unit.INCH : BenchResource.Unit.MILLIMETRE,
+                unit,
                 job.tooling().conduit().outsideDiameter().inches(),
                 job.school().division().step().inches(),
                 plan.withoutAnswers(),

@@ -17,9 +17,9 @@ import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
 import lobrik.bend.Stub90;
+import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.exercise.Level;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
@@ -40,9 +40,9 @@ final class DemoCast {
          * By the chart, as it is taught; but a kick's mark is off by most of an inch then: that is for a lesson on methods, not for
          * a judged piece.
          */
-        LayoutRequest.Method method() {
+        Method method() {
             return switch (bend) {
-                case Kick _ -> LayoutRequest.Method.EXACT;
+                case Kick _ -> Method.EXACT;
                 case Stub90 _,
                         BackToBack90 _,
                         BoxOffset _,
@@ -50,7 +50,7 @@ final class DemoCast {
                         RollingOffset _,
                         Saddle3 _,
                         Saddle4 _,
-                        OverBent90 _ -> LayoutRequest.Method.CHART;
+                        OverBent90 _ -> Method.CHART;
             };
         }
 

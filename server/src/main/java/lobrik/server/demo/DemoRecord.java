@@ -17,10 +17,6 @@ import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.Bases;
 import lobrik.server.attempt.ReadingRow;
-import lobrik.server.calc.BendInput;
-import lobrik.server.calc.BenderInput;
-import lobrik.server.calc.ConduitInput;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
 import lobrik.server.exercise.Content;
@@ -30,6 +26,10 @@ import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.giving.Assignment;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.TolerancePreset;
+import lobrik.wire.BendInput;
+import lobrik.wire.BenderInput;
+import lobrik.wire.ConduitInput;
+import lobrik.wire.LayoutRequest;
 import org.jspecify.annotations.Nullable;
 
 /** Writes made-up exercises and attempts down as the screens would have. */

@@ -19,8 +19,9 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.platform.TurnedDown;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -77,7 +78,7 @@ final class DrawingResource {
         if (request.definition() == null || request.view() == null || request.format() == null) {
             throw TurnedDown.badInput("", "missing", "give a definition, a view and a format");
         }
-        Calculations.Question question = calculations.question(request.definition());
+        Question question = calculations.question(request.definition());
         Sketch sketch = switch (request.view()) {
             case STRIP -> StripSketch.of(question.layout(), STRIP_TEXT, true);
             case ELEVATION -> elevation(question);
@@ -94,14 +95,14 @@ final class DrawingResource {
                 .body(written.getBytes(StandardCharsets.UTF_8));
     }
 
-    private static Sketch elevation(Calculations.Question question) {
+    private static Sketch elevation(Question question) {
         Review review = Review.of(question.layout(), question.obstacle());
         double textSize = Math.max(0.5, question.layout().predicted().length().inches() / 90);
         return ElevationSketch.of(
                 review, question.around(), new ElevationSketch.Style(textSize, true, words(question)::apply));
     }
 
-    private static WordsOfInputs words(Calculations.Question question) {
+    private static WordsOfInputs words(Question question) {
         return new WordsOfInputs(
                 Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, input -> input)),
                 question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)

@@ -11,13 +11,13 @@ import lobrik.measure.Angle;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.QuantityKind;
 import lobrik.measure.TakeOff;
-import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.QuantityRequest.BareUnit;
-import lobrik.server.calc.VariationInput;
 import lobrik.server.exercise.ExerciseInput.ToleranceInput;
 import lobrik.server.platform.InputError;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.WireJson;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.VariationInput;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,7 +42,7 @@ public record Content(
         boolean methodFree,
         @Nullable VariationInput variation) {
 
-    private static final JsonMapper JSON = JsonMapper.shared();
+    private static final JsonMapper JSON = WireJson.mapper();
     private static final int LONGEST_TEXT = 120;
     private static final int LONGEST_TAG = 40;
     private static final int MOST_TAGS = 12;
@@ -216,7 +216,7 @@ public record Content(
                 wrong("/entered/texts", "missing", "give what was typed, for at most " + MOST_TEXTS + " inputs");
                 return;
             }
-            LengthUnit unit = entered.unit() == BareUnit.MILLIMETRE ? LengthUnit.MILLIMETRE : LengthUnit.INCH;
+            LengthUnit unit = Objects.requireNonNullElse(entered.unit(), LengthUnit.INCH);
             entered.texts().forEach((input, text) -> {
                 String pointer = "/entered/texts/" + input.replace("~", "~0").replace("/", "~1");
                 JsonNode size = bend.path(input);

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.InputId;
-import lobrik.server.calc.QuantityRequest.BareUnit;
+import lobrik.measure.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param texts by input, such as {@code distanceIn}: {@code 71 1/4 − 40 5/8 − 1/8}
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
-public record Entered(@Nullable BareUnit unit, @Nullable Map<String, @Nullable String> texts) {
+public record Entered(@Nullable LengthUnit unit, @Nullable Map<String, @Nullable String> texts) {
 
     /** What was typed for a size, where that is more than one length: two readings of a tape, or what goes into a fitting. */
     public Optional<String> takenOff(InputId input) {

@@ -10,6 +10,7 @@ import lobrik.server.calc.Calculations;
 import lobrik.server.platform.InputError;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.UnreadableJson;
+import lobrik.wire.CalcInterface;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DeserializationFeature;
@@ -85,7 +86,7 @@ final class ExerciseFile {
     private void read(JsonNode node, String at, List<InputError> errors, List<Content> contents) {
         try {
             Content content = Content.of(strict.treeToValue(node, ExerciseInput.class));
-            calculations.layout(content.definition());
+            var _ = CalcInterface.layout(content.definition());
             content.tolerances().toCore();
             if (content.variation() != null) {
                 calculations.requireVariation(content.definition(), content.variation());

@@ -3,13 +3,13 @@ package lobrik.server.exercise;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
-import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.ScoreRequest.SchemeName;
-import lobrik.server.calc.VariationInput;
 import lobrik.server.shed.LimitFigures;
 import lobrik.server.shed.RebendingFigures;
 import lobrik.server.shed.RuleFigures;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.verdict.Scheme;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.VariationInput;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -55,7 +55,7 @@ public record ExerciseInput(
             @Nullable Double dogLegDeg,
             @Nullable Double passMark,
             @Nullable Map<String, RuleFigures> workmanship,
-            @Nullable SchemeName scheme,
+            @Nullable Scheme scheme,
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
             @Nullable RebendingFigures rebending,

@@ -7,13 +7,14 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.LayoutRequest;
 import lobrik.server.exercise.ExerciseInput.ToleranceInput;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.JudgingPresets;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.Foresight;
 import lobrik.verdict.Tolerances;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -52,7 +53,7 @@ class ForesightResource {
                 others.put(other.preset(), other.toCore());
             }
         }
-        Calculations.Question question = calculations.question(definition);
+        Question question = calculations.question(definition);
         return ForesightView.of(Foresight.of(question.layout().job(), question.obstacle(), judgedBy.toCore(), others));
     }
 }

@@ -2,12 +2,12 @@ package lobrik.server.exercise;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
-import lobrik.server.platform.FaultAnswer.CureAnswer;
-import lobrik.server.platform.Numbers;
-import lobrik.server.platform.Unit;
 import lobrik.verdict.Foresight;
 import lobrik.verdict.GapShare;
 import lobrik.verdict.MethodShare;
+import lobrik.wire.FaultAnswer.CureAnswer;
+import lobrik.wire.Numbers;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**

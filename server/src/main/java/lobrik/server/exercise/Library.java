@@ -20,6 +20,7 @@ import lobrik.server.platform.Turns;
 import lobrik.server.shed.BenderRevision;
 import lobrik.server.shed.Rack;
 import lobrik.shop.Tool;
+import lobrik.wire.CalcInterface;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -169,7 +170,7 @@ public class Library {
     }
 
     private void requirePossible(Content content) {
-        calculations.layout(content.definition());
+        var _ = CalcInterface.layout(content.definition());
         content.tolerances().toCore();
     }
 

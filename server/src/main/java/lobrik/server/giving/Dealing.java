@@ -9,12 +9,13 @@ import lobrik.layout.Layout;
 import lobrik.layout.RunLimits;
 import lobrik.measure.Length;
 import lobrik.server.calc.Calculations;
-import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.VariationInput;
 import lobrik.server.cohort.Trainee;
 import lobrik.verdict.Foresight;
 import lobrik.verdict.MethodShare;
 import lobrik.verdict.Tolerances;
+import lobrik.wire.DealtVariant;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.VariationInput;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
@@ -51,10 +52,10 @@ class Dealing {
                     .map(trainee -> new Dealt(trainee, definition, layout, hardness))
                     .toList();
         }
-        List<Calculations.DealtVariant> variants = calculations.variants(definition, variation, trainees.size());
+        List<DealtVariant> variants = DealtVariant.deal(definition, variation, trainees.size());
         List<Dealt> dealt = new ArrayList<>();
         for (int i = 0; i < trainees.size(); i++) {
-            Calculations.DealtVariant variant = variants.get(i);
+            DealtVariant variant = variants.get(i);
             dealt.add(
                     new Dealt(trainees.get(i), definition.with(variant.bend()), variant.layout(), variant.hardness()));
         }

@@ -2,10 +2,10 @@ package lobrik.server.judging;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
-import lobrik.server.calc.DiagnoseAnswer;
-import lobrik.server.calc.LayoutRequest;
-import lobrik.server.calc.PieceShape;
-import lobrik.server.platform.Unit;
+import lobrik.wire.DiagnoseAnswer;
+import lobrik.wire.LayoutRequest;
+import lobrik.wire.PieceShape;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**

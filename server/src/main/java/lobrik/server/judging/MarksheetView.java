@@ -5,11 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import lobrik.assessment.Assessment;
-import lobrik.server.platform.Numbers;
-import lobrik.server.platform.Unit;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.verdict.Marksheet;
 import lobrik.verdict.Score;
+import lobrik.wire.Numbers;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.fault.Refused;
 import lobrik.measure.RefusedText;
+import lobrik.wire.FaultAnswer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;

@@ -18,6 +18,7 @@ class StoredJson {
     @Bean
     HibernatePropertiesCustomizer columnsOfJson() {
         JsonMapper json = JsonMapper.builderWithJackson2Defaults()
+                .addModule(new WireJson())
                 .disable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .build();
         return properties -> properties.put(MappingSettings.JSON_FORMAT_MAPPER, new Jackson3JsonFormatMapper(json));

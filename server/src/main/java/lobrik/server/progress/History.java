@@ -17,8 +17,6 @@ import lobrik.progress.Interval;
 import lobrik.progress.Outcome;
 import lobrik.progress.Standing;
 import lobrik.progress.Trend;
-import lobrik.server.platform.Numbers;
-import lobrik.server.platform.Unit;
 import lobrik.server.progress.Insights.Insight;
 import lobrik.server.progress.Outcomes.Total;
 import lobrik.server.progress.TraineeProgress.FamilyView;
@@ -27,6 +25,8 @@ import lobrik.server.progress.TraineeProgress.LevelStep;
 import lobrik.server.progress.TraineeProgress.PieceView;
 import lobrik.server.progress.TraineeProgress.SlipName;
 import lobrik.verdict.KnownBender;
+import lobrik.wire.Numbers;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /** How somebody came along in one kind of bend: the last pieces, their trends, and what hands do to each feature. */

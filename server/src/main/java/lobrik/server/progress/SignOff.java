@@ -6,7 +6,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.platform.Numbered;
-import lobrik.server.platform.Unit;
+import lobrik.wire.Unit;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 

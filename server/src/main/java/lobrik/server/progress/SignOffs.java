@@ -20,10 +20,10 @@ import lobrik.progress.Outcome;
 import lobrik.progress.SignOffRule;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
-import lobrik.server.platform.Numbers;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
-import lobrik.server.platform.Unit;
+import lobrik.wire.Numbers;
+import lobrik.wire.Unit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 

@@ -4,7 +4,7 @@ import com.fasterxml.jackson.annotation.JsonProperty;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
-import lobrik.server.platform.Unit;
+import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
 /**

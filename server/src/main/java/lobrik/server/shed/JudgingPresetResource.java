@@ -11,10 +11,10 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
-import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.InputError;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.Scheme;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -56,7 +56,7 @@ class JudgingPresetResource {
             @Nullable Double angleDeg,
             @Nullable Double dogLegDeg,
             @Nullable Double passMark,
-            @Nullable SchemeName scheme,
+            @Nullable Scheme scheme,
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
             @Nullable Map<String, RuleFigures> workmanship,
@@ -72,7 +72,7 @@ class JudgingPresetResource {
                     Objects.requireNonNull(dogLegDeg),
                     Objects.requireNonNull(passMark),
                     workmanship == null ? ToleranceFigures.usualWorkmanship("site") : workmanship,
-                    scheme == null ? SchemeName.GRADED : scheme,
+                    scheme == null ? Scheme.GRADED : scheme,
                     weights == null ? Map.of() : weights,
                     critical == null ? Map.of() : critical,
                     rebending,

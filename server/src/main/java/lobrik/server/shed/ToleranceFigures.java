@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -12,7 +13,6 @@ import lobrik.feature.FeatureId;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.server.calc.ScoreRequest.SchemeName;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judging;
@@ -44,7 +44,7 @@ public record ToleranceFigures(
         double dogLegDeg,
         double passMark,
         @Nullable Map<String, RuleFigures> workmanship,
-        @Nullable SchemeName scheme,
+        @Nullable Scheme scheme,
         @Nullable Map<String, Double> weights,
         @Nullable Map<String, Boolean> critical,
         @Nullable RebendingFigures rebending,
@@ -60,7 +60,7 @@ public record ToleranceFigures(
                 figures.dogLeg().degrees(),
                 figures.passMark(),
                 figures(figures.workmanship()),
-                SchemeName.GRADED,
+                Scheme.GRADED,
                 Map.of(),
                 Map.of(),
                 RebendingFigures.of(figures.rebending()),
@@ -83,7 +83,7 @@ public record ToleranceFigures(
                 dogLegDeg,
                 passMark,
                 workmanship == null ? usualWorkmanship(preset) : workmanship,
-                scheme == null ? SchemeName.GRADED : scheme,
+                Objects.requireNonNullElse(scheme, Scheme.GRADED),
                 counts,
                 fails,
                 rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending,
@@ -154,7 +154,7 @@ public record ToleranceFigures(
 
     private Judging judging() {
         return new Judging(
-                scheme == null ? Scheme.GRADED : Scheme.valueOf(scheme.name()),
+                Objects.requireNonNullElse(scheme, Scheme.GRADED),
                 byFeature("/tolerances/weights", weights),
                 byFeature("/tolerances/critical", critical));
     }

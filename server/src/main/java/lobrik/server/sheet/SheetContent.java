@@ -14,6 +14,7 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
 import lobrik.server.exercise.Content;
+import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -23,7 +24,7 @@ import org.jspecify.annotations.Nullable;
  */
 record SheetContent(
         Content exercise,
-        Calculations.Question question,
+        Question question,
         Review review,
         @Nullable Whose whose) {
 
@@ -42,7 +43,7 @@ record SheetContent(
             @Nullable Integer tries) {}
 
     static SheetContent of(Content exercise, Calculations calculations, @Nullable Whose whose) {
-        Calculations.Question question = calculations.question(exercise.definition());
+        Question question = calculations.question(exercise.definition());
         return new SheetContent(exercise, question, Review.of(question.layout(), question.obstacle()), whose);
     }
 

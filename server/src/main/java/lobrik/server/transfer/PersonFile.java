@@ -12,12 +12,12 @@ import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.WireJson;
 import org.hibernate.jpa.HibernateHints;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JsonGenerator;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Everything that is kept about one trainee, as it is kept: the right of access; and the erasure of all of it. The parts are listed
@@ -85,7 +85,7 @@ class PersonFile {
     /** Writes everything about a trainee as one object, part by part. */
     @Transactional(readOnly = true)
     public void write(Trainee trainee, OutputStream to) {
-        try (JsonGenerator json = JsonMapper.shared().createGenerator(to)) {
+        try (JsonGenerator json = WireJson.mapper().createGenerator(to)) {
             json.writeStartObject();
             json.writeStringProperty("format", "lobrik-person/1");
             json.writeStringProperty("written", clock.instant().toString());

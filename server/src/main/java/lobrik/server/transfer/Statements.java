@@ -13,6 +13,7 @@ import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.WireJson;
 import lobrik.server.progress.Gradebook;
 import lobrik.server.progress.Gradebook.PieceRow;
 import lobrik.server.progress.SignOffView;
@@ -21,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import tools.jackson.databind.ObjectWriter;
 import tools.jackson.databind.SequenceWriter;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Learning records as statements of the Experience API (xAPI 1.0.3): each finished piece was passed or failed, each signature says
@@ -99,7 +99,7 @@ class Statements {
             @Nullable Context context,
             Instant timestamp) {}
 
-    private static final ObjectWriter JSON = JsonMapper.shared()
+    private static final ObjectWriter JSON = WireJson.mapper()
             .rebuild()
             .changeDefaultPropertyInclusion(usual -> usual.withValueInclusion(JsonInclude.Include.NON_NULL))
             .build()

@@ -1,6 +1,0 @@
-package lobrik.server.calc;
-
-import org.jspecify.annotations.Nullable;
-
-/** Conduit as a request gives it. */
-public record ConduitInput(@Nullable Double outsideDiameterIn) {}

@@ -1,7 +1,0 @@
-package lobrik.server.calc;
-
-import org.jspecify.annotations.Nullable;
-
-/** A bender with its conduit. */
-public record ToolingRequest(
-        @Nullable ConduitInput conduit, @Nullable BenderInput bender) {}

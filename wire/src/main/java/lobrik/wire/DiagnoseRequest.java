@@ -1,0 +1,41 @@
+package lobrik.wire;
+
+import java.util.List;
+import lobrik.layout.Method;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * A piece of which the cause of its faults is asked for.
+ *
+ * @param multipliers rows of the school's card that differ from the usual one
+ * @param sigmaIn standard deviation of a reading of a length
+ * @param sigmaDeg standard deviation of a reading of an angle
+ * @param insertionIn how far an end goes into its fitting
+ * @param readings any subset of the bend's features
+ * @param own the trainee's own figures for the marks, if they are known
+ */
+public record DiagnoseRequest(
+        @Nullable Method method,
+        @Nullable Double tapeDivisionIn,
+        @Nullable ConduitInput conduit,
+        @Nullable BenderInput bender,
+        @Nullable BendInput bend,
+        @Nullable List<LayoutRequest.@Nullable MultiplierRow> multipliers,
+        @Nullable Double sigmaIn,
+        @Nullable Double sigmaDeg,
+        @Nullable Double insertionIn,
+        @Nullable List<@Nullable FeatureReading> readings,
+        @Nullable List<@Nullable OwnMark> own) {
+
+    /** What was read of a feature, in inches or degrees as it has it. */
+    public record FeatureReading(
+            @Nullable String feature, @Nullable Double value) {}
+
+    /** A figure that the trainee worked out for a mark. */
+    public record OwnMark(@Nullable Integer mark, @Nullable Double positionIn) {}
+
+    /** What has to be laid out first. */
+    LayoutRequest layout() {
+        return new LayoutRequest(method, tapeDivisionIn, conduit, bender, bend, multipliers, null, null, null);
+    }
+}

@@ -1,0 +1,208 @@
+package lobrik.wire;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import lobrik.bend.Bend;
+import lobrik.bend.Situation;
+import lobrik.fault.Fault;
+import lobrik.fault.FaultCode;
+import lobrik.fault.Refused;
+import lobrik.layout.Job;
+import lobrik.layout.School;
+import lobrik.measure.Angle;
+import lobrik.measure.Length;
+import lobrik.measure.TapeDivision;
+import lobrik.shape.BendMade;
+import lobrik.shape.Obstacle;
+import lobrik.shape.Piece;
+import lobrik.shape.Surround;
+import lobrik.shop.Conduit;
+import lobrik.shop.HookSide;
+import lobrik.shop.Reference;
+import lobrik.shop.Shoe;
+import lobrik.shop.ShoePlacing;
+import lobrik.shop.Tooling;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Translates one request to the core's values, collecting everything that is wrong with it. Each method returns an empty
+ * answer where its part of the request was bad; {@link #finish} then refuses with all faults.
+ */
+final class Translation {
+
+    private static final Length SIXTEENTH = Length.ofFraction(0, 1, 16);
+
+    private final List<Fault> faults = new ArrayList<>();
+
+    /** Ends the translation: the value, or everything that was wrong. */
+    <T> T finish(Optional<T> value) {
+        if (!faults.isEmpty() || value.isEmpty()) {
+            throw Refused.badInput(faults);
+        }
+        return value.get();
+    }
+
+    void fault(FaultCode code, String input, String message) {
+        faults.add(new Fault(code, input, message));
+    }
+
+    <T> Optional<T> required(String input, @Nullable T value) {
+        if (value == null) {
+            fault(FaultCode.MISSING, input, "this is missing");
+        }
+        return Optional.ofNullable(value);
+    }
+
+    Optional<Length> length(String input, @Nullable Double inches) {
+        return required(input, inches).flatMap(value -> length(input, value.doubleValue()));
+    }
+
+    Optional<Angle> angle(String input, @Nullable Double degrees) {
+        return required(input, degrees).flatMap(value -> angle(input, value.doubleValue()));
+    }
+
+    private Optional<Length> length(String input, double inches) {
+        return quantity(input, () -> Length.ofInches(inches));
+    }
+
+    private Optional<Angle> angle(String input, double degrees) {
+        return quantity(input, () -> Angle.ofDegrees(degrees));
+    }
+
+    <T> Optional<T> quantity(String input, Supplier<T> value) {
+        try {
+            return Optional.of(value.get());
+        } catch (IllegalArgumentException e) {
+            fault(FaultCode.OUT_OF_RANGE, input, String.valueOf(e.getMessage()));
+            return Optional.empty();
+        }
+    }
+
+    Optional<Length> lengthOr(String input, @Nullable Double inches, Length usual) {
+        return inches == null ? Optional.of(usual) : length(input, inches.doubleValue());
+    }
+
+    /** Builds a core value; its faults are about inputs below {@code parent}. */
+    <T> Optional<T> built(String parent, Supplier<T> value) {
+        try {
+            return Optional.of(value.get());
+        } catch (Refused refused) {
+            refused.faults().forEach(fault -> faults.add(parent.isEmpty() ? fault : fault.within(parent)));
+            return Optional.empty();
+        }
+    }
+
+    TapeDivision division(@Nullable Double inches) {
+        Optional<Length> step = lengthOr("tapeDivisionIn", inches, SIXTEENTH);
+        if (step.filter(length -> length.isNegative() || length.isMoreThan(Length.ofInches(1)))
+                .isPresent()) {
+            fault(FaultCode.OUT_OF_RANGE, "tapeDivisionIn", "a tape division is from 0 (do not round) to 1 in");
+            return TapeDivision.NONE;
+        }
+        return step.map(TapeDivision::new).orElse(TapeDivision.NONE);
+    }
+
+    Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
+        Optional<Conduit> pipe = conduit(conduit);
+        Optional<Shoe> shoe = required("bender", bender).flatMap(this::bender);
+        return pipe.flatMap(d -> shoe.flatMap(b -> built("", () -> new Tooling(d, b))));
+    }
+
+    Optional<Conduit> conduit(@Nullable ConduitInput conduit) {
+        return required("conduit", conduit)
+                .flatMap(input -> length("conduit/outsideDiameterIn", input.outsideDiameterIn()))
+                .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
+    }
+
+    private Optional<Shoe> bender(BenderInput input) {
+        Optional<Length> takeUp = length("bender/takeUpIn", input.takeUpIn());
+        Optional<Length> radius = length("bender/radiusIn", input.radiusIn());
+        Optional<Length> spacing = lengthOr("bender/minSpacingIn", input.minSpacingIn(), Shoe.USUAL_MIN_SPACING);
+        Optional<Length> stub = lengthOr("bender/minStubIn", input.minStubIn(), Shoe.USUAL_MIN_STUB);
+        Optional<Length> standing = lengthOr("bender/minStandingIn", input.minStandingIn(), Shoe.USUAL_MIN_STANDING);
+        Optional<Angle> springback = input.springbackDeg() == null
+                ? Optional.of(Angle.ZERO)
+                : angle("bender/springbackDeg", input.springbackDeg().doubleValue());
+        if (takeUp.isEmpty()
+                || radius.isEmpty()
+                || spacing.isEmpty()
+                || stub.isEmpty()
+                || standing.isEmpty()
+                || springback.isEmpty()) {
+            return Optional.empty();
+        }
+        return built(
+                "bender",
+                () -> new Shoe(
+                        takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
+    }
+
+    /** What a bender has to hold: what a request names, or what is usual for the bend. */
+    Function<Length, Length> leastGrip(@Nullable BenderInput named, Optional<Tooling> tooling) {
+        return usual -> named == null || named.minStubIn() == null
+                ? usual
+                : tooling.map(known -> known.shoe().minStub()).orElse(usual);
+    }
+
+    Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {
+        return required("bend", bend).flatMap(input -> new BendTranslation(this, leastGrip).of(input));
+    }
+
+    int faultCount() {
+        return faults.size();
+    }
+
+    Optional<List<BendMade>> bendsMade(@Nullable List<SimulateRequest.@Nullable BendMadeInput> inputs) {
+        return required("bends", inputs).map(given -> {
+            List<BendMade> made = new ArrayList<>();
+            for (int i = 0; i < given.size(); i++) {
+                String at = "bends/" + i;
+                required(at, given.get(i)).flatMap(input -> bendMade(at, input)).ifPresent(made::add);
+            }
+            return List.copyOf(made);
+        });
+    }
+
+    private Optional<BendMade> bendMade(String at, SimulateRequest.BendMadeInput input) {
+        Optional<Length> position = length(at + "/positionIn", input.positionIn());
+        Optional<Reference> reference = required(at + "/reference", input.reference());
+        Optional<HookSide> hook = required(at + "/hookTowards", input.hookTowards());
+        Optional<Angle> angle = angle(at + "/angleDeg", input.angleDeg());
+        Optional<Angle> roll = input.rollDeg() == null
+                ? Optional.of(Angle.ZERO)
+                : angle(at + "/rollDeg", input.rollDeg().doubleValue());
+        if (position.isEmpty() || reference.isEmpty() || hook.isEmpty() || angle.isEmpty() || roll.isEmpty()) {
+            return Optional.empty();
+        }
+        return Optional.of(
+                new BendMade(position.get(), new ShoePlacing(reference.get(), hook.get()), angle.get(), roll.get()));
+    }
+
+    /** A whole layout request as the core's question. */
+    LayoutQuestion layoutQuestion(LayoutRequest request) {
+        School school = new SchoolTranslation(this).school(request);
+        Optional<Tooling> tooling = tooling(request.conduit(), request.bender());
+        Optional<Bend> bend = bend(request.bend(), leastGrip(request.bender(), tooling));
+        Optional<Obstacle> given = new SchoolTranslation(this).obstacle(request.obstacle());
+        Optional<Situation> situation = Optional.ofNullable(request.place())
+                .map(LayoutRequest.PlaceInput::situation)
+                .flatMap(Situation::withId);
+        Function<Bend, Optional<Obstacle>> obstacle =
+                b -> given.or(() -> situation.flatMap(place -> Obstacle.of(place, b)));
+        Function<Piece, List<Surround>> around = new SchoolTranslation(this).around(request.place());
+        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle, around))));
+    }
+
+    /** What the core needs to lay a bend out; with what stands around the piece. */
+    record LayoutQuestion(
+            Job job, Function<Bend, Optional<Obstacle>> obstacleOf, Function<Piece, List<Surround>> around) {
+
+        /** What the asked bend has to clear, if it is not what its own inputs say. */
+        Optional<Obstacle> obstacle() {
+            return obstacleOf.apply(job.bend());
+        }
+    }
+}
