@@ -21,7 +21,8 @@ import java.util.stream.IntStream;
 
 /**
  * Measures how fast readings are kept, over HTTP, at a server that runs: {@code ./lobrik writes}. Each writer has a session and cohorts
- * of its own, and measures four-point saddles of 14 features, one piece after the other.
+ * of its own, and measures four-point saddles of 14 features, one piece after the other. A server that has just been started runs its
+ * program slowly for a minute or two, until the machine code of what is used most is made: that minute is measured too, apart.
  */
 public final class WriteFigures {
 
@@ -59,24 +60,27 @@ public final class WriteFigures {
         this.password = password;
     }
 
-    /** Takes the address, a name, its password, how many seconds to write, and with how many writers. */
+    /** Takes the address, a name, its password, how long the first time and every other run is (seconds), and how many write. */
     public static void main(String[] arguments) throws Exception {
         WriteFigures figures = new WriteFigures(arguments[0].replaceAll("/$", ""), arguments[1], arguments[2]);
-        int seconds = Integer.parseInt(arguments[3]);
-        figures.measure(1, Math.min(seconds, 10));
-        for (int i = 4; i < arguments.length; i++) {
-            figures.measure(Integer.parseInt(arguments[i]), seconds);
-        }
+        int first = Integer.parseInt(arguments[3]);
+        int seconds = Integer.parseInt(arguments[4]);
+        int many = Integer.parseInt(arguments[5]);
+        figures.measure("at first", many, first);
+        figures.measure("then", many, seconds);
+        figures.measure("again", many, seconds);
+        figures.measure("alone", 1, seconds);
+        figures.measureAnswers(seconds);
     }
 
-    private void measure(int writers, int seconds) throws Exception {
+    private void measure(String when, int writers, int seconds) throws Exception {
         List<Writer> ready = new ArrayList<>();
         for (int i = 0; i < writers; i++) {
             ready.add(new Writer(i));
         }
         try (ExecutorService threads = Executors.newFixedThreadPool(writers)) {
-            for (Future<long[]> done : threads.invokeAll(calls(ready, System.nanoTime() + 3_000_000_000L))) {
-                done.get();
+            for (Writer writer : ready) {
+                writer.newCohort();
             }
             long begun = System.nanoTime();
             List<long[]> taken = new ArrayList<>();
@@ -86,9 +90,34 @@ public final class WriteFigures {
             double lasted = (System.nanoTime() - begun) / 1e9;
             long[] all = taken.stream().flatMapToLong(Arrays::stream).sorted().toArray();
             System.out.printf(
-                    "%d writing: %.0f readings a second, median %.1f ms, 95 %% %.1f, 99 %% %.1f, slowest %.0f of %d%n",
-                    writers, all.length / lasted, at(all, 0.5), at(all, 0.95), at(all, 0.99), at(all, 1), all.length);
+                    "%s, %d writing: %.0f readings a second, %s%n", when, writers, all.length / lasted, spread(all));
         }
+    }
+
+    /** What one instructor waits for who works with a cohort of thirty: an attempt opened, the floor, a verdict. */
+    private void measureAnswers(int seconds) throws IOException, InterruptedException {
+        Writer instructor = new Writer(0);
+        List<Long> opened = new ArrayList<>();
+        List<Long> floor = new ArrayList<>();
+        List<Long> verdict = new ArrayList<>();
+        long until = System.nanoTime() + seconds * 1_000_000_000L;
+        while (System.nanoTime() < until) {
+            String attempt = instructor.piece(opened, new ArrayList<>());
+            instructor.ask("/api/floor/" + instructor.cohort, floor);
+            instructor.ask("/api/attempts/" + attempt + "/judgement", verdict);
+        }
+        System.out.printf("an attempt opened: %s%n", spread(nanoseconds(opened)));
+        System.out.printf("the floor of thirty: %s%n", spread(nanoseconds(floor)));
+        System.out.printf("a verdict: %s%n", spread(nanoseconds(verdict)));
+    }
+
+    private static long[] nanoseconds(List<Long> taken) {
+        return taken.stream().mapToLong(Long::longValue).sorted().toArray();
+    }
+
+    private static String spread(long[] sorted) {
+        return "median %.1f ms, 95 %% %.1f, 99 %% %.1f, slowest %.0f of %d"
+                .formatted(at(sorted, 0.5), at(sorted, 0.95), at(sorted, 0.99), at(sorted, 1), sorted.length);
     }
 
     private static double at(long[] sorted, double part) {
@@ -109,6 +138,7 @@ public final class WriteFigures {
                 HttpClient.newBuilder().cookieHandler(cookies).build();
         private final int number;
         private final List<String> trainees = new ArrayList<>();
+        private String cohort = "";
 
         Writer(int number) throws IOException, InterruptedException {
             this.number = number;
@@ -120,27 +150,41 @@ public final class WriteFigures {
         long[] write(long until) throws IOException, InterruptedException {
             List<Long> taken = new ArrayList<>();
             while (System.nanoTime() < until) {
-                if (trainees.isEmpty()) {
-                    newCohort();
-                }
-                String attempt = UUID.randomUUID().toString();
-                send("PUT", "/api/attempts/" + attempt, "{\"traineeId\":\"" + trainees.removeLast() + "\"}");
-                for (String reading : READINGS) {
-                    int space = reading.indexOf(' ');
-                    long begun = System.nanoTime();
-                    send(
-                            "PUT",
-                            "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
-                            "{\"feature\":\"" + reading.substring(0, space) + "\",\"text\":\""
-                                    + reading.substring(space + 1) + "\"}");
-                    taken.add(System.nanoTime() - begun);
-                }
+                piece(new ArrayList<>(), taken);
             }
-            return taken.stream().mapToLong(Long::longValue).toArray();
+            return nanoseconds(taken);
         }
 
-        private void newCohort() throws IOException, InterruptedException {
-            String cohort = UUID.randomUUID().toString();
+        /** Measures a piece; its attempt. */
+        String piece(List<Long> opened, List<Long> read) throws IOException, InterruptedException {
+            if (trainees.isEmpty()) {
+                newCohort();
+            }
+            String attempt = UUID.randomUUID().toString();
+            long begun = System.nanoTime();
+            send("PUT", "/api/attempts/" + attempt, "{\"traineeId\":\"" + trainees.removeLast() + "\"}");
+            opened.add(System.nanoTime() - begun);
+            for (String reading : READINGS) {
+                int space = reading.indexOf(' ');
+                begun = System.nanoTime();
+                send(
+                        "PUT",
+                        "/api/attempts/" + attempt + "/readings/" + UUID.randomUUID(),
+                        "{\"feature\":\"" + reading.substring(0, space) + "\",\"text\":\""
+                                + reading.substring(space + 1) + "\"}");
+                read.add(System.nanoTime() - begun);
+            }
+            return attempt;
+        }
+
+        void ask(String path, List<Long> taken) throws IOException, InterruptedException {
+            long begun = System.nanoTime();
+            send("GET", path, "");
+            taken.add(System.nanoTime() - begun);
+        }
+
+        void newCohort() throws IOException, InterruptedException {
+            cohort = UUID.randomUUID().toString();
             String names = IntStream.rangeClosed(1, TRAINEES)
                     .mapToObj(i -> "\"Trainee " + i + "\"")
                     .collect(Collectors.joining(","));

@@ -1,6 +1,8 @@
 package lobrik.feature;
 
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.measure.QuantityKind;
 
@@ -84,6 +86,10 @@ public enum FeatureKind {
             QuantityKind.LENGTH,
             "End face to end face along the datum leg");
 
+    /** Every row of a record is read by it. */
+    private static final Map<String, FeatureKind> BY_ID =
+            Stream.of(values()).collect(Collectors.toUnmodifiableMap(FeatureKind::id, kind -> kind));
+
     private final String id;
     private final String title;
     private final String words;
@@ -147,6 +153,6 @@ public enum FeatureKind {
 
     /** The kind with this id, if there is one. */
     public static Optional<FeatureKind> withId(String id) {
-        return Stream.of(values()).filter(kind -> kind.id.equals(id)).findFirst();
+        return Optional.ofNullable(BY_ID.get(id));
     }
 }

@@ -1,9 +1,13 @@
 package lobrik.server.platform;
 
+import jakarta.servlet.Filter;
+import org.springframework.beans.factory.config.BeanPostProcessor;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.session.config.SessionRepositoryCustomizer;
+import org.springframework.session.SessionRepository;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -11,17 +15,6 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Sessions live in the database, so that a restart signs nobody out. */
 @Configuration
 class SessionConfiguration {
-
-    /**
-     * Notes the time of the last request at most once a minute. Otherwise every request, each reading among them, would
-     * wait for a write to the disk only to say that somebody is still there.
-     */
-    private static final String UPDATE_AT_MOST_ONCE_A_MINUTE = """
-            UPDATE %TABLE_NAME%
-               SET SESSION_ID = ?, LAST_ACCESS_TIME = ?, MAX_INACTIVE_INTERVAL = ?, EXPIRY_TIME = ?, PRINCIPAL_NAME = ?
-             WHERE PRIMARY_ID = ?
-               AND LAST_ACCESS_TIME < extract(epoch from now()) * 1000 - 60000
-            """;
 
     /**
      * A session is read and noted by single statements, so that each request saves the database four words about transactions. One that
@@ -38,8 +31,25 @@ class SessionConfiguration {
         return new TransactionTemplate(manager);
     }
 
+    /** Around the store that the framework makes. */
     @Bean
-    SessionRepositoryCustomizer<JdbcIndexedSessionRepository> rareUpdates() {
-        return repository -> repository.setUpdateSessionQuery(UPDATE_AT_MOST_ONCE_A_MINUTE);
+    static BeanPostProcessor quietSessions() {
+        return new BeanPostProcessor() {
+            @Override
+            public Object postProcessAfterInitialization(Object bean, String name) {
+                return bean instanceof JdbcIndexedSessionRepository store ? new QuietSessions<>(store) : bean;
+            }
+        };
+    }
+
+    @Bean
+    FilterRegistrationBean<Filter> forgottenSessions(SessionRepository<?> sessions) {
+        QuietSessions<?> quiet = (QuietSessions<?>) sessions;
+        FilterRegistrationBean<Filter> filter = new FilterRegistrationBean<>((request, answer, chain) -> {
+            quiet.forget();
+            chain.doFilter(request, answer);
+        });
+        filter.setOrder(SessionRepositoryFilter.DEFAULT_ORDER - 1);
+        return filter;
     }
 }
