@@ -66,16 +66,17 @@ public class Attempts {
      * @throws TurnedDown if there is none for the one who asks
      */
     Opened forWriting(SignedIn who, UUID id) {
-        Tuple found = cohorts.asked(
+        Tuple found = cohorts
+                .asked(
                         who,
-                        "select t as trainee, s.givenAt as givenAt,"
-                                + " cast(function('pg_advisory_xact_lock', :turn) as String) as turn from Attempt a"
+                        "select t as trainee, s.givenAt as givenAt, "
+                                + Turns.TURN.formatted("a.id") + " as turn from Attempt a"
                                 + " join Trainee t on t.id = a.traineeId join Cohort c on c.id = t.cohortId"
                                 + " join Assignment s on s.id = a.assignmentId where a.id = :id and %s",
                         Tuple.class)
                 .setParameter("id", id)
-                .setParameter("turn", Turns.key(id))
-                .getResultStream()
+                .getResultList()
+                .stream()
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.notFound("attempt"));
         // Who waited for somebody that is erased meanwhile finds nothing any more.

@@ -2,6 +2,7 @@ package lobrik.server.platform;
 
 import jakarta.persistence.Query;
 import jakarta.persistence.Tuple;
+import java.util.List;
 import java.util.stream.Stream;
 
 /** The rows of a question that was asked in the database's own language. */
@@ -13,5 +14,11 @@ public final class Rows {
     @SuppressWarnings("unchecked") // The interface of native questions is older than generics.
     public static Stream<Tuple> named(Query query) {
         return query.getResultStream();
+    }
+
+    /** All at once, with columns by name: for what is few. */
+    @SuppressWarnings("unchecked") // The interface of native questions is older than generics.
+    public static List<Tuple> listed(Query query) {
+        return query.getResultList();
     }
 }

@@ -11,21 +11,25 @@ import org.springframework.stereotype.Component;
 @Component
 public class Turns {
 
+    /**
+     * The same of a column, for questions that take a turn with what they ask for. It names no parameter: what is asked for would
+     * be translated anew each time if it hung on one.
+     */
+    public static final String TURN = "cast(function('pg_advisory_xact_lock',"
+            + " function('hashtextextended', cast(%s as String), 0L)) as String)";
+
     private final EntityManager entities;
 
     Turns(EntityManager entities) {
         this.entities = entities;
     }
 
-    /** What the database knows a turn by. */
-    public static long key(UUID about) {
-        return about.getMostSignificantBits() ^ about.getLeastSignificantBits();
-    }
-
     /** Waits until no other transaction has its turn with this id, and keeps the turn until this one ends. */
     public void take(UUID about) {
-        entities.createNativeQuery("select cast(pg_advisory_xact_lock(:key) as text)", String.class)
-                .setParameter("key", key(about))
+        entities.createNativeQuery(
+                        "select cast(pg_advisory_xact_lock(hashtextextended(cast(:about as text), 0)) as text)",
+                        String.class)
+                .setParameter("about", about)
                 .getSingleResult();
     }
 }
