@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { api, type Problem, type Schemas } from '../api/client';
-import { exerciseOf } from './draft';
+import { exerciseOf } from './asked';
 import { fetchFile } from './files';
 import type { Desk } from './useDesk';
 

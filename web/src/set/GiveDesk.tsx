@@ -5,7 +5,7 @@ import { api, body, type Problem, type Schemas } from '../api/client';
 import { usePreview } from '../api/queries';
 import { Choice } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
-import { exerciseOf, tolerancesOf } from './draft';
+import { exerciseOf, tolerancesOf } from './asked';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
 import { toldApart } from '../frame/people';

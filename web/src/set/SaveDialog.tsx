@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { Dialog } from '../frame/Dialog';
-import { exerciseOf } from './draft';
+import { exerciseOf } from './asked';
 import type { Desk } from './useDesk';
 import { useVariation } from './useVariation';
 

@@ -1,12 +1,10 @@
-import { type ComponentProps, useEffect, useState } from 'react';
+import { type ComponentProps, useState } from 'react';
 import type { Schemas } from '../api/client';
-import { useTables } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { Alongside } from './Alongside';
 import { bendersFor, chosen, DIVISIONS, type Draft, inputsOf, methodOf } from './draft';
-import { exactText } from '../entry/figures';
 import { cured } from './deskFields';
 import { Fittings } from './Fittings';
 import { Select } from '../frame/Select';
@@ -15,6 +13,7 @@ import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
 import { TakeOffFields } from './TakeOffFields';
+import { UsualClearance } from './UsualClearance';
 import type { Desk } from './useDesk';
 import { WhyPanel } from './WhyPanel';
 
@@ -239,61 +238,8 @@ function brought(draft: Draft, label: 'conduitLabel' | 'benderLabel'): { value: 
     : [{ value: '', name: `${draft.brought[label]} (its own)` }];
 }
 
-const CLEARANCES = {
-  none: 'None',
-  finger: 'A finger’s width',
-  inch: 'One inch',
-  wholeInch: 'Up to the whole inch',
-} as const;
-
 function withClearance(draft: Draft, clearanceIn: string, toWholeInch: boolean): Draft {
   return { ...draft, toWholeInch, texts: { ...draft.texts, clearanceIn } };
-}
-
-/** What schools usually add to a measured height or rise; up to the whole inch follows what was measured. */
-export function UsualClearance({
-  measuredIn,
-  unit,
-  text,
-  following,
-  onTake,
-  onFollow,
-}: {
-  measuredIn: number | undefined;
-  unit: Draft['unit'];
-  /** The clearance as it stands. */
-  text: string;
-  following: boolean;
-  onTake: (text: string, toWholeInch: boolean) => void;
-  /** It went along with what was measured: nothing that anybody did, so no step that could be taken back. */
-  onFollow: (text: string) => void;
-}) {
-  const tables = useTables(measuredIn);
-  const clearances = tables.data?.clearances;
-  const whole =
-    measuredIn === undefined ? undefined : clearances?.find(({ name }) => name === 'wholeInch')?.clearanceIn;
-  const due = following && whole != null ? exactText(whole, unit) : text;
-  useEffect(() => {
-    if (due !== text) {
-      onFollow(due);
-    }
-  }, [due, text, onFollow]);
-  return (
-    <Select
-      label="Usual clearance"
-      value={following ? 'wholeInch' : ''}
-      onChange={(name) => {
-        const size = clearances?.find((each) => each.name === name)?.clearanceIn;
-        if (size != null) {
-          onTake(exactText(size, unit), name === 'wholeInch');
-        }
-      }}
-      options={[
-        { value: '', name: 'Take one' },
-        ...(clearances ?? []).map(({ name }) => ({ value: name, name: CLEARANCES[name] })),
-      ]}
-    />
-  );
 }
 
 /** Where the method is free, marks are not judged, and finished sizes by what is asked. */

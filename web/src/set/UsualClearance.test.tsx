@@ -4,7 +4,7 @@ import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
 import { drawnInApp } from '../testing/inApp';
 import { soon } from '../testing/soon';
-import { UsualClearance } from './SetPanel';
+import { UsualClearance } from './UsualClearance';
 
 afterEach(() => {
   cleanup();

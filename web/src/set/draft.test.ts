@@ -2,14 +2,13 @@ import { describe, expect, it } from 'vitest';
 import openapi from '../../openapi.json';
 import type { Schemas } from '../api/client';
 import { KINDS, kindOf } from '../bends/kinds';
+import { exerciseOf, layoutRequest } from './asked';
 import {
   bendersFor,
   chosen,
   DIVISIONS,
-  exerciseOf,
   firstDraft,
   inUnit,
-  layoutRequest,
   missingFrom,
   opened,
   withKind,

@@ -3,16 +3,8 @@ import type { Problem, Schemas } from '../api/client';
 import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout } from '../api/queries';
 import { useQuantities } from '../benchcore/useQuantities';
 import { useDisplayUnit } from '../frame/signedIn';
-import {
-  bendersFor,
-  type Draft,
-  inputsOf,
-  inUnit,
-  layoutRequest,
-  missingFrom,
-  type Sizes,
-  tolerancesOf,
-} from './draft';
+import { layoutRequest, tolerancesOf } from './asked';
+import { bendersFor, type Draft, inputsOf, inUnit, missingFrom, type Sizes } from './draft';
 import { amended, begin, changed, type History, redone, undone } from './history';
 import { useLastGood } from './useLastGood';
 
