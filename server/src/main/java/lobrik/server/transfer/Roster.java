@@ -1,14 +1,10 @@
 package lobrik.server.transfer;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -21,8 +17,7 @@ import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.TurnedDown;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
+import lobrik.server.transfer.RosterTable.Mapping;
 import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -45,13 +40,6 @@ public class Roster {
             @Nullable Mapping mapping,
             @Nullable UUID cohortId,
             @Nullable Boolean newCohorts) {}
-
-    /** Columns, from 0; null where a table has none. */
-    record Mapping(
-            @Nullable Integer name,
-            @Nullable Integer number,
-            @Nullable Integer cohort,
-            @Nullable Integer bench) {}
 
     /**
      * What a table comes to.
@@ -78,16 +66,9 @@ public class Roster {
             @Nullable Integer bench,
             List<String> problems) {}
 
-    private static final int MOST_ROWS = 1_000;
     private static final int LONGEST_NAME = 100;
     private static final int LONGEST_NUMBER = 40;
     private static final int MOST_BENCHES = 999;
-
-    private static final Map<String, List<String>> USUAL_NAMES = Map.of(
-            "name", List.of("name", "full name", "trainee", "apprentice", "student", "learner"),
-            "number", List.of("number", "no", "id", "student number", "trainee number", "reference"),
-            "cohort", List.of("cohort", "class", "year", "course"),
-            "bench", List.of("bench", "place", "seat"));
 
     private final Cohorts cohorts;
 
@@ -121,10 +102,12 @@ public class Roster {
         checked.known().forEach((name, cohort) -> ids.put(name, cohort.id()));
         for (String name : view.newCohorts()) {
             UUID id = UUID.nameUUIDFromBytes((key + name).getBytes(StandardCharsets.UTF_8));
-            ids.put(folded(name), cohorts.start(who, id, name, List.of()).id());
+            ids.put(
+                    RosterTable.folded(name),
+                    cohorts.start(who, id, name, List.of()).id());
         }
         for (RosterRow row : view.rows()) {
-            UUID cohort = ids.get(folded(row.cohort()));
+            UUID cohort = ids.get(RosterTable.folded(row.cohort()));
             Integer bench = row.bench();
             if (cohort != null && bench != null) {
                 cohorts.enrol(who, cohort, row.name(), bench, row.number());
@@ -136,68 +119,19 @@ public class Roster {
     private record Checked(RosterView view, Map<String, Cohort> known) {}
 
     private Checked read(SignedIn who, RosterFile file) {
-        List<CSVRecord> records = records(file.text());
-        List<String> columns = records.getFirst().stream().map(String::strip).toList();
-        Mapping mapping = file.mapping() == null ? suggested(columns) : file.mapping();
+        RosterTable table = RosterTable.of(file.text());
+        List<String> columns = table.columns();
+        Mapping mapping = file.mapping() == null ? table.suggested() : file.mapping();
         if (mapping.name() == null) {
             return new Checked(new RosterView(columns, mapping, List.of(), 0, List.of()), Map.of());
         }
         Map<String, Cohort> known = cohorts.visibleTo(who).stream()
-                .collect(Collectors.toMap(cohort -> folded(cohort.name()), Function.identity(), (one, other) -> one));
+                .collect(Collectors.toMap(
+                        cohort -> RosterTable.folded(cohort.name()), Function.identity(), (one, other) -> one));
         Check check = new Check(who, file, mapping, known);
-        List<RosterRow> rows = records.stream().skip(1).map(check::row).toList();
+        List<RosterRow> rows = table.rows().stream().map(check::row).toList();
         int wrong = (int) rows.stream().filter(row -> !row.problems().isEmpty()).count();
         return new Checked(new RosterView(columns, mapping, rows, wrong, List.copyOf(check.newCohorts)), known);
-    }
-
-    private static List<CSVRecord> records(@Nullable String text) {
-        String plain = text == null ? "" : text.startsWith("\uFEFF") ? text.substring(1) : text;
-        String first = plain.lines().findFirst().orElse("");
-        char delimiter = first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(delimiter)
-                .setIgnoreEmptyLines(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
-            List<CSVRecord> records = parser.getRecords();
-            if (records.size() < 2) {
-                throw TurnedDown.badInput(
-                        "/text", "missing", "give a table with a line of names at the top and a row for each trainee");
-            }
-            if (records.size() - 1 > MOST_ROWS) {
-                throw TurnedDown.badInput(
-                        "/text",
-                        "out-of-range",
-                        "give at most " + MOST_ROWS + " rows at once; these are " + (records.size() - 1));
-            }
-            return records;
-        } catch (IOException | UncheckedIOException | IllegalStateException unreadable) {
-            throw TurnedDown.badInput(
-                    "/text", "unreadable", "this is no table that can be read: " + unreadable.getMessage());
-        }
-    }
-
-    private static Mapping suggested(List<String> columns) {
-        return new Mapping(
-                column(columns, "name"),
-                column(columns, "number"),
-                column(columns, "cohort"),
-                column(columns, "bench"));
-    }
-
-    private static @Nullable Integer column(List<String> columns, String what) {
-        return IntStream.range(0, columns.size())
-                .filter(i -> USUAL_NAMES
-                        .getOrDefault(what, List.of())
-                        .contains(folded(columns.get(i)).replace('_', ' ')))
-                .boxed()
-                .findFirst()
-                .orElse(null);
-    }
-
-    private static String folded(String name) {
-        return name.strip().toLowerCase(Locale.ROOT);
     }
 
     /** Looks at one row after the other, and remembers what the ones before have taken. */
@@ -228,12 +162,12 @@ public class Roster {
 
         RosterRow row(CSVRecord record) {
             List<String> problems = new ArrayList<>();
-            String name = cell(record, mapping.name());
-            String number = cell(record, mapping.number());
+            String name = RosterTable.cell(record, mapping.name());
+            String number = RosterTable.cell(record, mapping.number());
             String cohort = cohort(record, problems);
             requireName(name, !number.isEmpty(), cohort, problems);
             requireNumber(number, name, problems);
-            Integer bench = bench(cell(record, mapping.bench()), cohort, problems);
+            Integer bench = bench(RosterTable.cell(record, mapping.bench()), cohort, problems);
             return new RosterRow(
                     record.getRecordNumber(),
                     name,
@@ -243,14 +177,8 @@ public class Roster {
                     List.copyOf(problems));
         }
 
-        private static String cell(CSVRecord record, @Nullable Integer column) {
-            return column == null || column < 0 || column >= record.size()
-                    ? ""
-                    : record.get(column).strip();
-        }
-
         private String cohort(CSVRecord record, List<String> problems) {
-            String named = cell(record, mapping.cohort());
+            String named = RosterTable.cell(record, mapping.cohort());
             if (named.isEmpty()) {
                 Optional<Cohort> chosen = known.values().stream()
                         .filter(cohort -> cohort.id().equals(file.cohortId()))
@@ -260,9 +188,10 @@ public class Roster {
                 }
                 return chosen.map(Cohort::name).orElse("");
             }
-            String key = folded(named);
+            String key = RosterTable.folded(named);
             if (known.containsKey(key)
-                    || newCohorts.stream().anyMatch(each -> folded(each).equals(key))) {
+                    || newCohorts.stream()
+                            .anyMatch(each -> RosterTable.folded(each).equals(key))) {
                 return named;
             }
             if (!Boolean.TRUE.equals(file.newCohorts())) {
@@ -287,8 +216,8 @@ public class Roster {
                 return;
             }
             Map<String, Boolean> there = numberedNames(cohort);
-            boolean isNew = !there.containsKey(folded(name));
-            if (!there.merge(folded(name), numbered, Boolean::logicalAnd) && !isNew) {
+            boolean isNew = !there.containsKey(RosterTable.folded(name));
+            if (!there.merge(RosterTable.folded(name), numbered, Boolean::logicalAnd) && !isNew) {
                 problems.add("“" + name + "” is in this cohort already: leave the row out, or, if it is somebody else,"
                         + " give each of the two a number");
             }
@@ -332,17 +261,17 @@ public class Roster {
 
         private Set<Integer> occupied(String cohort) {
             return benches.computeIfAbsent(
-                    folded(cohort),
+                    RosterTable.folded(cohort),
                     key -> present(key).stream().map(Trainee::bench).collect(Collectors.toCollection(HashSet::new)));
         }
 
         /** Of a cohort, the names of everybody, and whether whoever has one has a number. */
         private Map<String, Boolean> numberedNames(String cohort) {
-            return names.computeIfAbsent(folded(cohort), key -> {
+            return names.computeIfAbsent(RosterTable.folded(cohort), key -> {
                 Map<String, Boolean> there = new HashMap<>();
                 present(key)
-                        .forEach(trainee ->
-                                there.merge(folded(trainee.fullName()), trainee.number() != null, Boolean::logicalAnd));
+                        .forEach(trainee -> there.merge(
+                                RosterTable.folded(trainee.fullName()), trainee.number() != null, Boolean::logicalAnd));
                 return there;
             });
         }

@@ -13,71 +13,14 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 
 /** From a set exercise to a judged piece, over HTTP and in the real database. */
-@ExtendWith(RunningServer.class)
-class MeasuringTest {
-
-    private static final String DEFINITION = """
-            {"method":"chart","tapeDivisionIn":0.0625,"conduit":{"outsideDiameterIn":0.922},
-             "bender":{"takeUpIn":6,"radiusIn":5.125},
-             "bend":{"kind":"stub90","legIn":17.625,"otherLegIn":22,"placement":"arrow"}}""";
-
-    private Client runa;
-    private Client dessa;
-    private String cohort;
-    private List<String> trainees;
-
-    /** A cohort of its own for every test, taught by Runa. */
-    @BeforeEach
-    void startCohort(RunningServer.Address server) {
-        runa = Client.signedIn(server, "runa");
-        dessa = Client.signedIn(server, "dessa");
-        cohort = UUID.randomUUID().toString();
-        Answer started = runa.put(
-                "/api/cohorts/" + cohort,
-                "{\"name\":\"Cohort " + cohort + "\",\"trainees\":[\"Ada Finch\",\"Bo Rill\"]}");
-        assertThat(started.status()).isEqualTo(200);
-        trainees = started.at("/trainees")
-                .valueStream()
-                .map(t -> t.at("/id").asString())
-                .toList();
-    }
-
-    private static String exercise(String definition, String giveTo) {
-        return """
-                {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
-                 "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
-                 "giveTo":%s}""".formatted(definition, giveTo);
-    }
-
-    private Answer give(Client who, String giveTo) {
-        return who.put("/api/givings/" + UUID.randomUUID(), exercise(DEFINITION, giveTo));
-    }
-
-    private String openAttempt(String trainee) {
-        Answer opened = runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainee + "\"}");
-        assertThat(opened.status()).as(opened.body().toString()).isEqualTo(200);
-        return opened.at("/id").asString();
-    }
-
-    private Answer read(String attempt, String feature, String text) {
-        return read(attempt, UUID.randomUUID().toString(), feature, text);
-    }
-
-    private Answer read(String attempt, String key, String feature, String text) {
-        return runa.put(
-                "/api/attempts/" + attempt + "/readings/" + key,
-                "{\"feature\":\"" + feature + "\",\"text\":\"" + text + "\"}");
-    }
+class MeasuringTest extends ClassOfTwo {
 
     /** A piece of many readings; its tail lies below the datum leg's line, which only this feature may say. */
     @Test
@@ -111,115 +54,6 @@ class MeasuringTest {
         assertThat(end.get(1).asDouble())
                 .as("the tail is drawn where it was read")
                 .isCloseTo(-0.875, within(0.1));
-    }
-
-    private String givenAndOpened() {
-        assertThat(give(runa, "{\"cohortId\":\"" + cohort + "\"}").at("/sheets").size())
-                .isEqualTo(2);
-        return openAttempt(trainees.getFirst());
-    }
-
-    private String giveAda(String title) {
-        return runa.put(
-                        "/api/givings/" + UUID.randomUUID(),
-                        exercise(DEFINITION, "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}")
-                                .replace("Up from the box", title))
-                .at("/sheets/0/code")
-                .asString();
-    }
-
-    private static List<String> inHand(Answer floor) {
-        JsonNode ada = floor.at("/benches/0");
-        return Stream.concat(Stream.of(ada), ada.at("/others").valueStream())
-                .map(each -> each.at("/exerciseTitle").asString() + " "
-                        + each.at("/state").asString())
-                .toList();
-    }
-
-    @Test
-    void whatIsGivenBeforeTheFirstIsMeasured_isAllKept_inItsOrder(RunningServer.Address server) {
-        String first = giveAda("First");
-        String second = giveAda("Second");
-        giveAda("Third");
-        assertThat(inHand(runa.get("/api/floor/" + cohort)))
-                .containsExactly("First notStarted", "Second notStarted", "Third notStarted");
-        assertThat(runa.get("/api/cohorts/" + cohort + "/kit").body().size()).isEqualTo(3);
-        Client phone = new Client(server);
-        phone.get("/api/status");
-        assertThat(phone.get("/api/benches/" + first)
-                        .at("/others")
-                        .valueStream()
-                        .map(other -> other.at("/title").asString())
-                        .toList())
-                .containsExactly("Second", "Third");
-        // The phone begins the second: whoever is called to the bench measures that.
-        phone.put("/api/benches/" + second + "/steps/" + UUID.randomUUID(), "{\"step\":\"called\"}");
-        assertThat(inHand(runa.get("/api/floor/" + cohort)))
-                .containsExactly("Second called", "First notStarted", "Third notStarted");
-        String attempt = openAttempt(trainees.getFirst());
-        assertThat(runa.get("/api/attempts/" + attempt).at("/exercise/title").asString())
-                .isEqualTo("Second");
-        for (String feature : List.of("mark1 11 5/8", "leg 17 5/8", "angle1 90", "otherLeg 22")) {
-            read(attempt, feature.split(" ", 2)[0], feature.split(" ", 2)[1]);
-        }
-        Answer left = runa.get("/api/floor/" + cohort);
-        assertThat(inHand(left)).containsExactly("First notStarted", "Third notStarted");
-        String measured =
-                runa.get("/api/attempts/" + attempt).at("/assignmentId").asString();
-        assertThat(runa.put(
-                                "/api/attempts/" + UUID.randomUUID(),
-                                "{\"traineeId\":\"" + trainees.getFirst() + "\",\"assignmentId\":\"" + measured + "\"}")
-                        .at("/exercise/title")
-                        .asString())
-                .as("another try is of the same, whatever else is in hand")
-                .isEqualTo("Second");
-        assertThat(runa.delete("/api/assignments/" + measured).status())
-                .as("nothing of the new try is measured")
-                .isEqualTo(204);
-
-        String assignment = left.at("/benches/0/assignmentId").asString();
-        assertThat(runa.delete("/api/assignments/" + assignment).status()).isEqualTo(204);
-        assertThat(runa.delete("/api/assignments/" + assignment).status())
-                .as("once more changes nothing")
-                .isEqualTo(204);
-        assertThat(inHand(runa.get("/api/floor/" + cohort))).containsExactly("Third notStarted");
-        phone.put("/api/benches/" + first + "/steps/" + UUID.randomUUID(), "{\"step\":\"bending\"}");
-        assertThat(inHand(runa.get("/api/floor/" + cohort)))
-                .as("whoever goes on with it has it in hand again")
-                .containsExactly("First bending", "Third notStarted");
-    }
-
-    @Test
-    void wall_tellsWhatTheLeadChooses(RunningServer.Address server) {
-        Client oskar = Client.signedIn(server, "oskar");
-        assertThat(runa.get("/api/floor/" + cohort).at("/wall/scores").asBoolean())
-                .isTrue();
-        String without = "{\"scores\":false,\"initials\":true}";
-        assertThat(runa.put("/api/wall", without).status()).isEqualTo(403);
-        assertThat(oskar.put("/api/wall", "{\"scores\":false}")
-                        .at("/errors/0/pointer")
-                        .asString())
-                .isEqualTo("/initials");
-        assertThat(oskar.put("/api/wall", without).at("/initials").asBoolean()).isTrue();
-        Answer floor = runa.get("/api/floor/" + cohort);
-        assertThat(floor.at("/wall/scores").asBoolean()).isFalse();
-        assertThat(floor.at("/wall/initials").asBoolean()).isTrue();
-        oskar.put("/api/wall", "{\"scores\":true,\"initials\":false}");
-    }
-
-    @Test
-    void whatIsPartlyMeasured_staysInHand_andStrangersTakeNothingOff() {
-        giveAda("First");
-        String attempt = openAttempt(trainees.getFirst());
-        read(attempt, "mark1", "11 5/8");
-        String path = "/api/assignments/"
-                + runa.get("/api/floor/" + cohort).at("/benches/0/assignmentId").asString();
-        Answer refused = runa.delete(path);
-        assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.at("/errors/0/message").asString()).startsWith("Ada Finch has readings of it already");
-        assertThat(dessa.delete(path).status()).isEqualTo(404);
-        assertThat(runa.delete("/api/assignments/" + UUID.randomUUID()).status())
-                .isEqualTo(404);
     }
 
     @Test
@@ -324,17 +158,6 @@ class MeasuringTest {
     }
 
     @Test
-    void openAttempt_isGoneOnWith_untilItIsComplete() {
-        String attempt = givenAndOpened();
-        read(attempt, "leg", "17 3/4");
-        assertThat(openAttempt(trainees.getFirst())).isEqualTo(attempt);
-        read(attempt, "mark1", "11 5/8");
-        read(attempt, "angle1", "90");
-        read(attempt, "otherLeg", "22");
-        assertThat(openAttempt(trainees.getFirst())).isNotEqualTo(attempt);
-    }
-
-    @Test
     void badReadings_areRefusedWithTheReason() {
         String attempt = givenAndOpened();
         for (String text : List.of("9/0", "abc", "", "-3", "9".repeat(400), "41 ft", "17 9/8", "\\u0000")) {
@@ -383,32 +206,5 @@ class MeasuringTest {
         Client oskar = Client.signedIn(server, "oskar");
         assertThat(oskar.get("/api/floor/" + cohort).status()).isEqualTo(200);
         assertThat(oskar.get("/api/cohorts").body().size()).isGreaterThan(2);
-    }
-
-    @Test
-    void exerciseGivenTwice_isGivenOnce_andABadOneIsNotGiven() {
-        String path = "/api/givings/" + UUID.randomUUID();
-        String giveTo = "{\"traineeIds\":[\"" + trainees.getFirst() + "\"]}";
-        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/sheets").size())
-                .isEqualTo(1);
-        assertThat(runa.put(path, exercise(DEFINITION, giveTo)).at("/sheets").size())
-                .isEqualTo(1);
-        assertThat(give(runa, "{}").status()).isEqualTo(400);
-        String tooShort = DEFINITION.replace("17.625", "3");
-        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), exercise(tooShort, giveTo))
-                        .status())
-                .isEqualTo(422);
-        String noLeg = DEFINITION.replace("17.625", "0");
-        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), exercise(noLeg, giveTo))
-                        .status())
-                .isEqualTo(400);
-        String endless = exercise(DEFINITION, giveTo).replace("0.125", "1e999");
-        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), endless).status())
-                .isEqualTo(400);
-        assertThat(runa.put("/api/givings/" + UUID.randomUUID(), "{}").status()).isEqualTo(400);
-        assertThat(runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.get(1) + "\"}")
-                        .at("/errors/0/code")
-                        .asString())
-                .isEqualTo("nothing-given");
     }
 }
