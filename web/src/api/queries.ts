@@ -1,4 +1,13 @@
-import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  type InfiniteData,
+  keepPreviousData,
+  type QueryClient,
+  skipToken,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { useSignedIn } from '../frame/signedIn';
 import { useOutbox } from '../queue/outboxContext';
 import { api, body, Problem, type Schemas } from './client';
@@ -115,11 +124,32 @@ export function useTables(measuredIn?: number) {
   });
 }
 
-/** The exercises of the library. */
-export function useLibrary() {
-  return useQuery<Schemas['EntryView'][], Problem>({
-    queryKey: ['library'],
-    queryFn: () => body(api.GET('/api/library')),
+/** What is looked for in the library; whatever is empty is not asked for. */
+export interface Wanted {
+  find: string;
+  kind: string;
+  level: string;
+  /** Whether what was put away is found as well. */
+  retired: boolean;
+}
+
+/** As the server takes it. */
+export function searchOf({ find, kind, level, retired }: Wanted) {
+  const said = { find: find.trim(), kind, level };
+  return { ...Object.fromEntries(Object.entries(said).filter(([, text]) => text !== '')), retired };
+}
+
+/** The exercises of the library that are looked for, a page at a time. */
+export function useLibrary(wanted: Wanted) {
+  const query = searchOf(wanted);
+  return useInfiniteQuery<Schemas['ShelfView'], Problem, InfiniteData<Schemas['ShelfView']>, unknown[], string | null>({
+    queryKey: ['library', 'shelf', query],
+    queryFn: ({ pageParam }) =>
+      body(api.GET('/api/library', { params: { query: pageParam === null ? query : { ...query, after: pageParam } } })),
+    initialPageParam: null,
+    getNextPageParam: ({ entries, more }) => (more ? (entries.at(-1)?.id ?? null) : null),
+    // What was found before stays until the next is there: the list does not blink with every key.
+    placeholderData: keepPreviousData,
   });
 }
 

@@ -14,7 +14,11 @@ afterEach(() => {
 const chosen = (name: string) => screen.getByRole<HTMLInputElement>('radio', { name }).checked;
 
 test('the side that is shown is in the address: it is linked to, and gone back to', async () => {
-  vi.spyOn(api, 'GET').mockResolvedValue({ data: [], response: new Response() } as never);
+  vi.spyOn(api, 'GET').mockImplementation(((path: string) =>
+    Promise.resolve({
+      data: path === '/api/library' ? { entries: [], more: false } : [],
+      response: new Response(),
+    })) as never);
   window.history.replaceState(null, '', '/set/library');
   const router = createBrowserRouter([{ path: '/set/library', element: <LibraryScreen /> }]);
   drawnIn(

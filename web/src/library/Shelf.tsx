@@ -1,31 +1,31 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { type ReactNode, useState } from 'react';
+import { type ReactNode, useDeferredValue, useState } from 'react';
 import { api, body, type Problem } from '../api/client';
-import { useLibrary } from '../api/queries';
+import { searchOf, useLibrary } from '../api/queries';
 import { KINDS } from '../bends/kinds';
 import { download } from '../set/files';
 import { BUTTON } from './button';
 import { ImportButton } from './ImportButton';
 import { LEVEL } from './levels';
-import { matching } from './search';
 import { ShelfRow } from './ShelfRow';
 
 const FIELD = 'h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2';
 
 /** The exercises of the school, to be found, given and changed. */
 export function Shelf() {
-  const library = useLibrary();
   const client = useQueryClient();
   const [text, setText] = useState('');
   const [kind, setKind] = useState('');
   const [level, setLevel] = useState('');
   const [retired, setRetired] = useState(false);
-  const shown = matching(library.data ?? [], { text, kind, level, retired });
+  const wanted = { find: useDeferredValue(text), kind, level, retired };
+  const library = useLibrary(wanted);
+  const shown = library.data?.pages.flatMap(({ entries }) => entries) ?? [];
+  const all = wanted.find.trim() === '' && kind === '' && level === '';
   const refresh = () => client.invalidateQueries({ queryKey: ['library'] });
   const exportAll = useMutation<unknown, Problem>({
     mutationFn: async () => {
-      const ids = shown.map(({ id }) => id);
-      const file = await body(api.GET('/api/library/file', { params: { query: { ids } } }));
+      const file = await body(api.GET('/api/library/file', { params: { query: searchOf(wanted) } }));
       download(new Blob([JSON.stringify(file, null, 2)], { type: 'application/json' }), 'lobrik-exercises.json');
     },
   });
@@ -106,11 +106,21 @@ export function Shelf() {
           ))}
         </tbody>
       </table>
+      {library.hasNextPage && (
+        <button
+          type="button"
+          className={`m-4 ${BUTTON}`}
+          disabled={library.isFetchingNextPage}
+          onClick={() => {
+            void library.fetchNextPage();
+          }}
+        >
+          More exercises
+        </button>
+      )}
       {library.data !== undefined && shown.length === 0 && (
         <p className="p-4 text-lg">
-          {library.data.length === 0
-            ? 'Nothing is saved yet. Set a bend and save it, or import a file.'
-            : 'Nothing here is like that.'}
+          {all ? 'Nothing is on the shelf. Set a bend and save it, or import a file.' : 'Nothing here is like that.'}
         </p>
       )}
     </>

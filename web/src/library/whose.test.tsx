@@ -32,7 +32,7 @@ const figures = {
 };
 
 const ANSWERS: Record<string, unknown> = {
-  '/api/library': [own, theirs],
+  '/api/library': { entries: [own, theirs], more: false },
   '/api/library/{id}': {
     entry: theirs,
     versions: [3, 2].map((version) => ({

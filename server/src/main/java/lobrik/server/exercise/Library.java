@@ -1,12 +1,9 @@
 package lobrik.server.exercise;
 
 import jakarta.persistence.EntityManager;
-import jakarta.persistence.Tuple;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -29,47 +26,29 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Library {
 
-    /** An entry with its last version, and how often its versions were given to somebody. */
-    record Shelved(LibraryEntry entry, Exercise latest, long given) {}
-
     private final EntityManager entities;
+    private final Shelf shelf;
     private final Calculations calculations;
     private final Rack rack;
     private final Turns turns;
     private final Accounts accounts;
     private final Clock clock;
 
-    Library(EntityManager entities, Calculations calculations, Rack rack, Turns turns, Accounts accounts, Clock clock) {
+    Library(
+            EntityManager entities,
+            Shelf shelf,
+            Calculations calculations,
+            Rack rack,
+            Turns turns,
+            Accounts accounts,
+            Clock clock) {
         this.entities = entities;
+        this.shelf = shelf;
         this.accounts = accounts;
         this.calculations = calculations;
         this.rack = rack;
         this.turns = turns;
         this.clock = clock;
-    }
-
-    /** Everything on the shelf, the newest version of each, by title. */
-    @Transactional(readOnly = true)
-    List<Shelved> shelf(SignedIn who) {
-        Map<UUID, Long> given = entities.createQuery("""
-                        select e.entryId as entry, count(a) as given from Exercise e join Assignment a on a.exerciseId = e.id
-                        where e.centreId = :centre group by e.entryId""", Tuple.class)
-                .setParameter("centre", who.centreId())
-                .getResultStream()
-                .collect(Collectors.toMap(row -> row.get("entry", UUID.class), row -> row.get("given", Long.class)));
-        return entities.createQuery("""
-                        select l as entry, e as latest from LibraryEntry l join Exercise e on e.entryId = l.id
-                        where l.centreId = :centre and e.variantOf is null
-                          and e.version = (select max(v.version) from Exercise v where v.entryId = l.id)""", Tuple.class)
-                .setParameter("centre", who.centreId())
-                .getResultStream()
-                .map(row -> {
-                    LibraryEntry entry = row.get("entry", LibraryEntry.class);
-                    return new Shelved(entry, row.get("latest", Exercise.class), given.getOrDefault(entry.id(), 0L));
-                })
-                .sorted(Comparator.comparing((Shelved each) -> each.latest().title(), String.CASE_INSENSITIVE_ORDER)
-                        .thenComparing(each -> each.entry().id()))
-                .toList();
     }
 
     /** All versions of an entry, the newest first. */
@@ -89,15 +68,6 @@ public class Library {
             throw TurnedDown.notFound("exercise");
         }
         return entry;
-    }
-
-    /** An entry as it lies on the shelf. */
-    @Transactional(readOnly = true)
-    Shelved shelved(SignedIn who, UUID entryId) {
-        return shelf(who).stream()
-                .filter(each -> each.entry().id().equals(entryId))
-                .findFirst()
-                .orElseThrow(() -> TurnedDown.notFound("exercise"));
     }
 
     /**
@@ -211,19 +181,16 @@ public class Library {
         return contents.size();
     }
 
-    /** The newest versions of these entries, in the order of the shelf; of all that are not put away, if none are named. */
+    /** The newest versions of all entries that are not put away, in the order of the shelf. */
     @Transactional(readOnly = true)
-    public List<Exercise> newest(SignedIn who, Collection<UUID> entryIds) {
-        List<Exercise> chosen = new ArrayList<>();
-        for (Shelved each : shelf(who)) {
-            boolean wanted = entryIds.isEmpty()
-                    ? !each.entry().isRetired()
-                    : entryIds.contains(each.entry().id());
-            if (wanted) {
-                chosen.add(each.latest());
-            }
-        }
-        return chosen;
+    public List<Exercise> newest(SignedIn who) {
+        return shelf.newest(who, new Shelf.Wanted(null, null, null, false));
+    }
+
+    /** The newest version of an entry. */
+    @Transactional(readOnly = true)
+    public Exercise newest(SignedIn who, UUID entryId) {
+        return shelf.shelved(who, entryId).latest();
     }
 
     /** Exercises by id. */

@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
@@ -51,6 +52,9 @@ class LibraryResource {
             String madeBy,
             boolean mayChange) {}
 
+    /** Some exercises, and whether there are more. */
+    record ShelfView(List<EntryView> entries, boolean more) {}
+
     /** One of its versions. */
     record VersionView(UUID exerciseId, int version, Instant createdAt, String savedBy, ExerciseInput exercise) {}
 
@@ -74,23 +78,39 @@ class LibraryResource {
     record Imported(int exercises, List<String> titles) {}
 
     private final Library library;
+    private final Shelf shelf;
     private final Accounts accounts;
     private final ExerciseFile files;
     private final Calculations calculations;
 
-    LibraryResource(Library library, Accounts accounts, ExerciseFile files, Calculations calculations) {
+    LibraryResource(Library library, Shelf shelf, Accounts accounts, ExerciseFile files, Calculations calculations) {
         this.library = library;
+        this.shelf = shelf;
         this.accounts = accounts;
         this.files = files;
         this.calculations = calculations;
     }
 
-    @Operation(summary = "The exercises of the library, also those put away, by title")
+    @Operation(
+            summary = "Exercises of the library by title, a page at a time",
+            description =
+                    "`find` takes words that stand in the title, a tag, or the name of bend, conduit or bender; with"
+                            + " `retired` also what was put away. The next page begins `after` the last entry of the one before.")
     @GetMapping("/api/library")
-    List<EntryView> shelf(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        List<Library.Shelved> shelf = library.shelf(who);
-        Map<UUID, String> names = names(shelf);
-        return shelf.stream().map(shelved -> view(shelved, who, names)).toList();
+    ShelfView shelf(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Nullable String find,
+            @RequestParam(required = false) @Nullable String kind,
+            @RequestParam(required = false) @Nullable String level,
+            @RequestParam(defaultValue = "false") boolean retired,
+            @RequestParam(required = false) @Nullable UUID after) {
+        Shelf.Page page = shelf.page(who, new Shelf.Wanted(find, kind, level, retired), after);
+        Map<UUID, String> names = names(page.shelved());
+        return new ShelfView(
+                page.shelved().stream()
+                        .map(shelved -> view(shelved, who, names))
+                        .toList(),
+                page.more());
     }
 
     @Operation(summary = "An exercise with its versions, the newest first")
@@ -104,7 +124,7 @@ class LibraryResource {
                 .distinct()
                 .toList());
         return new EntryDetail(
-                view(library.shelved(who, id), who),
+                view(shelf.shelved(who, id), who),
                 versions.stream()
                         .map(each -> new VersionView(
                                 each.id(),
@@ -128,7 +148,7 @@ class LibraryResource {
             @RequestBody SaveExercise request) {
         Content content = Content.of(request.exercise() == null ? EMPTY : request.exercise());
         library.save(who, id, content, request.basedOn());
-        return view(library.shelved(who, id), who);
+        return view(shelf.shelved(who, id), who);
     }
 
     private static final ExerciseInput EMPTY =
@@ -141,15 +161,25 @@ class LibraryResource {
             @PathVariable UUID id,
             @RequestBody RetirementToKeep request) {
         library.retire(who, id, request.retired());
-        return view(library.shelved(who, id), who);
+        return view(shelf.shelved(who, id), who);
     }
 
-    @Operation(summary = "Exercises as a file: those named, or all that are not put away")
+    @Operation(
+            summary = "Exercises as a file: those named, or all that are found",
+            description = "What is looked for is said as for the library itself.")
     @GetMapping("/api/library/file")
     ResponseEntity<ExerciseFile.Document> export(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
-            @RequestParam(required = false) @Nullable List<UUID> ids) {
-        List<Exercise> chosen = library.newest(who, ids == null ? List.of() : ids);
+            @RequestParam(required = false) @Nullable Set<UUID> ids,
+            @RequestParam(required = false) @Nullable String find,
+            @RequestParam(required = false) @Nullable String kind,
+            @RequestParam(required = false) @Nullable String level,
+            @RequestParam(defaultValue = "false") boolean retired) {
+        List<Exercise> chosen = ids == null
+                ? shelf.newest(who, new Shelf.Wanted(find, kind, level, retired))
+                : shelf.newest(who, Shelf.Wanted.ALL).stream()
+                        .filter(exercise -> ids.contains(exercise.entryId()))
+                        .toList();
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lobrik-exercises.json\"")
@@ -171,7 +201,7 @@ class LibraryResource {
         return content.laidOutAs(calculations.completed(content.definition())).toInput();
     }
 
-    private Map<UUID, String> names(List<Library.Shelved> shelf) {
+    private Map<UUID, String> names(List<Shelf.Shelved> shelf) {
         return accounts.namesOf(shelf.stream()
                 .map(shelved -> shelved.entry().createdBy())
                 .distinct()
@@ -182,11 +212,11 @@ class LibraryResource {
         return account == null ? null : names.get(account);
     }
 
-    private EntryView view(Library.Shelved shelved, SignedIn who) {
+    private EntryView view(Shelf.Shelved shelved, SignedIn who) {
         return view(shelved, who, names(List.of(shelved)));
     }
 
-    private static EntryView view(Library.Shelved shelved, SignedIn who, Map<UUID, String> names) {
+    private static EntryView view(Shelf.Shelved shelved, SignedIn who, Map<UUID, String> names) {
         Exercise latest = shelved.latest();
         Content content = latest.content();
         return new EntryView(

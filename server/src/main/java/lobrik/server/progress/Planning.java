@@ -92,7 +92,7 @@ public class Planning {
             });
         }
         Map<UUID, Map<UUID, Long>> had = had(ids);
-        List<Exercise> shelf = library.newest(who, List.of());
+        List<Exercise> shelf = library.newest(who);
         return new PlanView(
                 cohortId,
                 Curriculum.USUAL.kinds().stream()
@@ -146,9 +146,7 @@ public class Planning {
             if (!known.containsAll(part.traineeIds())) {
                 throw TurnedDown.notFound("trainee");
             }
-            Exercise exercise = library.newest(who, List.of(part.entryId())).stream()
-                    .findFirst()
-                    .orElseThrow(() -> TurnedDown.notFound("exercise"));
+            Exercise exercise = library.newest(who, part.entryId());
             UUID id = UUID.nameUUIDFromBytes((key + "/" + part.entryId()).getBytes(StandardCharsets.UTF_8));
             givings.give(
                     who,

@@ -183,8 +183,8 @@ class LibraryTest {
         assertThat(imported.at("/exercises").asInt())
                 .as(imported.body().toString())
                 .isEqualTo(2);
-        String copies = runa.get("/api/library")
-                .body()
+        String copies = runa.get("/api/library?find=out+and+in")
+                .at("/entries")
                 .valueStream()
                 .filter(entry -> entry.at("/title").asString().startsWith("Out and in"))
                 .map(entry -> entry.at("/id").asString())
@@ -217,7 +217,7 @@ class LibraryTest {
     }
 
     private long exercises() {
-        return runa.get("/api/library").body().size();
+        return runa.get("/api/library/file?retired=true").at("/exercises").size();
     }
 
     /** The first exercise is good and stands on line 4, the bad one on line 5: nothing of either is kept. */
