@@ -85,27 +85,29 @@ export function Shelf() {
       </div>
       {exportAll.error !== null && <p className="px-4 text-error">✕ {exportAll.error.message}</p>}
       {library.error !== null && <p className="p-4 text-error">✕ {library.error.message}</p>}
-      <table className="mx-4 text-lg leading-tight">
-        <caption className="sr-only">Exercises</caption>
-        <thead>
-          <tr className="text-left text-sm max-sm:hidden">
-            <th className="font-normal">Exercise</th>
-            <th className="font-normal">Bend</th>
-            <th className="font-normal">Level</th>
-            <th className="font-normal">Tags</th>
-            <th className="text-right font-normal">Version</th>
-            <th className="pl-3 text-right font-normal">Given</th>
-            <th>
-              <span className="sr-only">What to do</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {shown.map((entry) => (
-            <ShelfRow key={entry.id} entry={entry} onChanged={refresh} />
-          ))}
-        </tbody>
-      </table>
+      {shown.length > 0 && (
+        <table className="mx-4 text-lg leading-tight">
+          <caption className="sr-only">Exercises</caption>
+          <thead>
+            <tr className="text-left text-sm max-sm:hidden">
+              <th className="font-normal">Exercise</th>
+              <th className="font-normal">Bend</th>
+              <th className="font-normal">Level</th>
+              <th className="font-normal">Tags</th>
+              <th className="text-right font-normal">Version</th>
+              <th className="pl-3 text-right font-normal">Given</th>
+              <th>
+                <span className="sr-only">What to do</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((entry) => (
+              <ShelfRow key={entry.id} entry={entry} onChanged={refresh} />
+            ))}
+          </tbody>
+        </table>
+      )}
       {library.hasNextPage && (
         <button
           type="button"
