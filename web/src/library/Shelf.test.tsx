@@ -2,6 +2,7 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
 import { drawnInApp } from '../testing/inApp';
+import { onTheShelf } from '../testing/onTheShelf';
 import { soon } from '../testing/soon';
 import { Shelf } from './Shelf';
 
@@ -20,22 +21,7 @@ function shelf(titles = ['Around the duct', 'Over the brine pipe', 'Up onto the 
   vi.spyOn(api, 'GET').mockImplementation(((path: string, { params }: { params: { query: Query } }) => {
     asked.push({ path, ...params.query });
     const from = titles.indexOf(String(params.query.after)) + 1;
-    const entries = titles.slice(from, from + 2).map((title) => ({
-      id: title,
-      exerciseId: 'x',
-      version: 1,
-      title,
-      kind: 'offset',
-      level: 'steady',
-      tags: [],
-      conduitLabel: '3/4 EMT',
-      benderLabel: 'Bender 4',
-      retired: false,
-      given: 0,
-      madeBy: 'Runa Tolvane',
-      mayChange: true,
-      changedAt: '2026-11-23T10:00:00Z',
-    }));
+    const entries = titles.slice(from, from + 2).map((title) => onTheShelf({ title }));
     return Promise.resolve({ data: { entries, more: from + 2 < titles.length }, response: new Response() });
   }) as never);
   drawnInApp(<Shelf />);

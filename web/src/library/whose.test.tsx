@@ -3,23 +3,18 @@ import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
+import { onTheShelf } from '../testing/onTheShelf';
 import { drawnIn } from '../testing/signedIn';
 import LibraryScreen from './LibraryScreen';
 
-const entry = {
-  exerciseId: 'x',
+const own = onTheShelf({ id: 'own', version: 3, title: 'Up onto the plinth' });
+const theirs = onTheShelf({
+  id: 'theirs',
   version: 3,
-  kind: 'offset',
-  level: 'steady',
-  tags: [],
-  conduitLabel: '3/4 EMT',
-  benderLabel: 'Bender 4',
-  retired: false,
-  given: 0,
-  changedAt: '2026-11-23T10:00:00Z',
-};
-const own = { ...entry, id: 'own', title: 'Up onto the plinth', madeBy: 'Runa Tolvane', mayChange: true };
-const theirs = { ...entry, id: 'theirs', title: 'Over the brine pipe', madeBy: 'Dessa Quillow', mayChange: false };
+  title: 'Over the brine pipe',
+  madeBy: 'Dessa Quillow',
+  mayChange: false,
+});
 const figures = {
   preset: 'Trade test',
   lengthIn: 0.125,

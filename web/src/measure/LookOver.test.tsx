@@ -1,9 +1,8 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, screen } from '@testing-library/react';
+import { describe, expect, it } from 'vitest';
 import type { Attempt } from '../api/queries';
-import * as outbox from '../queue/outboxContext';
-import type { Task } from '../queue/entries';
 import { drawnInApp } from '../testing/inApp';
+import { keeping } from '../testing/keeping';
 import { LookOver } from './LookOver';
 
 const point = (id: string, good: string, more = {}) => ({
@@ -28,20 +27,8 @@ function attempt(points: readonly unknown[]): Attempt {
   } as unknown as Attempt;
 }
 
-const kept: Task[] = [];
-
-beforeEach(() => {
-  kept.length = 0;
-  vi.spyOn(outbox, 'useKeep').mockReturnValue((task: Task) => {
-    kept.push(task);
-    return Promise.resolve('key');
-  });
-});
-
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
-});
+const keep = keeping();
+const kept = () => keep.mock.calls.map(([task]) => task);
 
 const pressed = (name: string) => screen.getByRole('button', { name }).getAttribute('aria-pressed') === 'true';
 
@@ -52,7 +39,7 @@ describe('what is looked over', () => {
     expect(pressed('No kink: fault')).toBe(true);
     expect(pressed('Reamed: good')).toBe(false);
     fireEvent.click(screen.getByRole('button', { name: 'Reamed: good' }));
-    expect(kept).toEqual([
+    expect(kept()).toEqual([
       {
         kind: 'fact',
         body: {
@@ -67,20 +54,20 @@ describe('what is looked over', () => {
   it('pressed once more as it is found already, writes nothing', () => {
     drawnInApp(<LookOver attempt={attempt([point('kink', 'No kink', found('good'))])} />);
     fireEvent.click(screen.getByRole('button', { name: 'No kink: good' }));
-    expect(kept).toEqual([]);
+    expect(kept()).toEqual([]);
   });
 
   it('changes by a correction of what was found', () => {
     drawnInApp(<LookOver attempt={attempt([point('kink', 'No kink', found('good'))])} />);
     fireEvent.click(screen.getByRole('button', { name: 'No kink: fault' }));
-    expect(kept).toMatchObject([{ body: { fact: { result: 'fault' }, corrects: 'f-good' } }]);
+    expect(kept()).toMatchObject([{ body: { fact: { result: 'fault' }, corrects: 'f-good' } }]);
   });
 
   it('is good in one press as far as nobody looked', () => {
     const points = [point('kink', 'No kink', found('fault')), point('burr', 'Reamed'), point('paint', 'Not scraped')];
     drawnInApp(<LookOver attempt={attempt(points)} />);
     fireEvent.click(screen.getByRole('button', { name: 'The rest is good' }));
-    expect(kept).toMatchObject([
+    expect(kept()).toMatchObject([
       { body: { fact: { point: 'burr', result: 'good' } } },
       { body: { fact: { point: 'paint', result: 'good' } } },
     ]);
@@ -94,16 +81,16 @@ describe('what is looked over', () => {
     drawnInApp(<LookOver attempt={attempt([point('kink', 'No kink', { rivals })])} />);
     expect(screen.getByText(/two people disagree/).textContent).toContain('Dessa Marlow ✕');
     fireEvent.click(screen.getByRole('button', { name: 'No kink: good' }));
-    expect(kept).toEqual([{ kind: 'setAside', recordId: 'r2', reason: 'No kink: looked at again' }]);
+    expect(kept()).toEqual([{ kind: 'setAside', recordId: 'r2', reason: 'No kink: looked at again' }]);
   });
 
   it('keeps the note on a fault once the field is left, and only if it says something else', () => {
     drawnInApp(<LookOver attempt={attempt([point('kink', 'No kink', found('fault'))])} />);
     const note = screen.getByLabelText('Note on: No kink');
     fireEvent.blur(note);
-    expect(kept).toEqual([]);
+    expect(kept()).toEqual([]);
     fireEvent.change(note, { target: { value: ' second bend ' } });
     fireEvent.blur(note);
-    expect(kept).toMatchObject([{ body: { fact: { note: 'second bend' }, corrects: 'f-fault' } }]);
+    expect(kept()).toMatchObject([{ body: { fact: { note: 'second bend' }, corrects: 'f-fault' } }]);
   });
 });

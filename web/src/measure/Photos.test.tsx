@@ -1,23 +1,13 @@
-import { cleanup, fireEvent, screen } from '@testing-library/react';
-import { afterEach, beforeEach, expect, test, vi } from 'vitest';
+import { fireEvent, screen } from '@testing-library/react';
+import { expect, test, vi } from 'vitest';
 import type { Attempt } from '../api/queries';
-import * as outbox from '../queue/outboxContext';
 import { drawnInApp } from '../testing/inApp';
+import { keeping } from '../testing/keeping';
 import { soon } from '../testing/soon';
 import * as photo from './photo';
 import { Photos } from './Photos';
 
-const keep = vi.fn(() => Promise.resolve('key'));
-
-beforeEach(() => {
-  keep.mockClear();
-  vi.spyOn(outbox, 'useKeep').mockReturnValue(keep);
-});
-
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
-});
+const keep = keeping();
 
 function draw(photos: readonly unknown[] = []) {
   drawnInApp(

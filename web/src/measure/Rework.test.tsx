@@ -1,14 +1,11 @@
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { afterEach, expect, test, vi } from 'vitest';
+import { fireEvent, screen, within } from '@testing-library/react';
+import { expect, test } from 'vitest';
 import type { Attempt } from '../api/queries';
-import * as outbox from '../queue/outboxContext';
 import { drawnInApp } from '../testing/inApp';
+import { keeping } from '../testing/keeping';
 import { Rework } from './Rework';
 
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
-});
+const keep = keeping();
 
 function attempt(marks: number, rework: readonly unknown[]): Attempt {
   return {
@@ -32,8 +29,6 @@ test('each bend counts how often it was eased and bent on', () => {
 });
 
 test('a press is one more, and the last can be taken back', () => {
-  const keep = vi.fn(() => Promise.resolve('key'));
-  vi.spyOn(outbox, 'useKeep').mockReturnValue(keep);
   drawnInApp(<Rework attempt={attempt(1, [{ id: 'last', bend: 1, change: 'added' }])} />);
   expect(screen.getByText('The bend')).toBeTruthy();
   fireEvent.click(screen.getByRole('button', { name: 'Bend 1 eased out once more' }));

@@ -175,11 +175,8 @@ class LibraryResource {
             @RequestParam(required = false) @Nullable String kind,
             @RequestParam(required = false) @Nullable String level,
             @RequestParam(defaultValue = "false") boolean retired) {
-        List<Exercise> chosen = ids == null
-                ? shelf.newest(who, new Shelf.Wanted(find, kind, level, retired))
-                : shelf.newest(who, Shelf.Wanted.ALL).stream()
-                        .filter(exercise -> ids.contains(exercise.entryId()))
-                        .toList();
+        List<Exercise> chosen =
+                ids == null ? shelf.newest(who, new Shelf.Wanted(find, kind, level, retired)) : shelf.newest(who, ids);
         return ResponseEntity.ok()
                 .contentType(MediaType.APPLICATION_JSON)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"lobrik-exercises.json\"")

@@ -108,6 +108,18 @@ class Shelf {
                 .toList();
     }
 
+    /** The newest versions of these entries, as far as they are of this centre. */
+    @Transactional(readOnly = true)
+    List<Exercise> newest(SignedIn who, Collection<UUID> entryIds) {
+        return entities.createQuery("""
+                        from Exercise e where e.entryId in :entries and e.centreId = :centre and e.variantOf is null
+                          and e.version = (select max(v.version) from Exercise v where v.entryId = e.entryId)
+                        order by lower(e.title), e.entryId""", Exercise.class)
+                .setParameter("entries", entryIds)
+                .setParameter("centre", who.centreId())
+                .getResultList();
+    }
+
     /** An entry as it lies on the shelf. */
     @Transactional(readOnly = true)
     Shelved shelved(SignedIn who, UUID entryId) {
