@@ -1,6 +1,7 @@
 package lobrik.server.live;
 
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
@@ -58,11 +59,20 @@ final class Screen {
         return listener;
     }
 
+    /**
+     * Opens the stream. The first word is said here, so that it goes out with the head of the answer before the request's own thread goes
+     * back through the filters: they may still add to the head of an answer of which nothing was sent, and a head is not to be
+     * written by two threads at once.
+     */
     SseEmitter start() {
         emitter.onCompletion(this::close);
         emitter.onTimeout(this::close);
         emitter.onError(_ -> close());
-        tell("hello", "");
+        try {
+            send(new Event("hello", ""));
+        } catch (IOException gone) {
+            throw new UncheckedIOException(gone);
+        }
         Thread.ofVirtual().name("screen").start(this::run);
         return emitter;
     }
