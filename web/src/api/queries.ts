@@ -1,13 +1,4 @@
-import {
-  type InfiniteData,
-  keepPreviousData,
-  type QueryClient,
-  skipToken,
-  useInfiniteQuery,
-  useMutation,
-  useQuery,
-  useQueryClient,
-} from '@tanstack/react-query';
+import { type QueryClient, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useSignedIn } from '../frame/signedIn';
 import { useOutbox } from '../queue/outboxContext';
 import { api, body, Problem, type Schemas } from './client';
@@ -121,58 +112,6 @@ export function useTables(measuredIn?: number) {
     queryFn: () =>
       body(api.GET('/api/calc/tables', { params: { query: measuredIn === undefined ? {} : { measuredIn } } })),
     staleTime: Infinity,
-  });
-}
-
-/** What is looked for in the library; whatever is empty is not asked for. */
-export interface Wanted {
-  find: string;
-  kind: string;
-  level: string;
-  /** Whether what was put away is found as well. */
-  retired: boolean;
-}
-
-/** As the server takes it. */
-export function searchOf({ find, kind, level, retired }: Wanted) {
-  const said = { find: find.trim(), kind, level };
-  return { ...Object.fromEntries(Object.entries(said).filter(([, text]) => text !== '')), retired };
-}
-
-/** The exercises of the library that are looked for, a page at a time. */
-export function useLibrary(wanted: Wanted) {
-  const query = searchOf(wanted);
-  return useInfiniteQuery<Schemas['ShelfView'], Problem, InfiniteData<Schemas['ShelfView']>, unknown[], string | null>({
-    queryKey: ['library', 'shelf', query],
-    queryFn: ({ pageParam }) =>
-      body(api.GET('/api/library', { params: { query: pageParam === null ? query : { ...query, after: pageParam } } })),
-    initialPageParam: null,
-    getNextPageParam: ({ entries, more }) => (more ? (entries.at(-1)?.id ?? null) : null),
-    // What was found before stays until the next is there: the list does not blink with every key.
-    placeholderData: keepPreviousData,
-  });
-}
-
-/** One of them with its versions. */
-export function useEntry(id: string | undefined) {
-  return useQuery<Schemas['EntryDetail'], Problem>({
-    queryKey: ['library', id],
-    queryFn: id === undefined ? skipToken : () => body(api.GET('/api/library/{id}', { params: { path: { id } } })),
-    // The desk takes it once; a later version must not replace what is being edited.
-    staleTime: 0,
-    refetchOnWindowFocus: false,
-  });
-}
-
-/**
- * What was given out last, so many at once.
- *
- * @param before the last of the page before; the newest without it
- */
-export function useGivings(before?: string) {
-  return useQuery<Schemas['GivenView'][], Problem>({
-    queryKey: before === undefined ? ['givings'] : ['givings', before],
-    queryFn: () => body(api.GET('/api/givings', { params: { query: { before } } })),
   });
 }
 
@@ -352,67 +291,3 @@ export type Decision =
   | { kind: 'seal'; sealed: boolean; reason?: string }
   | { kind: 'setAside'; recordId: string; reason: string }
   | { kind: 'step'; step: Schemas['StepView']['step'] };
-
-export type TraineePage = Schemas['TraineeProgress'];
-
-/** A trainee's progress. */
-export function useTraineeProgress(id: string | undefined) {
-  return useQuery<TraineePage, Problem>({
-    queryKey: ['progress', 'trainee', id],
-    queryFn: () => body(api.GET('/api/trainees/{id}/progress', { params: { path: { id: id ?? '' } } })),
-    enabled: id !== undefined,
-  });
-}
-
-/** Which pieces of a matrix are shown; what is left out takes all. */
-export interface MatrixFilter {
-  from?: string;
-  to?: string;
-  bender?: string;
-  conduit?: string;
-  preset?: string;
-}
-
-/** Trainees by kinds of bend. */
-export function useMatrix(cohortId: string | undefined, filter: MatrixFilter) {
-  return useQuery<Schemas['MatrixView'], Problem>({
-    queryKey: ['progress', 'matrix', cohortId, filter],
-    queryFn: () =>
-      body(api.GET('/api/cohorts/{id}/matrix', { params: { path: { id: cohortId ?? '' }, query: filter } })),
-    enabled: cohortId !== undefined,
-    placeholderData: (last) => last,
-  });
-}
-
-/** What a cohort bends next. */
-export function usePlan(cohortId: string | undefined) {
-  return useQuery<Schemas['PlanView'], Problem>({
-    queryKey: ['progress', 'plan', cohortId],
-    queryFn: () => body(api.GET('/api/cohorts/{id}/plan', { params: { path: { id: cohortId ?? '' } } })),
-    enabled: cohortId !== undefined,
-  });
-}
-
-/** The benders compared. */
-export function useBenderComparison() {
-  return useQuery<Schemas['ComparisonView'][], Problem>({
-    queryKey: ['progress', 'benders'],
-    queryFn: () => body(api.GET('/api/benders/comparison')),
-  });
-}
-
-/** Whether points leave out what a bender is known to add. */
-export function useBenderInPoints() {
-  return useQuery<Schemas['PointsChoice'], Problem>({
-    queryKey: ['progress', 'benders', 'points'],
-    queryFn: () => body(api.GET('/api/benders/points')),
-  });
-}
-
-/** What is asked for a sign-off. */
-export function useSignOffRules() {
-  return useQuery<Schemas['RulesView'], Problem>({
-    queryKey: ['progress', 'rules'],
-    queryFn: () => body(api.GET('/api/sign-off-rules')),
-  });
-}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { useEntry } from '../api/queries';
+import { useEntry } from '../api/library';
 import { Dialog } from '../frame/Dialog';
 
 /** Everything that an exercise ever was, each to be opened again, and when it was put away. */

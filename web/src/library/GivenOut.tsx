@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useGivings } from '../api/queries';
+import { useGivings } from '../api/library';
 import { kindOf } from '../bends/kinds';
 import { PrintSheets } from '../set/PrintSheets';
 import { BUTTON } from './button';

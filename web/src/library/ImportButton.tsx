@@ -1,11 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { FileButton } from '../frame/FileButton';
 import { BUTTON } from './button';
 
 /** Reads a file of exercises; all of them are added, or none, with the lines that are wrong. */
 export function ImportButton({ onDone }: { onDone: () => Promise<void> }) {
-  const file = useRef<HTMLInputElement>(null);
   const add = useMutation<Schemas['Imported'], Problem, File>({
     mutationFn: async (chosen) =>
       body(api.POST('/api/library/file', { body: await chosen.text(), bodySerializer: (text) => text as string })),
@@ -13,30 +12,16 @@ export function ImportButton({ onDone }: { onDone: () => Promise<void> }) {
   });
   return (
     <>
-      <input
-        ref={file}
-        type="file"
+      <FileButton
+        label="File of exercises"
         accept=".json,application/json"
-        aria-label="File of exercises"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [chosen] = event.target.files ?? [];
-          if (chosen !== undefined) {
-            add.mutate(chosen);
-          }
-          event.target.value = '';
-        }}
-      />
-      <button
-        type="button"
         className={BUTTON}
-        onClick={() => {
-          file.current?.click();
+        onFile={(chosen) => {
+          add.mutate(chosen);
         }}
       >
         Import a file
-      </button>
+      </FileButton>
       <span role="status" className="self-center">
         {add.isSuccess && (
           <>

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useDeferredValue, useState } from 'react';
 import { api, body, type Problem } from '../api/client';
-import { searchOf, useLibrary } from '../api/queries';
+import { searchOf, useLibrary } from '../api/library';
 import { KINDS } from '../bends/kinds';
 import { download } from '../set/files';
 import { BUTTON } from './button';

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, type Problem, type Schemas } from '../api/client';
-import { useBenderComparison, useBenderInPoints } from '../api/queries';
+import { useBenderComparison, useBenderInPoints } from '../api/progress';
 import { Figure } from '../entry/Figure';
 import { useSignedIn } from '../frame/signedIn';
 

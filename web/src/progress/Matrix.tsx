@@ -1,6 +1,6 @@
 import { toldApart } from '../frame/people';
 import { Link } from 'react-router';
-import { useMatrix, type MatrixFilter } from '../api/queries';
+import { useMatrix, type MatrixFilter } from '../api/progress';
 import type { Schemas } from '../api/client';
 import { kindOf, type Kind } from '../bends/kinds';
 import { useAddress } from '../frame/address';

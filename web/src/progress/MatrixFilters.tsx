@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { type MatrixFilter, useJudgingPresets, useShed } from '../api/queries';
+import { type MatrixFilter } from '../api/progress';
+import { useJudgingPresets, useShed } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { BUTTON } from '../library/button';
 import type { Sorting } from './sorting';

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, Problem } from '../api/client';
-import type { TraineePage } from '../api/queries';
+import type { TraineePage } from '../api/progress';
 import { BUTTON } from '../library/button';
 import { CohortEnd } from './CohortEnd';
 

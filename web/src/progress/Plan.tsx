@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
-import { usePlan } from '../api/queries';
+import { usePlan } from '../api/progress';
 import { kindOf, type Kind } from '../bends/kinds';
 import { BendGlyph } from './BendGlyph';
 

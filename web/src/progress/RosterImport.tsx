@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { FileButton } from '../frame/FileButton';
 import { BUTTON } from '../library/button';
 
 type Mapping = Schemas['Mapping'];
@@ -16,7 +17,6 @@ const FIELDS = [
 /** Takes a roster in: a table is shown first with every row that is wrong; then all of it is added, or nothing. */
 export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] | undefined }) {
   const client = useQueryClient();
-  const file = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');
   const [mapping, setMapping] = useState<Mapping | null>(null);
   // Where there is no cohort yet, those of the file are started.
@@ -52,34 +52,22 @@ export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] | undef
         A table (CSV) with a line of names at the top: name, and if you have them cohort, bench and number. It is shown
         first; then all of it is added, or nothing.
       </p>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,.txt,text/csv,text/plain"
-        aria-label="Roster file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [chosen] = event.target.files ?? [];
-          event.target.value = '';
-          add.reset();
-          void chosen?.text().then((read) => {
-            setText(read);
-            setMapping(null);
-            look({ text: read, mapping: null });
-          });
-        }}
-      />
       <div className="mt-1 flex flex-wrap items-center gap-3">
-        <button
-          type="button"
+        <FileButton
+          label="Roster file"
+          accept=".csv,.txt,text/csv,text/plain"
           className={BUTTON}
-          onClick={() => {
-            file.current?.click();
+          onFile={(chosen) => {
+            add.reset();
+            void chosen.text().then((read) => {
+              setText(read);
+              setMapping(null);
+              look({ text: read, mapping: null });
+            });
           }}
         >
           Choose a file
-        </button>
+        </FileButton>
         <span role="status">
           {add.isSuccess &&
             `● ${String(add.data.rows.length)} ${add.data.rows.length === 1 ? 'trainee' : 'trainees'} added.`}

@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
-import { useJudgingPresets, useSignOffRules } from '../api/queries';
+import { useSignOffRules } from '../api/progress';
+import { useJudgingPresets } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
 import { Figure } from '../entry/Figure';
 import { BUTTON } from '../library/button';

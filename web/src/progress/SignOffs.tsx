@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
-import type { TraineePage } from '../api/queries';
+import type { TraineePage } from '../api/progress';
 import { kindOf } from '../bends/kinds';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
-import { type TraineePage as Page, useTraineeProgress } from '../api/queries';
+import { type TraineePage as Page, useTraineeProgress } from '../api/progress';
 import { kindOf } from '../bends/kinds';
 import { useAddress } from '../frame/address';
 import { Header } from '../frame/Header';

@@ -53,14 +53,13 @@ public final class CalcInterface {
         Translation translation = new Translation();
         String typed = translation.finish(translation.required("text", request.text()));
         LengthUnit bare = Objects.requireNonNullElse(request.bare(), LengthUnit.INCH);
-        return switch (request.kind()) {
+        return switch (Objects.requireNonNullElse(request.kind(), QuantityRequest.Kind.LENGTH)) {
             case ANGLE -> new QuantityAnswer(Angle.parse(typed).degrees(), Unit.DEGREE);
             case SIGNED_LENGTH ->
                 new QuantityAnswer(Length.parseSigned(typed, bare).inches(), Unit.INCH);
             case DISTANCE ->
                 new QuantityAnswer(TakeOff.parse(typed, bare).length().inches(), Unit.INCH);
             case LENGTH -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
-            case null -> new QuantityAnswer(Length.parse(typed, bare).inches(), Unit.INCH);
         };
     }
 

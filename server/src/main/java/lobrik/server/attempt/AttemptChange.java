@@ -90,7 +90,7 @@ public record AttemptChange(
                 counting.size() == 1 ? counting.getFirst() : null,
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : judged.credit(),
-                judged == null ? null : AttemptView.Band.valueOf(judged.band().name()),
+                judged == null ? null : judged.band(),
                 counting.size() > 1 ? counting : List.of(),
                 history);
     }

@@ -8,6 +8,7 @@ import lobrik.layout.MarkDatum;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.ReadingsAsked;
 import lobrik.server.shed.ToleranceFigures;
+import lobrik.verdict.Judged;
 import lobrik.wire.LayoutAnswer;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.PieceShape;
@@ -74,7 +75,7 @@ public record AttemptView(
             @Nullable ReadingView reading,
             @Nullable Double deviation,
             @Nullable Double credit,
-            @Nullable Band band,
+            Judged.@Nullable Band band,
             List<ReadingView> rivals,
             List<ReadingView> history) {}
 
@@ -98,16 +99,6 @@ public record AttemptView(
         OMITTED,
         @JsonProperty("disputed")
         DISPUTED
-    }
-
-    /** Where a deviation lies in its tolerance. */
-    public enum Band {
-        @JsonProperty("close")
-        CLOSE,
-        @JsonProperty("within")
-        WITHIN,
-        @JsonProperty("outside")
-        OUTSIDE
     }
 
     /**

@@ -86,7 +86,7 @@ public record BenchNotes(
             @Nullable OwnCutView cut) {}
 
     /** What the trainee would cut the conduit to, and how far that is off; it costs no points. */
-    public record OwnCutView(String text, double deviationIn, AttemptView.Band band) {}
+    public record OwnCutView(String text, double deviationIn, Judged.Band band) {}
 
     /** One of them, and how far it is off. */
     public record OwnFigureView(
@@ -95,7 +95,7 @@ public record BenchNotes(
             double positionIn,
             @Nullable MarkDatum from,
             double deviationIn,
-            AttemptView.Band band) {}
+            Judged.Band band) {}
 
     /** Anything else. */
     public record NoteView(UUID id, String text, String takenBy, Instant takenAt) {}
@@ -237,9 +237,7 @@ public record BenchNotes(
         Length off =
                 Length.ofInches(Objects.requireNonNullElse(cut.lengthIn(), 0.0)).minus(held.right());
         return new OwnCutView(
-                Objects.requireNonNullElse(cut.text(), ""),
-                off.inches(),
-                AttemptView.Band.valueOf(Judged.Band.of(off, held.tolerance()).name()));
+                Objects.requireNonNullElse(cut.text(), ""), off.inches(), Judged.Band.of(off, held.tolerance()));
     }
 
     /** The trainee's own figures, judged one by one. */
@@ -263,7 +261,7 @@ public record BenchNotes(
                 Objects.requireNonNullElse(figure.positionIn(), 0.0),
                 figure.from(),
                 Numbers.of(judged.deviation()),
-                AttemptView.Band.valueOf(judged.band().name()));
+                judged.band());
     }
 
     /** Nobody bends at one piece for longer: it was left lying, or a clock was put right meanwhile. */

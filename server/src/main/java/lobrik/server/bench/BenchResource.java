@@ -12,12 +12,12 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import lobrik.layout.MarkDatum;
 import lobrik.measure.LengthUnit;
-import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.platform.Guesses;
 import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.Judged;
 import lobrik.wire.ExplanationAnswer;
 import lobrik.wire.LayoutAnswer;
 import lobrik.wire.PieceShape;
@@ -97,14 +97,10 @@ class BenchResource {
     record GivenSize(String input, String name, String said) {}
 
     /** A figure of the trainee's; with how near it is, where that is told. */
-    record OwnFigureAnswer(
-            int mark,
-            String text,
-            @Nullable MarkDatum from,
-            @Nullable Band band) {}
+    record OwnFigureAnswer(int mark, String text, @Nullable MarkDatum from, Judged.@Nullable Band band) {}
 
     /** What the trainee would cut to; with how near it is, where that is told. */
-    record OwnCutAnswer(String text, @Nullable Band band) {}
+    record OwnCutAnswer(String text, Judged.@Nullable Band band) {}
 
     /** A point that is looked over, as it should be; and whether the trainee found it so. */
     record LookPoint(String point, String words, @Nullable Boolean good) {}
@@ -151,7 +147,7 @@ class BenchResource {
             double target,
             @Nullable Double value,
             @Nullable Double deviation,
-            @Nullable Band band,
+            Judged.@Nullable Band band,
             double tolerance,
             double under) {}
 

@@ -12,7 +12,6 @@ import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.server.attempt.AttemptView.Band;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Measured;
 import lobrik.server.bench.BenchResource.CheckedFeature;
@@ -79,7 +78,7 @@ final class SheetJobs {
                 target,
                 judged == null ? null : target + Numbers.of(judged.deviation()),
                 judged == null ? null : Numbers.of(judged.deviation()),
-                judged == null ? null : Band.valueOf(judged.band().name()),
+                judged == null ? null : judged.band(),
                 Numbers.of(feature.tolerance().over()),
                 Numbers.of(feature.tolerance().under()));
     }

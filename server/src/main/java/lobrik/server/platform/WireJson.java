@@ -13,6 +13,7 @@ import lobrik.measure.QuantityKind;
 import lobrik.shape.Surround;
 import lobrik.shop.HookSide;
 import lobrik.shop.Reference;
+import lobrik.verdict.Judged;
 import lobrik.verdict.Scheme;
 import lobrik.wire.BendInput;
 import lobrik.wire.KindsAnswer;
@@ -35,6 +36,7 @@ public final class WireJson extends SimpleModule {
             ClearancePreset.class,
             End.class,
             HookSide.class,
+            Judged.Band.class,
             LengthUnit.class,
             MarkDatum.class,
             Method.class,
