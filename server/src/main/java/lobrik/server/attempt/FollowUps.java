@@ -8,11 +8,12 @@ import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.concurrent.ExecutionException;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
+import java.util.concurrent.ScheduledThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.TimeoutException;
+import java.util.concurrent.atomic.AtomicBoolean;
+import lobrik.server.platform.Failures;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.Turns;
 import org.slf4j.Logger;
@@ -36,6 +37,9 @@ public class FollowUps {
     private static final int PAGE = 20;
     private static final int MINUTES_BETWEEN = 10;
 
+    /** After the database was away; what it was away for is still on the list. */
+    private static final long SECONDS_AFTER_THE_DATABASE = 1;
+
     /** Whoever reads what follows waits so long for it; then it is shown as far as it is known. */
     private static final Duration PATIENCE = Duration.ofSeconds(10);
 
@@ -48,8 +52,11 @@ public class FollowUps {
     private final Attempts attempts;
     private final Turns turns;
     private final List<AttemptFollower> followers;
-    private final ExecutorService worker = Executors.newSingleThreadExecutor(
-            Thread.ofPlatform().name("following-up").daemon().factory());
+    private final ScheduledThreadPoolExecutor worker = new ScheduledThreadPoolExecutor(
+            1, Thread.ofPlatform().name("following-up").daemon().factory());
+
+    /** So that a database that stays away is asked by one, however many have written before. */
+    private final AtomicBoolean onceMore = new AtomicBoolean();
 
     FollowUps(
             EntityManager entities,
@@ -62,6 +69,8 @@ public class FollowUps {
         this.attempts = attempts;
         this.turns = turns;
         this.followers = followers;
+        // The list is in the database: the next server goes on with it.
+        worker.setExecuteExistingDelayedTasksAfterShutdownPolicy(false);
     }
 
     /** An attempt, and when it was asked for: what is asked for meanwhile stays on the list. */
@@ -71,8 +80,9 @@ public class FollowUps {
     void note(UUID attemptId) {
         entities.createNativeQuery(NOTE).setParameter("id", attemptId).executeUpdate();
         TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            // However it ended: where the database went away over it, it may be on disk all the same.
             @Override
-            public void afterCommit() {
+            public void afterCompletion(int status) {
                 wake();
             }
         });
@@ -120,6 +130,25 @@ public class FollowUps {
             }
         } catch (RuntimeException e) {
             LOG.warn("What follows from what was written down could not be worked out; it stays on the list", e);
+            if (Failures.pass(e)) {
+                tryOnceMore();
+            }
+        }
+    }
+
+    private void tryOnceMore() {
+        if (onceMore.compareAndSet(false, true)) {
+            try {
+                var _ = worker.schedule(
+                        () -> {
+                            onceMore.set(false);
+                            workThrough();
+                        },
+                        SECONDS_AFTER_THE_DATABASE,
+                        TimeUnit.SECONDS);
+            } catch (RejectedExecutionException ending) {
+                LOG.debug("The server ends; the next one goes on with the list", ending);
+            }
         }
     }
 
@@ -132,7 +161,7 @@ public class FollowUps {
                 .toList()));
     }
 
-    /** In a transaction of its own: one that fails holds up no other. */
+    /** In a transaction of its own: one that fails holds up no other. Where the database fails, so would the others. */
     private void followUp(Asked asked) {
         try {
             transaction.executeWithoutResult(status -> {
@@ -143,6 +172,9 @@ public class FollowUps {
                 done(asked);
             });
         } catch (RuntimeException e) {
+            if (Failures.pass(e)) {
+                throw e;
+            }
             LOG.warn(
                     "What follows from attempt {} could not be worked out; what was written down stays, and it is tried again",
                     asked.attemptId(),

@@ -12,7 +12,7 @@ import org.springframework.http.HttpStatus;
  * What is known about failures that come from below: which of them are no fault of ours, and what to say then. All others are,
  * and are answered with 500.
  */
-final class Failures {
+public final class Failures {
 
     /** The first causes say enough; a circle of them has no end. */
     private static final int MOST_CAUSES = 20;
@@ -72,6 +72,11 @@ final class Failures {
             cause = cause.getCause();
         }
         return Optional.empty();
+    }
+
+    /** Whether what failed so may work in a moment: the database was away, or somebody else went first. */
+    public static boolean pass(Throwable failure) {
+        return known(failure).filter(Told::passes).isPresent();
     }
 
     private static @Nullable Told told(Throwable cause) {

@@ -2,6 +2,11 @@ package lobrik.server.attempt;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
@@ -18,6 +23,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 /** What is written down at the bench, by one or by several, and what becomes of it. */
 @ExtendWith(RunningServer.class)
 class BenchRecordTest {
+
+    /** Far beyond what it takes, as a busy machine takes many times that. */
+    private static final Duration WORKED_OUT_WITHIN = Duration.ofMinutes(1);
 
     private Client runa;
     private Client oskar;
@@ -171,6 +179,32 @@ class BenchRecordTest {
         }
         followUps.tryAgain();
         assertThat(progress()).contains(attempt);
+    }
+
+    /** Nobody asks, nobody writes: it is had all the same, as soon as the database is there again. */
+    @Test
+    void whatFollows_isWorkedOut_afterTheDatabaseWasAway(RunningServer.Address server) throws Exception {
+        FailingFollower.AWAY_AT.add(UUID.fromString(attempt));
+        readAll();
+        Instant until = Instant.now().plus(WORKED_OUT_WITHIN);
+        long outcomes = 0;
+        while (outcomes == 0 && Instant.now().isBefore(until)) {
+            outcomes = outcomes(server);
+            Thread.sleep(100);
+        }
+        assertThat(FailingFollower.AWAY_AT).isEmpty();
+        assertThat(outcomes).isEqualTo(1);
+    }
+
+    private long outcomes(RunningServer.Address server) throws SQLException {
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_app", server.databasePassword());
+                Statement statement = connection.createStatement();
+                ResultSet rows =
+                        statement.executeQuery("select count(*) from outcome where attempt_id = '" + attempt + "'")) {
+            rows.next();
+            return rows.getLong(1);
+        }
     }
 
     /** Whoever asks after a reading is never told of a record of before it. */
