@@ -75,7 +75,19 @@ final class Cures {
             case OUT_OF_RANGE -> EnumSet.of(Role.ANGLE, Role.SIZE, Role.FAR_END);
             case DEGREES_OVER_LIMIT -> EnumSet.of(Role.ANGLE);
             case OBSTACLE_TOUCHED -> EnumSet.of(Role.CLEARANCE);
-            default -> EnumSet.noneOf(Role.class);
+            case MISSING,
+                    NOT_POSITIVE,
+                    UNKNOWN_VALUE,
+                    DUPLICATE,
+                    WRONG_NUMBER_OF_BENDS,
+                    RADIUS_TOO_SMALL,
+                    NOT_A_NINETY,
+                    ARROW_LEAD_NEGATIVE,
+                    RADIUS_UNDER_LEAST,
+                    ANGLE_NOT_ON_CHART,
+                    NOTCH_OFF_CENTRE,
+                    NOT_DETERMINED,
+                    TOO_FEW_VARIANTS -> EnumSet.noneOf(Role.class);
         };
     }
 

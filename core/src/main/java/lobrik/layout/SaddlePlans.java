@@ -151,12 +151,7 @@ final class SaddlePlans {
     /** Centre first, then the outer bend that needs no turning end for end, then the other; or straight through. */
     private static int order(Saddle3.Order order, int number) {
         return switch (order) {
-            case CENTRE_FIRST ->
-                switch (number) {
-                    case 1 -> 3;
-                    case 2 -> 1;
-                    default -> 2;
-                };
+            case CENTRE_FIRST -> List.of(3, 1, 2).get(number - 1);
             case PUSH_THROUGH -> number;
         };
     }

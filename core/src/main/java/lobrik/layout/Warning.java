@@ -28,7 +28,23 @@ public record Warning(Fault fault, Optional<Length> at) {
             case ANGLE_NOT_ON_CHART, DEGREES_OVER_LIMIT ->
                 Optional.of(mark(layout, 0).position());
             case OBSTACLE_TOUCHED -> clearance.map(Clearance::at);
-            default -> Optional.empty();
+            case MISSING,
+                    NOT_POSITIVE,
+                    OUT_OF_RANGE,
+                    UNKNOWN_VALUE,
+                    DUPLICATE,
+                    WRONG_NUMBER_OF_BENDS,
+                    RADIUS_TOO_SMALL,
+                    LEG_SHORTER_THAN_BEND,
+                    MARK_OFF_CONDUIT,
+                    ARC_OFF_CONDUIT,
+                    ARCS_OVERLAP,
+                    NOT_A_NINETY,
+                    ARROW_LEAD_NEGATIVE,
+                    SPACING_IMPOSSIBLE,
+                    RADIUS_UNDER_LEAST,
+                    NOT_DETERMINED,
+                    TOO_FEW_VARIANTS -> Optional.empty();
         };
         return new Warning(fault, at);
     }

@@ -176,12 +176,9 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
 
     /** Before a bender was known to stand beside its rings, that was taken for what hands did. */
     private static boolean isOfBender(CauseId cause, KnownBender bender) {
-        return switch (cause) {
-            case MARK_SLIPPED, TAKEUP_WRONG_SIZE ->
-                bender.effects().containsKey(DeviationKind.LEGS)
-                        || bender.effects().containsKey(DeviationKind.PLACES);
-            default -> false;
-        };
+        return (cause == CauseId.MARK_SLIPPED || cause == CauseId.TAKEUP_WRONG_SIZE)
+                && (bender.effects().containsKey(DeviationKind.LEGS)
+                        || bender.effects().containsKey(DeviationKind.PLACES));
     }
 
     private static final int LOOKED_FOR =

@@ -169,7 +169,17 @@ public record NextTime(String sentence, Layout exercise) {
             case DISTANCE, CENTRE, LEG, FIRST_LEG, BETWEEN -> 2 * Math.abs(step);
             case OVERALL -> 4 * Math.abs(step);
             case RISE -> bend.kind().isSmall() ? step / 8 : step;
-            default -> step;
+            case OTHER_LEG,
+                    SECOND_LEG,
+                    ROLL,
+                    HEIGHT,
+                    WIDTH,
+                    ANGLE,
+                    OUTER_ANGLE,
+                    FIRST_MARK,
+                    DROP,
+                    SET_BACK,
+                    OVER_BEND -> step;
         };
         return length.plus(Length.ofInches(by));
     }

@@ -81,11 +81,9 @@ final class Gauge {
         }
         String size = shown.figure().replace("-", "");
         boolean below = !size.equals(shown.figure());
-        Quantity quantity = switch (shown.unit()) {
-            case "deg" -> Angle.parse(size);
-            case "mm" -> Length.parse(size, LengthUnit.MILLIMETRE);
-            default -> Length.parse(size, LengthUnit.INCH);
-        };
+        Quantity quantity = LengthUnit.withId(shown.unit())
+                .<Quantity>map(unit -> Length.parse(size, unit))
+                .orElseGet(() -> Angle.parse(size));
         return Optional.of(below ? quantity.withCount(-quantity.count()) : quantity);
     }
 

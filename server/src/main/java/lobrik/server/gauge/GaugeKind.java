@@ -1,8 +1,10 @@
 package lobrik.server.gauge;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What a gauge measures, and the units that it may show it in. */
 public enum GaugeKind {
@@ -29,10 +31,8 @@ public enum GaugeKind {
     }
 
     static Optional<GaugeKind> named(String word) {
-        return switch (word) {
-            case "angle" -> Optional.of(ANGLE);
-            case "height" -> Optional.of(HEIGHT);
-            default -> Optional.empty();
-        };
+        return Stream.of(values())
+                .filter(kind -> kind.name().toLowerCase(Locale.ROOT).equals(word))
+                .findFirst();
     }
 }
