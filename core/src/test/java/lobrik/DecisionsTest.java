@@ -49,11 +49,18 @@ import org.junit.jupiter.params.provider.ValueSource;
 class DecisionsTest {
 
     private static final Set<String> MEMBERS = Stream.of(Bend.class, Tool.class, Placing.class)
-            .flatMap(family -> Arrays.stream(family.getPermittedSubclasses()))
+            .flatMap(DecisionsTest::members)
             .map(Class::getSimpleName)
             .collect(Collectors.toUnmodifiableSet());
 
     private static final List<Set<String>> CONSTANTS = List.of(names(BendKind.values()), names(FeatureKind.values()));
+
+    /** All that a family permits, those that are families themselves with theirs. */
+    private static Stream<Class<?>> members(Class<?> family) {
+        return Arrays.stream(family.getPermittedSubclasses())
+                .flatMap(member ->
+                        member.isSealed() ? Stream.concat(Stream.of(member), members(member)) : Stream.of(member));
+    }
 
     private static Set<String> names(Enum<?>[] constants) {
         return Arrays.stream(constants).map(Enum::name).collect(Collectors.toUnmodifiableSet());

@@ -3,6 +3,7 @@ package lobrik.cause;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import java.util.Set;
 import java.util.function.IntFunction;
 import java.util.function.ToDoubleFunction;
@@ -35,9 +36,6 @@ final class BendHypotheses {
     private static final Hypothesis.Free TURN = new Hypothesis.Free(15, 0);
     private static final Hypothesis.Free READ_LENGTH = new Hypothesis.Free(1, 0);
     private static final Hypothesis.Free READ_ANGLE = new Hypothesis.Free(5, 0);
-    /** No shoe bends further. */
-    private static final double MOST = 180;
-
     private static final double TWIST = 6;
     private static final double FIRST_TWIST = 4;
 
@@ -53,9 +51,7 @@ final class BendHypotheses {
     static List<Hypothesis> of(Layout layout, Set<FeatureId> read) {
         BendHypotheses hypotheses = new BendHypotheses(layout);
         hypotheses.angles();
-        hypotheses.lines();
-        hypotheses.hooks();
-        hypotheses.references();
+        hypotheses.all.addAll(ToolHypotheses.of(layout));
         hypotheses.slips();
         hypotheses.planes();
         read.forEach(hypotheses::doubt);
@@ -63,106 +59,25 @@ final class BendHypotheses {
     }
 
     private void angles() {
+        DoubleUnaryOperator hands = ToolHypotheses.anglesByHand(layout);
         for (int i = 0; i < bends; i++) {
             int bend = i;
             all.add(Hypothesis.fitted(
-                    CauseId.ANGLE_OFF, i + 1, "", 1, ANGLE, (making, amount) -> making.angles[bend] += amount));
+                    CauseId.ANGLE_OFF,
+                    i + 1,
+                    "",
+                    1,
+                    ANGLE,
+                    (making, amount) -> making.angles[bend] += hands.applyAsDouble(amount)));
         }
         // Of a piece with one bend, all bends are one.
         if (bends > 1) {
             all.add(Hypothesis.fitted(CauseId.ANGLE_BIAS, 0, "", 1, BIAS, (making, amount) -> {
                 for (int i = 0; i < bends; i++) {
-                    making.angles[i] += amount;
+                    making.angles[i] += hands.applyAsDouble(amount);
                 }
             }));
         }
-    }
-
-    private void lines() {
-        double first = angle(0);
-        long derived = layout.derivation().angles().stream()
-                .filter(angle -> !angle.isAsAsked())
-                .count();
-        for (Angle angleLine : AngleLines.all()) {
-            double line = angleLine.degrees();
-            for (int i = 0; i < bends; i++) {
-                int bend = i;
-                if (line != angle(i)) {
-                    all.add(Hypothesis.ofAmount(
-                            CauseId.WRONG_ANGLE_LINE,
-                            i + 1,
-                            "",
-                            nearness(line, angle(i)),
-                            line,
-                            (making, _) -> making.angles[bend] = line));
-                }
-            }
-            if (bends > 1 && line != first) {
-                double weight = bends * nearness(line, first);
-                allTo(line, weight, angle -> angle.whereBentTo(line));
-                if (derived > 0 && bends - derived > 1) {
-                    // Or what follows from the others is bent right, or to the same line as they are.
-                    allTo(line, 0.3 * weight, angle -> angle.whereBentTo(first));
-                    allTo(line, 0.2 * weight, _ -> line);
-                }
-            }
-        }
-    }
-
-    /** All bends to a line; those whose angle follows from that of the others to what somebody makes of it. */
-    private void allTo(double line, double weight, ToDoubleFunction<Derivation.BendAngle> following) {
-        double[] to = layout.derivation().angles().stream()
-                .mapToDouble(angle -> angle.isAsAsked() ? line : following.applyAsDouble(angle))
-                .toArray();
-        if (Arrays.stream(to).anyMatch(angle -> angle > MOST)) {
-            return;
-        }
-        all.add(Hypothesis.ofAmount(
-                CauseId.WRONG_ANGLE_LINE,
-                0,
-                "",
-                weight,
-                line,
-                (making, _) -> System.arraycopy(to, 0, making.angles, 0, to.length)));
-    }
-
-    /** Neighbouring lines are taken for one another more often than far ones. */
-    private static double nearness(double line, double asked) {
-        return 1 / (1 + Math.abs(line - asked) / 15);
-    }
-
-    private void hooks() {
-        perBendAndForAll(CauseId.HOOK_REVERSED, "", i -> (making, _) -> making.turnHook(i));
-    }
-
-    private void references() {
-        List<Reference> references =
-                layout.marks().stream().map(BendHypotheses::reference).toList();
-        for (Reference reference : Reference.values()) {
-            String detail = "the " + reference.words() + " on the ring";
-            for (int i = 0; i < bends; i++) {
-                int bend = i;
-                if (references.get(i) != reference) {
-                    all.add(Hypothesis.of(
-                            CauseId.WRONG_REFERENCE, i + 1, detail, 1, (making, _) -> making.setBy(bend, reference)));
-                }
-            }
-            boolean same = references.stream().allMatch(references.getFirst()::equals);
-            if (bends > 1 && same && references.getFirst() != reference) {
-                all.add(Hypothesis.of(CauseId.WRONG_REFERENCE, 0, detail, 1, (making, _) -> {
-                    for (int i = 0; i < bends; i++) {
-                        making.setBy(i, reference);
-                    }
-                }));
-            }
-        }
-    }
-
-    /** The mark of the shoe that belongs on a ring. */
-    static Reference reference(Mark mark) {
-        return switch (mark.placing()) {
-            case ShoePlacing shoe -> shoe.reference();
-        };
     }
 
     private void slips() {
@@ -246,25 +161,5 @@ final class BendHypotheses {
                 1,
                 feature.measured() == QuantityKind.LENGTH ? READ_LENGTH : READ_ANGLE,
                 (making, amount) -> making.misread(feature, amount)));
-    }
-
-    private void perBendAndForAll(CauseId cause, String detail, IntFunction<Hypothesis.Change> change) {
-        List<Hypothesis.Change> changes =
-                Stream.iterate(0, i -> i + 1).limit(bends).map(change::apply).toList();
-        for (int i = 0; i < bends; i++) {
-            all.add(Hypothesis.of(cause, i + 1, detail, 1, changes.get(i)));
-        }
-        if (bends > 1) {
-            all.add(Hypothesis.of(
-                    cause, 0, detail, 1, (making, amount) -> changes.forEach(each -> each.apply(making, amount))));
-        }
-    }
-
-    private Mark mark(int bend) {
-        return layout.marks().get(bend);
-    }
-
-    private double angle(int bend) {
-        return mark(bend).angle().degrees();
     }
 }

@@ -35,6 +35,18 @@ public enum CauseId {
     ANGLE_BIAS("angle-bias", "All angles off the same way", Stage.BENDING, Unit.ANGLE),
     HOOK_REVERSED("hook-reversed", "Hook to the wrong side", Stage.BENDING, Unit.NONE),
     WRONG_REFERENCE("wrong-reference", "Another mark of the shoe on the ring", Stage.BENDING, Unit.NONE),
+    /** Of a machine: pulled to the angle itself, and it opened. The amount is how far. */
+    SPRINGBACK_OMITTED("springback-omitted", "Springback not allowed for", Stage.BENDING, Unit.ANGLE),
+    /** Of a machine: the amount is the angle whose travel was read. */
+    TRAVEL_OF_ANOTHER_ROW("travel-other-row", "Travel read off another row", Stage.BENDING, Unit.ANGLE),
+    /** Of a machine: the amount is the radius of the shoe that was in it. */
+    WRONG_SHOE("wrong-shoe", "Shoe of another size", Stage.BENDING, Unit.LENGTH),
+    /** Of plastic: the amount is how much of the heated length was missing. */
+    HEATED_SHORT("heated-short", "Heated too short", Stage.BENDING, Unit.LENGTH),
+    /** Of plastic: the amount is how far it opened. */
+    LET_GO_WARM("let-go-warm", "Let go before it was cold", Stage.BENDING, Unit.ANGLE),
+    /** Of plastic: bent from the ring on, as if it were the mark of a shoe. */
+    MIDDLE_AS_ARROW("middle-as-arrow", "Middle mark taken for an arrow mark", Stage.BENDING, Unit.NONE),
     MARK_SLIPPED("mark-slipped", "Bent beside the ring", Stage.BENDING, Unit.LENGTH),
     DOG_LEG("dog-leg", "Dog leg", Stage.BENDING, Unit.ANGLE),
     /** A rolling offset whose plane was turned by another angle; the amount is how much further. */

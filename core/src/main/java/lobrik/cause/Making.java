@@ -22,7 +22,9 @@ import lobrik.shape.Piece;
 import lobrik.shop.Placing;
 import lobrik.shop.Reference;
 import lobrik.shop.ShoePlacing;
+import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
+import lobrik.shop.WarmPlacing;
 
 /**
  * How a piece was made, as figures that a hypothesis changes: the trainee's own figures, the rings, where the shoe really
@@ -42,6 +44,10 @@ final class Making {
     final double[] angles;
     final double[] rolls;
     final Placing[] placings;
+
+    /** What each bend was made with: the tool of the exercise, or another. */
+    final Tool[] tools;
+
     double length;
 
     /** Whether a landing was measured to where the bend was made, and not to its ring. */
@@ -63,6 +69,7 @@ final class Making {
             double[] angles,
             double[] rolls,
             Placing[] placings,
+            Tool[] tools,
             double length,
             Following following) {
         this.own = own;
@@ -71,6 +78,7 @@ final class Making {
         this.angles = angles;
         this.rolls = rolls;
         this.placings = placings;
+        this.tools = tools;
         this.length = length;
         this.following = following;
     }
@@ -118,6 +126,7 @@ final class Making {
                 marks.stream().mapToDouble(mark -> mark.angle().degrees()).toArray(),
                 marks.stream().mapToDouble(mark -> mark.roll().degrees()).toArray(),
                 marks.stream().map(Mark::placing).toArray(Placing[]::new),
+                marks.stream().map(_ -> layout.job().tooling().tool()).toArray(Tool[]::new),
                 layout.predicted().length().inches(),
                 new Following(marks, backs));
     }
@@ -130,6 +139,7 @@ final class Making {
                 angles.clone(),
                 rolls.clone(),
                 placings.clone(),
+                tools.clone(),
                 length,
                 following);
     }
@@ -140,6 +150,7 @@ final class Making {
                 && Arrays.equals(angles, other.angles)
                 && Arrays.equals(rolls, other.rolls)
                 && Arrays.equals(placings, other.placings)
+                && Arrays.equals(tools, other.tools)
                 && Arrays.equals(rings, other.rings)
                 && length == other.length;
     }
@@ -181,6 +192,7 @@ final class Making {
     void turnHook(int bend) {
         placings[bend] = switch (placings[bend]) {
             case ShoePlacing shoe -> shoe.turned();
+            case WarmPlacing warm -> warm;
         };
     }
 
@@ -188,7 +200,19 @@ final class Making {
     void setBy(int bend, Reference reference) {
         placings[bend] = switch (placings[bend]) {
             case ShoePlacing shoe -> shoe.by(reference);
+            case WarmPlacing warm -> warm;
         };
+    }
+
+    /** Another place of the curve lay on the ring. */
+    void warm(int bend, WarmPlacing.On on) {
+        placings[bend] = new WarmPlacing(on);
+    }
+
+    /** The curve came out tighter by so many inches of its radius, or wider. */
+    void tighten(int bend, double by) {
+        tools[bend] = tools[bend].withRadius(
+                Length.ofInches(tools[bend].radius().inches() - by));
     }
 
     /** A reading was taken wrong. */
@@ -230,7 +254,8 @@ final class Making {
                     Length.ofInches(places[i] + following.shift(this, i, tooling)),
                     placings[i],
                     Angle.ofDegrees(angles[i]),
-                    Angle.ofDegrees(rolls[i])));
+                    Angle.ofDegrees(rolls[i]),
+                    tools[i].equals(tooling.tool()) ? Optional.empty() : Optional.of(tools[i])));
         }
         return made;
     }

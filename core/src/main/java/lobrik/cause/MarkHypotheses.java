@@ -17,7 +17,10 @@ import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
+import lobrik.shop.Former;
 import lobrik.shop.HandBenderTable;
+import lobrik.shop.Machine;
+import lobrik.shop.MachineTable;
 import lobrik.shop.Shoe;
 import lobrik.shop.TradeSize;
 
@@ -64,12 +67,11 @@ final class MarkHypotheses {
     }
 
     private void takeUp() {
-        double takeUp = layout.job().tooling().shoe().takeUp().inches();
+        double takeUp = layout.job().tooling().takenOff().inches();
         takeUp(CauseId.TAKEUP_OMITTED, 0, 1, _ -> Length.ZERO);
         takeUp(CauseId.TAKEUP_TWICE, 2 * takeUp, 1, right -> right.plus(right));
         for (TradeSize size : TradeSize.values()) {
-            HandBenderTable.forEmt(size)
-                    .map(Shoe::takeUp)
+            takeUpOf(size)
                     .filter(other -> Math.abs(other.inches() - takeUp) > 0.01)
                     // Neighbouring sizes hang side by side.
                     .ifPresent(other -> takeUp(
@@ -78,6 +80,15 @@ final class MarkHypotheses {
                             1 / Math.abs(other.inches() - takeUp),
                             _ -> other));
         }
+    }
+
+    /** What another size of the same tool takes up; only a shoe does. */
+    private Optional<Length> takeUpOf(TradeSize size) {
+        return switch (layout.job().tooling().tool()) {
+            case Shoe _ -> HandBenderTable.forEmt(size).map(Shoe::takeUp);
+            case Machine _ -> MachineTable.forEmt(size).map(Machine::takeUp);
+            case Former _ -> Optional.empty();
+        };
     }
 
     /** A mark by itself; or those after it, too, which may be measured from its bend. */

@@ -43,6 +43,12 @@ public record Priors(double none, double unclear, double pair, Map<CauseId, Doub
                     entry(CauseId.TAKEUP_TWICE, 2.0),
                     entry(CauseId.MULTIPLIER_OMITTED, 2.0),
                     entry(CauseId.WRONG_TURN, 3.0),
+                    entry(CauseId.SPRINGBACK_OMITTED, 8.0),
+                    entry(CauseId.TRAVEL_OF_ANOTHER_ROW, 4.0),
+                    entry(CauseId.WRONG_SHOE, 2.0),
+                    entry(CauseId.HEATED_SHORT, 5.0),
+                    entry(CauseId.LET_GO_WARM, 14.0),
+                    entry(CauseId.MIDDLE_AS_ARROW, 5.0),
                     // Of any size, so they could stand for anything: what has a name of its own goes before them.
                     entry(CauseId.FIGURE_WRONG, 0.2),
                     entry(CauseId.MARK_MISPLACED, 0.2),

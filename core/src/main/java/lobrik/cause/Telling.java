@@ -11,7 +11,11 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.Shoe;
 import lobrik.shop.ShoePlacing;
+import lobrik.shop.WarmPlacing;
 
 /**
  * Says what was found in the trade's words. Every figure comes from the layout, the readings or the simulation.
@@ -32,13 +36,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + " tell.";
             case UNCLEAR -> "Neither one cause nor two together explain these readings.";
             case TAKEUP_OMITTED ->
-                "The take-up of " + say(layout().job().tooling().shoe().takeUp())
+                "The " + takeUp() + " of " + say(layout().job().tooling().takenOff())
                         + " was not deducted: the ring stands at the full leg.";
             case TAKEUP_WRONG_SIZE ->
-                "A take-up of " + amount(cause) + " was deducted; this bender's is "
-                        + say(layout().job().tooling().shoe().takeUp()) + ".";
+                "A " + takeUp() + " of " + amount(cause) + " was deducted; this bender's is "
+                        + say(layout().job().tooling().takenOff()) + ".";
             case TAKEUP_TWICE ->
-                "The take-up of " + say(layout().job().tooling().shoe().takeUp()) + " was deducted twice.";
+                "The " + takeUp() + " of " + say(layout().job().tooling().takenOff()) + " was deducted twice.";
             case SHRINK_OMITTED -> "The shrink of " + say(layout().shrink()) + " was not added.";
             case SHRINK_TWICE -> "The shrink of " + say(layout().shrink()) + " was added twice.";
             case SHRINK_SUBTRACTED -> "The shrink of " + say(layout().shrink()) + " was taken off instead of added.";
@@ -77,10 +81,27 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                         + (cause.bend().isEmpty() && mixed()
                                 ? "its own mark"
                                 : "the "
-                                        + BendHypotheses.reference(
+                                        + ShoeHypotheses.reference(
                                                         mark(cause.bend().orElse(1)))
                                                 .words())
                         + ".";
+            case SPRINGBACK_OMITTED ->
+                pulled(cause) + " under load and opened by " + amount(cause) + " when the pressure was let off.";
+            case TRAVEL_OF_ANOTHER_ROW ->
+                (cause.bend().isPresent() ? bendName(cause) + " was" : "The bends were") + " pulled by the travel of " + amount(cause) + " instead of "
+                        + mark(bend(cause)).angle().text() + ".";
+            case WRONG_SHOE ->
+                "It was bent on a radius of " + amount(cause) + ", that of another size's shoe; this one's is "
+                        + say(layout().job().tooling().tool().radius()) + ".";
+            case HEATED_SHORT ->
+                bendName(cause) + " was warmed " + amount(cause)
+                        + " too short: the same angle on less conduit makes a tighter curve.";
+            case LET_GO_WARM ->
+                (cause.bend().isPresent() ? bendName(cause) : "Every bend") + " opened by " + amount(cause)
+                        + ": it was let go before it was cold.";
+            case MIDDLE_AS_ARROW ->
+                madeWhere(cause) + " as if its ring were the mark of a shoe, where the curve begins; it is the middle of the"
+                        + " curve.";
             case MARK_SLIPPED ->
                 bendName(cause) + " was made " + amount(cause) + " beside its ring, towards the "
                         + (isNegative(cause) ? "datum" : "far") + " end.";
@@ -93,6 +114,21 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         };
     }
 
+    /** What is deducted from a leg, as people of this tool call it. */
+    private String takeUp() {
+        return switch (layout().job().tooling().tool()) {
+            case Shoe _ -> "take-up";
+            case Machine _ -> "deduct";
+            case Former _ -> "way from the middle to the back";
+        };
+    }
+
+    private String pulled(Cause cause) {
+        return cause.bend().isPresent()
+                ? bendName(cause) + " was pulled to its angle"
+                : "The bends were pulled to their angles";
+    }
+
     private Layout layout() {
         return diagnosis.seen().layout();
     }
@@ -103,7 +139,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
 
     private boolean mixed() {
         return layout().marks().stream()
-                        .map(BendHypotheses::reference)
+                        .map(ShoeHypotheses::reference)
                         .distinct()
                         .count()
                 > 1;
@@ -194,6 +230,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                     case DATUM -> "far";
                     case FAR -> "datum";
                 };
+            case WarmPlacing _ -> "other";
         };
         return bendName(cause) + " was made with the hook towards the " + to + " end, the wrong side.";
     }
@@ -286,6 +323,16 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 .orElseGet(() -> feature.measured().of(0));
     }
 
+    /** A machine's take-up is its deduct; without a shoe it is the way from the middle to the back. */
+    private String takenOffTitle(Cause cause) {
+        String generic = cause.id().title();
+        return switch (layout().job().tooling().tool()) {
+            case Shoe _ -> generic;
+            case Machine _ -> generic.replace("Take-up", "Deduct").replace("Deduct deducted", "Deduct taken off");
+            case Former _ -> generic.replace("Take-up", "Way to the back").replace("deducted", "taken off");
+        };
+    }
+
     private static String upper(String words) {
         return Character.toUpperCase(words.charAt(0)) + words.substring(1);
     }
@@ -312,11 +359,19 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return switch (cause.id()) {
             case ANGLE_OFF -> bendName(cause) + " " + overOrUnder(cause);
             case ANGLE_BIAS -> "All bends " + overOrUnder(cause);
+            case TAKEUP_OMITTED, TAKEUP_TWICE, TAKEUP_WRONG_SIZE -> takenOffTitle(cause);
             case MISREAD_FRACTION -> "Mark" + number(cause) + " misread";
             case FIGURE_WRONG -> "Mark" + number(cause) + " worked out wrong";
             case MARK_MISPLACED -> "Ring" + number(cause) + " in the wrong place";
             case MARK_SLIPPED -> bendName(cause) + " beside its ring";
-            case HOOK_REVERSED, WRONG_REFERENCE, WRONG_ANGLE_LINE ->
+            case HOOK_REVERSED,
+                    WRONG_REFERENCE,
+                    WRONG_ANGLE_LINE,
+                    SPRINGBACK_OMITTED,
+                    TRAVEL_OF_ANOTHER_ROW,
+                    HEATED_SHORT,
+                    LET_GO_WARM,
+                    MIDDLE_AS_ARROW ->
                 cause.id().title() + (cause.bend().isPresent() && !single() ? ", bend " + bend(cause) : "");
             default -> cause.id().title();
         };

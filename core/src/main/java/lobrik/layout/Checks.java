@@ -15,6 +15,9 @@ import lobrik.fault.Figure;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.shape.Clearance;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 
 /** What can be bent but should be thought about (handbook 4, checks of a layout). Faults here have no cures yet. */
@@ -37,15 +40,14 @@ final class Checks {
     /** All warnings of a layout; with the gap to what it passes, if that is known. */
     static List<Fault> of(Layout layout, Optional<Clearance> clearance) {
         Checks checks = new Checks(layout);
-        ShoeChecks shoe = new ShoeChecks(layout, checks.warnings);
-        shoe.profile();
+        ToolChecks tool = ToolChecks.of(layout, checks.warnings);
+        tool.figures();
         checks.radius();
         checks.chart();
         checks.spacing();
-        shoe.grip();
-        shoe.standing();
+        tool.hold();
         checks.limits();
-        shoe.notch();
+        tool.marks();
         clearance.ifPresent(checks::obstacle);
         return checks.warnings.found();
     }
@@ -55,13 +57,38 @@ final class Checks {
                 .limits()
                 .leastRadius()
                 .filter(least -> tooling.tool().radius().isLessThan(least))
+                .filter(_ -> !keptRound())
                 .ifPresent(least -> warnings.add(
                         FaultCode.RADIUS_UNDER_LEAST,
                         "bender/radiusIn",
                         "the bend radius of " + tooling.tool().radius().inWords() + " is under the least of "
-                                + least.inWords() + " for this conduit; use another bender",
+                                + least.inWords() + " for this conduit; " + wider(),
                         new Figure("radius", tooling.tool().radius()),
                         new Figure("least radius", least)));
+    }
+
+    /** Bent round a former or with something inside, the caliper decides and not the table (handbook 4.10). */
+    private boolean keptRound() {
+        return switch (tooling.tool()) {
+            case Former former -> former.support() != Former.Support.NONE;
+            case Shoe _, Machine _ -> false;
+        };
+    }
+
+    private String wider() {
+        return switch (tooling.tool()) {
+            case Shoe _ -> "use another bender";
+            case Machine _ -> "use another shoe";
+            case Former _ -> "bend it wider, or with something that keeps it round";
+        };
+    }
+
+    /** Why bends need room between them. */
+    private String orElse() {
+        return switch (tooling.tool()) {
+            case Shoe _, Machine _ -> "; this bender needs %s, or it runs into the bend before";
+            case Former _ -> "; leave %s, or the heat opens the bend before";
+        };
     }
 
     private void chart() {
@@ -116,7 +143,7 @@ final class Checks {
                                         ? "rings " + i + " and " + (i + 1) + " are " + between.inWords() + " apart"
                                         : "bends " + i + " and " + (i + 1) + " leave " + between.inWords()
                                                 + " of straight conduit between them")
-                                + "; this bender needs " + least.inWords() + ", or it runs into the bend before",
+                                + orElse().replace("%s", least.inWords()),
                         new Figure(byMarks ? "apart" : "straight between", between),
                         new Figure("least spacing", least));
                 return;

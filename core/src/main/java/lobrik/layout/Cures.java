@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.LongUnaryOperator;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import lobrik.bend.BackToBack90;
+import lobrik.bend.Bend;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
@@ -69,7 +71,7 @@ final class Cures {
     private static Set<Role> roles(FaultCode code) {
         return switch (code) {
             case SPACING_IMPOSSIBLE, ARCS_OVERLAP, MARKS_TOO_CLOSE -> EnumSet.of(Role.ANGLE, Role.SIZE);
-            case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT ->
+            case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT, STUB_TOO_SHORT, END_FLATTENS ->
                 EnumSet.of(Role.PLACE, Role.FAR_END, Role.SIZE);
             case LONGER_THAN_STICK -> EnumSet.of(Role.FAR_END, Role.PLACE);
             case OUT_OF_RANGE -> EnumSet.of(Role.ANGLE, Role.SIZE, Role.FAR_END);
@@ -79,6 +81,9 @@ final class Cures {
                     NOT_POSITIVE,
                     UNKNOWN_VALUE,
                     DUPLICATE,
+                    NOT_INCREASING,
+                    TOOL_WITHOUT_MARK,
+                    OUTSIDE_TABLE,
                     WRONG_NUMBER_OF_BENDS,
                     RADIUS_TOO_SMALL,
                     NOT_A_NINETY,
@@ -94,17 +99,22 @@ final class Cures {
     /** A stub can be placed the other way. */
     private List<Cure> placements() {
         return switch (job.bend()) {
-            case Stub90 stub -> otherPlacement(stub);
+            case Stub90 stub ->
+                otherPlacement(
+                        stub.placement(), other -> new Stub90(stub.leg(), stub.otherLeg(), other));
+            case Saddle4 saddle when job.tooling().shoe().isEmpty() ->
+                otherPlacement(saddle.placement(), saddle::placedBy);
             case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
                 List.of();
         };
     }
 
-    private List<Cure> otherPlacement(Stub90 stub) {
-        Placement other = stub.placement() == Placement.ARROW ? Placement.STAR : Placement.ARROW;
+    private List<Cure> otherPlacement(Placement placement, Function<Placement, Bend> placed) {
+        Placement other = placement == Placement.ARROW ? Placement.STAR : Placement.ARROW;
         String option = other == Placement.ARROW ? "arrow" : "star";
-        return works.test(job.with(new Stub90(stub.leg(), stub.otherLeg(), other)))
-                ? List.of(new Cure.Choice("bend/placement", "place it by the " + option, option))
+        String called = job.tooling().shoe().isPresent() ? option : "middle of the curve";
+        return works.test(job.with(placed.apply(other)))
+                ? List.of(new Cure.Choice("bend/placement", "place it by the " + called, option))
                 : List.of();
     }
 

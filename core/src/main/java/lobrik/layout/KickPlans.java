@@ -17,7 +17,6 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 
 /**
@@ -58,7 +57,7 @@ final class KickPlans {
         Map<FeatureId, Quantity> targets = Plan.open();
         targets.put(FeatureId.RISE, kick.rise());
         return new Plan(
-                List.of(new Mark(1, mark, Placing.arrow(HookSide.DATUM), kick.angle(), Angle.ZERO, 1)),
+                List.of(new Mark(1, mark, job.tooling().leading(HookSide.DATUM), kick.angle(), Angle.ZERO, 1)),
                 figures.shrink(),
                 targets,
                 working.done());
@@ -118,7 +117,7 @@ final class KickPlans {
             Length developed = job.tooling().arcLength(kick.angle()).plus(leg);
             Length covered =
                     job.tooling().tool().radius().times(Math.sin(theta)).plus(leg.times(Math.cos(theta)));
-            return new KickFigures(job.tooling().shoe().arrowLead().plus(developed), developed.minus(covered));
+            return new KickFigures(job.tooling().lead(kick.angle()).plus(developed), developed.minus(covered));
         }
 
         /**

@@ -160,7 +160,7 @@ public record Layout(
 
     /** How the piece is bent, step by step. */
     public List<BendingStep> steps() {
-        return BendingStep.of(marks, job.tooling().tool());
+        return BendingStep.of(marks, job.tooling());
     }
 
     /** Sum of all bends: what the pull of wire grows with. */

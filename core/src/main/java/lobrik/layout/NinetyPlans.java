@@ -16,8 +16,11 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.shop.Former;
 import lobrik.shop.HookSide;
+import lobrik.shop.Machine;
 import lobrik.shop.Placing;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 
 /**
@@ -33,17 +36,21 @@ final class NinetyPlans {
         requireRoom(tooling, "bend/legIn", "the leg", stub.leg());
         stub.otherLeg().ifPresent(b -> requireRoom(tooling, "bend/otherLegIn", "the other leg", b));
         Working working = new Working(1);
+        Placing placing = ToolMarks.placed(stub.placement(), tooling)
+                .apply(switch (stub.placement()) {
+                    case ARROW -> tooling.leading(HookSide.DATUM);
+                    case STAR -> tooling.leading(HookSide.FAR);
+                });
         Mark mark = switch (stub.placement()) {
-            case ARROW -> byTheArrow(working, tooling, "leg", stub.leg(), 1);
-            case STAR ->
-                byTheStar(
+            case ARROW -> beforeTheBack(working, tooling, "leg", stub.leg(), 1);
+            case STAR -> {
+                Length place = working.mark(
                         1,
-                        working.mark(
-                                1,
-                                "stub-mark",
-                                "The star shows where the back of a ninety comes to lie, so the mark is the leg itself.",
-                                Sum.of(Part.PLACE, "leg", stub.leg())),
-                        1);
+                        "stub-mark",
+                        "The star shows where the back of a ninety comes to lie, so the mark is the leg itself.",
+                        Sum.of(Part.PLACE, "leg", stub.leg()));
+                yield new Mark(1, place, placing, Angle.RIGHT, Angle.ZERO, 1);
+            }
         };
         gain(working, tooling);
         stub.otherLeg()
@@ -64,11 +71,18 @@ final class NinetyPlans {
         requireRoom(tooling, "bend/secondLegIn", "the second leg", u.secondLeg());
         Working working = new Working(2);
         boolean secondIsShorter = u.secondLeg().isLessThan(u.firstLeg());
-        Mark first = byTheArrow(working, tooling, "first leg", u.firstLeg(), secondIsShorter ? 2 : 1);
+        Mark first = beforeTheBack(working, tooling, "first leg", u.firstLeg(), secondIsShorter ? 2 : 1);
         gain(working, tooling);
-        Mark second = byTheStar(2, secondBack(working, u, tooling), secondIsShorter ? 1 : 2);
+        Mark second = new Mark(
+                2,
+                secondPlace(working, u, tooling),
+                tooling.shoe().isPresent() ? Placing.star(HookSide.FAR) : Placing.middle(),
+                Angle.RIGHT,
+                Angle.ZERO,
+                secondIsShorter ? 1 : 2);
         if (!secondIsShorter) {
-            second = fromTheBack(second, new BackDatum(1, u.between()));
+            Length onLeg = tooling.shoe().isPresent() ? u.between() : u.between().minus(tooling.middleToBack());
+            second = fromTheBack(second, new BackDatum(1, onLeg));
         }
         working.cut(
                 "cut-length",
@@ -88,28 +102,34 @@ final class NinetyPlans {
      * Mark {@code S − T}, arrow on it, hook towards the datum end. Formula {@code stub-mark}, handbook 4.1. What the conduit
      * is cut to is formula {@code cut-length}, handbook 4.1 and 4.2: all outside lengths less a gain for each bend.
      */
-    private static Mark byTheArrow(Working working, Tooling tooling, String name, Length leg, int order) {
-        Length takeUp = tooling.shoe().takeUp();
+    private static Mark beforeTheBack(Working working, Tooling tooling, String name, Length leg, int order) {
+        Length takeUp = tooling.takenOff();
+        String called = ToolMarks.takeUp(tooling);
         if (leg.isLessThan(takeUp)) {
             throw Refused.impossible(new Fault(
                     FaultCode.MARK_OFF_CONDUIT,
                     "bend/legIn",
-                    "the leg is " + leg.inWords() + ", less than the take-up of " + takeUp.inWords()
+                    "the leg is " + leg.inWords() + ", less than the " + called + " of " + takeUp.inWords()
                             + ": the mark would be off the conduit",
                     new Figure("leg", leg),
-                    new Figure("take-up", takeUp)));
+                    new Figure(called, takeUp)));
         }
         Length place = working.mark(
                 1,
                 "stub-mark",
-                "The bend begins before the back of the leg. How much before is the bender's take-up: take it off the leg.",
-                Sum.of(Part.PLACE, name, leg).minus(Part.TAKE_UP, "take-up", takeUp));
-        return new Mark(1, place, Placing.arrow(HookSide.DATUM), Angle.RIGHT, Angle.ZERO, order);
-    }
-
-    /** The mark is where the back comes to lie; star on it, hook towards the far end (handbook 4.1). */
-    private static Mark byTheStar(int number, Length back, int order) {
-        return new Mark(number, back, Placing.star(HookSide.FAR), Angle.RIGHT, Angle.ZERO, order);
+                switch (tooling.tool()) {
+                    case Shoe _ ->
+                        "The bend begins before the back of the leg. How much before is the bender's take-up: take it off the"
+                                + " leg.";
+                    case Machine _ ->
+                        "The front of the shoe stands before the back of the leg. How much before is the deduct of this shoe:"
+                                + " take it off the leg.";
+                    case Former _ ->
+                        "The ring is the middle of the curve. From there to the back it is the radius and half the diameter, less"
+                                + " half of the curve.";
+                },
+                Sum.of(Part.PLACE, name, leg).minus(Part.TAKE_UP, called, takeUp));
+        return new Mark(1, place, tooling.leading(HookSide.DATUM), Angle.RIGHT, Angle.ZERO, order);
     }
 
     /** The datum-end leg stands up by now, so the tape butts against its back (handbook 4.2). */
@@ -124,16 +144,27 @@ final class NinetyPlans {
                 Optional.of(back));
     }
 
-    /** {@code S1 − G + B}: the second back on the straight conduit. Formula {@code u-second-mark}, handbook 4.2. */
-    private static Length secondBack(Working working, BackToBack90 u, Tooling tooling) {
-        return working.mark(
-                2,
-                "u-second-mark",
-                "The star goes where the second back comes to lie. On the straight conduit the first corner is shorter by"
-                        + " one gain.",
-                Sum.of(Part.PLACE, "first leg", u.firstLeg())
-                        .minus(Part.GAIN, "gain", tooling.gain())
-                        .plus("back to back", u.between()));
+    /**
+     * {@code S1 − G + B}: the second back on the straight conduit. Formula {@code u-second-mark}, handbook 4.2. The star goes there; the
+     * middle of a curve lies before it.
+     */
+    private static Length secondPlace(Working working, BackToBack90 u, Tooling tooling) {
+        Sum back = Sum.of(Part.PLACE, "first leg", u.firstLeg())
+                .minus(Part.GAIN, "gain", tooling.gain())
+                .plus("back to back", u.between());
+        return tooling.shoe()
+                .map(_ -> working.mark(
+                        2,
+                        "u-second-mark",
+                        "The star goes where the second back comes to lie. On the straight conduit the first corner is shorter by"
+                                + " one gain.",
+                        back))
+                .orElseGet(() -> working.mark(
+                        2,
+                        "u-second-mark",
+                        "Up to where the second back comes to lie, less one gain for the first corner; the middle of the curve"
+                                + " lies before its back.",
+                        back.minus(Part.TAKE_UP, ToolMarks.takeUp(tooling), tooling.middleToBack())));
     }
 
     private static void gain(Working working, Tooling tooling) {

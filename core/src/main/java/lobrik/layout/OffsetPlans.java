@@ -15,7 +15,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
+import lobrik.shop.Tooling;
 
 /**
  * Offsets (handbook 4.3 to 4.5).
@@ -72,7 +72,7 @@ final class OffsetPlans {
 
         Plan plan(Working working, Job job, Length rise, Optional<Length> overall, Map<FeatureId, Quantity> targets) {
             SlopeLines slope = SlopeLines.of(working, job, rise, angle);
-            List<Mark> marks = marks(working, slope);
+            List<Mark> marks = marks(working, job.tooling(), slope);
             overall.ifPresent(length -> SlopeLines.cut(working, length, slope.shrunk()));
             return new Plan(marks, slope.shrunk(), targets, working.done());
         }
@@ -82,7 +82,7 @@ final class OffsetPlans {
          * edge: near mark at {@code D}, far mark {@code L} beyond, hooks towards the datum end. The bend on the hook's side
          * is made first, so that the other never has a bend under the shoe. Formula {@code offset-marks}, handbook 4.3.
          */
-        private List<Mark> marks(Working working, SlopeLines slope) {
+        private List<Mark> marks(Working working, Tooling tooling, SlopeLines slope) {
             Angle back = turn.plus(Angle.HALF_TURN);
             Length spacing = slope.spacing();
             return switch (layout) {
@@ -99,8 +99,8 @@ final class OffsetPlans {
                             "The other mark lies one spacing nearer to the datum end.",
                             Sum.ofRing(2, "mark 2", far).minus(Part.SPACING, "spacing", spacing));
                     yield List.of(
-                            new Mark(1, near, Placing.arrow(HookSide.FAR), angle, turn, 2),
-                            new Mark(2, far, Placing.arrow(HookSide.FAR), angle, back, 1));
+                            new Mark(1, near, tooling.leading(HookSide.FAR), angle, turn, 2),
+                            new Mark(2, far, tooling.leading(HookSide.FAR), angle, back, 1));
                 }
                 case FROM_EDGE -> {
                     Length near = working.mark(
@@ -115,8 +115,8 @@ final class OffsetPlans {
                             "The other mark lies one spacing further on.",
                             Sum.ofRing(1, "mark 1", near).plus(Part.SPACING, "spacing", spacing));
                     yield List.of(
-                            new Mark(1, near, Placing.arrow(HookSide.DATUM), angle, turn, 1),
-                            new Mark(2, far, Placing.arrow(HookSide.DATUM), angle, back, 2));
+                            new Mark(1, near, tooling.leading(HookSide.DATUM), angle, turn, 1),
+                            new Mark(2, far, tooling.leading(HookSide.DATUM), angle, back, 2));
                 }
             };
         }

@@ -16,8 +16,9 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.shop.Former;
 import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
+import lobrik.shop.ShoeFigures;
 import lobrik.shop.Tooling;
 
 /**
@@ -46,18 +47,12 @@ final class OverBentPlans {
     /** The over-bend is made first, as shop practice does, and then what leans away from it; both by the arrow, from the datum end. */
     private Plan plan() {
         Length straight = straight();
-        Length spacing = working.figure(
-                "spacing",
-                "spacing of the marks",
-                "over-bent-spacing",
-                "From the start of one curve to the start of the other: one straight and one curve.",
-                Sum.of("straight", straight).plus("one curve", tooling.arcLength(bend.overBend())),
-                ExactOffset.of(tooling, bend.setBack(), bend.overBend()).spacing());
+        Length spacing = spacing(straight);
         Length near = firstMark(standing(straight));
         Length far = working.mark(
                 2,
                 "over-bent-marks",
-                "Both arrows stand as far before their curves, so the rings are as far apart as the curves begin.",
+                "The second ring lies one spacing further on.",
                 Sum.ofRing(1, "mark 1", near).plus(Part.SPACING, "spacing", spacing));
         bend.otherLeg().ifPresent(leg -> cut(far, leg));
         Map<FeatureId, Quantity> targets = Plan.targetsInPlane(Optional.empty());
@@ -65,8 +60,8 @@ final class OverBentPlans {
         targets.put(FeatureId.SET_BACK, bend.setBack());
         bend.otherLeg().ifPresent(leg -> targets.put(FeatureId.OTHER_LEG, leg));
         List<Mark> marks = List.of(
-                new Mark(1, near, Placing.arrow(HookSide.DATUM), bend.overBend(), Angle.ZERO, 2),
-                new Mark(2, far, Placing.arrow(HookSide.DATUM), second, Angle.HALF_TURN, 1));
+                new Mark(1, near, tooling.leading(HookSide.DATUM), bend.overBend(), Angle.ZERO, 2),
+                new Mark(2, far, tooling.leading(HookSide.DATUM), second, Angle.HALF_TURN, 1));
         return new Plan(marks, Length.ZERO, targets, working.done());
     }
 
@@ -98,6 +93,33 @@ final class OverBentPlans {
                 ExactOffset.of(tooling, bend.setBack(), beta).straight());
     }
 
+    /** Between the starts of the curves, or between their middles. Formula {@code over-bent-spacing}, handbook 4.8 and 4.10. */
+    private Length spacing(Length straight) {
+        Length near = tooling.arcLength(bend.overBend());
+        return tooling.shoe()
+                .map(_ -> working.figure(
+                        "spacing",
+                        "spacing of the marks",
+                        "over-bent-spacing",
+                        "From the start of one curve to the start of the other: one straight and one curve. Both arrows stand as"
+                                + " far before their curves.",
+                        Sum.of("straight", straight).plus("one curve", near),
+                        straight.plus(near)))
+                .orElseGet(() -> {
+                    Length halfNear = near.times(0.5);
+                    Length halfFar = tooling.arcLength(second).times(0.5);
+                    return working.figure(
+                            "spacing",
+                            "spacing of the marks",
+                            "over-bent-spacing",
+                            "From the middle of one curve to the middle of the other: half of each, and the straight.",
+                            Sum.of("straight", straight)
+                                    .plus("half of the first curve", halfNear)
+                                    .plus("half of the second", halfFar),
+                            straight.plus(halfNear).plus(halfFar));
+                });
+    }
+
     /**
      * {@code t cos β + 2R sin β + R}: how high both bends stand, from the start of the first arc to the axis of the run. Formula
      * {@code over-bent-stand}, handbook 4.8.
@@ -124,24 +146,33 @@ final class OverBentPlans {
                 1,
                 "over-bent-marks",
                 "The drop is measured to the underside of the run. Half the conduit brings it to its axis; take off what the"
-                        + " bends stand, and what the arrow is ahead of its curve.",
-                Sum.of(Part.PLACE, "drop", bend.drop())
-                        .plus(
-                                "half the diameter",
-                                tooling.conduit().outsideDiameter().times(0.5))
-                        .minus("height of the bends", stand)
-                        .minus("arrow ahead of the curve", tooling.shoe().arrowLead()));
-        Length least = tooling.shoe().minStub();
-        if (mark.isLessThan(least)) {
+                        + " bends stand, and go back to the ring from where its curve begins.",
+                ToolMarks.backToRing(
+                        Sum.of(Part.PLACE, "drop", bend.drop())
+                                .plus(
+                                        "half the diameter",
+                                        tooling.conduit().outsideDiameter().times(0.5))
+                                .minus("height of the bends", stand),
+                        tooling,
+                        bend.overBend()));
+        requireGrip(mark);
+        return mark;
+    }
+
+    /** What the tool has to hold before the first bend: up to the ring with a shoe, up to the curve with heat. */
+    private void requireGrip(Length mark) {
+        Length held = tooling.shoe().isPresent() ? mark : mark.plus(tooling.lead(bend.overBend()));
+        Length least = tooling.shoe().map(ShoeFigures::minGrip).orElse(Former.WARMED_BESIDE);
+        if (held.isLessThan(least)) {
+            String where = tooling.shoe().isPresent() ? "before the first ring; the shoe holds " : "before the first curve; that much is warmed: ";
             throw Refused.impossible(new Fault(
                     FaultCode.GRIP_TOO_SHORT,
                     "bend/dropIn",
-                    "a drop of " + bend.drop().inWords() + " leaves " + mark.inWords()
-                            + " before the first ring; the shoe holds " + least.inWords() + " or more",
-                    new Figure("before the ring", mark),
+                    "a drop of " + bend.drop().inWords() + " leaves " + held.inWords() + " " + where + least.inWords()
+                            + " or more",
+                    new Figure("before the ring", held),
                     new Figure("least grip", least)));
         }
-        return mark;
     }
 
     /** {@code m2 + e + R(π/2 + β) +} what of the other leg is beyond its curve. Formula {@code over-bent-cut}, handbook 4.8. */
@@ -150,9 +181,8 @@ final class OverBentPlans {
                 "over-bent-cut",
                 "To the last ring, through its curve, and on to the far end; the other leg is measured from the outside of the"
                         + " curve.",
-                Sum.ofRing(2, "mark 2", mark)
-                        .plus("arrow ahead of the curve", tooling.shoe().arrowLead())
-                        .plus("curve of the over-bend", tooling.arcLength(second))
+                ToolMarks.throughCurve(
+                                Sum.ofRing(2, "mark 2", mark), tooling, second, "curve of the over-bend")
                         .plus("other leg", leg)
                         .minus("radius and half the diameter", tooling.backOfBend()));
     }

@@ -3,7 +3,7 @@ package lobrik.layout;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.bend.Placement;
+import java.util.function.UnaryOperator;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.derivation.Derivation;
@@ -17,8 +17,6 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
-import lobrik.shop.Reference;
-import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -50,11 +48,11 @@ final class SaddlePlans {
                 new Derivation.Slope(
                         saddle.raised(),
                         saddle.outerAngle(),
-                        job.tooling().shoe().arrowLead()),
+                        job.tooling().lead(saddle.outerAngle())),
                 job.offset(saddle.raised(), saddle.outerAngle()));
         Length shrink = slope.shrink();
         List<Mark> marks = switch (job.school().method()) {
-            case CHART -> chart(working, saddle, job.school().chart(), shrink);
+            case CHART -> chart(working, saddle, job, shrink);
             case EXACT -> exact(working, saddle, job.tooling(), shrink);
         };
         saddle.overall().ifPresent(length -> cut(working, length, shrink));
@@ -62,10 +60,10 @@ final class SaddlePlans {
     }
 
     /** {@code C = D + shrink}, outer marks {@code C ± k}. Formula {@code saddle3-chart-marks}, handbook 4.6. */
-    private static List<Mark> chart(Working working, Saddle3 saddle, MultiplierChart chart, Length shrink) {
+    private static List<Mark> chart(Working working, Saddle3 saddle, Job job, Length shrink) {
         String formula = "saddle3-chart-marks";
         Length centre = working.mark(2, formula, MIDDLE_WORDS, middle(saddle, shrink));
-        double perInch = spacingPerInch(saddle, chart);
+        double perInch = spacingPerInch(saddle, job.school().chart());
         Length k = working.figure(
                 "spacing",
                 "middle mark to an outer mark",
@@ -76,13 +74,17 @@ final class SaddlePlans {
                 saddle.raised().times(perInch));
         Length near = outer(working, 1, formula, centre, Operation.MINUS, k);
         Length far = outer(working, 3, formula, centre, Operation.PLUS, k);
-        boolean pushed = saddle.order() == Saddle3.Order.PUSH_THROUGH;
+        Tooling tooling = job.tooling();
         return List.of(
-                pushed
-                        ? mark(saddle, 1, near, Placing.star(HookSide.DATUM))
-                        : mark(saddle, 1, near, Placing.arrow(HookSide.FAR)),
-                mark(saddle, 2, centre, Placing.notch(HookSide.DATUM)),
-                mark(saddle, 3, far, Placing.arrow(HookSide.DATUM)));
+                mark(saddle, 1, near, near(saddle, tooling)),
+                mark(saddle, 2, centre, tooling.middle(HookSide.DATUM)),
+                mark(saddle, 3, far, tooling.leading(HookSide.DATUM)));
+    }
+
+    /** Pushed through, the hook looks the other way than at a bend that begins at the centre, so a shoe takes its star. */
+    private static Placing near(Saddle3 saddle, Tooling tooling) {
+        boolean pushed = saddle.order() == Saddle3.Order.PUSH_THROUGH;
+        return pushed && tooling.shoe().isPresent() ? Placing.star(HookSide.DATUM) : tooling.leading(HookSide.FAR);
     }
 
     private static double spacingPerInch(Saddle3 saddle, MultiplierChart chart) {
@@ -101,18 +103,16 @@ final class SaddlePlans {
         ExactOffset side = ExactOffset.of(tooling, saddle.raised(), saddle.outerAngle());
         Length middle = saddle.centre().plus(shrink);
         Length halfArc = tooling.arcLength(saddle.outerAngle());
-        Mark centre = landing(saddle, tooling, 2, middle.minus(halfArc), Placing.notch(HookSide.DATUM));
+        Mark centre = landing(saddle, tooling, 2, middle.minus(halfArc), tooling.middle(HookSide.DATUM));
         Sum sum = middle(saddle, shrink);
         if (!centre.position().equals(middle)) {
             sum.plus("so that the curve's middle lands there", centre.position().minus(middle));
         }
         working.mark(2, formula, MIDDLE_WORDS, sum);
         Length nearArc = middle.minus(side.spacing()).minus(halfArc);
-        Mark near = saddle.order() == Saddle3.Order.PUSH_THROUGH
-                ? landing(saddle, tooling, 1, nearArc, Placing.star(HookSide.DATUM))
-                : landing(saddle, tooling, 1, nearArc, Placing.arrow(HookSide.FAR));
+        Mark near = landing(saddle, tooling, 1, nearArc, near(saddle, tooling));
         Length farArc = middle.plus(side.spacing());
-        Mark far = landing(saddle, tooling, 3, farArc, Placing.arrow(HookSide.DATUM));
+        Mark far = landing(saddle, tooling, 3, farArc, tooling.leading(HookSide.DATUM));
         Length at = centre.position();
         outer(working, 1, formula, at, Operation.MINUS, at.minus(near.position()));
         outer(working, 3, formula, at, Operation.PLUS, far.position().minus(at));
@@ -187,13 +187,15 @@ final class SaddlePlans {
                 "One spacing further on.",
                 Sum.ofRing(3, "mark 3", farInner).plus(Part.SPACING, "spacing", spacing));
         saddle.overall().ifPresent(length -> cut(working, length, slope.shrunk()));
-        Reference reference = saddle.placement() == Placement.STAR ? Reference.STAR : Reference.ARROW;
+        UnaryOperator<Placing> placed = ToolMarks.placed(saddle.placement(), job.tooling());
+        Placing nearSide = placed.apply(job.tooling().leading(HookSide.FAR));
+        Placing farSide = placed.apply(job.tooling().leading(HookSide.DATUM));
         Angle angle = saddle.angle();
         List<Mark> marks = List.of(
-                new Mark(1, near, new ShoePlacing(reference, HookSide.FAR), angle, Angle.ZERO, 2),
-                new Mark(2, nearInner, new ShoePlacing(reference, HookSide.FAR), angle, Angle.HALF_TURN, 1),
-                new Mark(3, farInner, new ShoePlacing(reference, HookSide.DATUM), angle, Angle.HALF_TURN, 3),
-                new Mark(4, far, new ShoePlacing(reference, HookSide.DATUM), angle, Angle.ZERO, 4));
+                new Mark(1, near, nearSide, angle, Angle.ZERO, 2),
+                new Mark(2, nearInner, nearSide, angle, Angle.HALF_TURN, 1),
+                new Mark(3, farInner, farSide, angle, Angle.HALF_TURN, 3),
+                new Mark(4, far, farSide, angle, Angle.ZERO, 4));
         Map<FeatureId, Quantity> targets = targets(saddle.overall());
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.FLAT, saddle.flat());

@@ -20,7 +20,7 @@ public record Warning(Fault fault, Optional<Length> at) {
     static Warning of(Fault fault, Layout layout, Optional<Clearance> clearance) {
         Optional<Length> at = switch (fault.code()) {
             case MARKS_TOO_CLOSE -> Optional.of(tightest(layout));
-            case GRIP_TOO_SHORT ->
+            case GRIP_TOO_SHORT, STUB_TOO_SHORT, END_FLATTENS ->
                 Optional.of((concernsFarEnd(fault, layout) ? layout.marks().getLast() : mark(layout, 0)).position());
             case STANDING_TOO_SHORT -> Optional.of(middleOfLeg(layout, concernsFarEnd(fault, layout)));
             case LONGER_THAN_STICK -> Optional.of(layout.predicted().length());
@@ -33,6 +33,9 @@ public record Warning(Fault fault, Optional<Length> at) {
                     OUT_OF_RANGE,
                     UNKNOWN_VALUE,
                     DUPLICATE,
+                    NOT_INCREASING,
+                    TOOL_WITHOUT_MARK,
+                    OUTSIDE_TABLE,
                     WRONG_NUMBER_OF_BENDS,
                     RADIUS_TOO_SMALL,
                     LEG_SHORTER_THAN_BEND,

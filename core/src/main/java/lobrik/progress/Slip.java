@@ -16,7 +16,7 @@ public record Slip(CauseId cause, OptionalInt bend) {
      */
     public boolean isOnce() {
         return switch (cause) {
-            case NONE, BENDER, UNCLEAR, ANGLE_OFF, ANGLE_BIAS, MARK_SLIPPED, MISREAD_FRACTION, DOG_LEG, WRONG_TURN ->
+            case NONE, BENDER, UNCLEAR, ANGLE_OFF, ANGLE_BIAS, LET_GO_WARM, HEATED_SHORT, MARK_SLIPPED, MISREAD_FRACTION, DOG_LEG, WRONG_TURN ->
                 false;
             case TAKEUP_OMITTED,
                     TAKEUP_WRONG_SIZE,
@@ -36,6 +36,10 @@ public record Slip(CauseId cause, OptionalInt bend) {
                     WRONG_ANGLE_LINE,
                     HOOK_REVERSED,
                     WRONG_REFERENCE,
+                    SPRINGBACK_OMITTED,
+                    TRAVEL_OF_ANOTHER_ROW,
+                    WRONG_SHOE,
+                    MIDDLE_AS_ARROW,
                     READING_DOUBTFUL -> true;
         };
     }

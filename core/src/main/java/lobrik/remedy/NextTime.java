@@ -24,6 +24,12 @@ import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.Shoe;
+import lobrik.shop.ShoeFigures;
+import lobrik.shop.Tool;
+import lobrik.shop.Tooling;
 
 /**
  * What to do differently next time, and a piece to try it on.
@@ -39,19 +45,29 @@ public record NextTime(String sentence, Layout exercise) {
 
     /** What follows from a cause; empty where nothing is to be learnt from it. */
     public static Optional<NextTime> of(CauseId cause, Layout layout) {
-        String sentence = sentence(cause, layout.job().bend());
+        String sentence = sentence(cause, layout.job());
         return sentence.isEmpty()
                 ? Optional.empty()
                 : exercise(cause, layout).map(exercise -> new NextTime(sentence, exercise));
     }
 
-    private static String sentence(CauseId cause, Bend bend) {
+    private static String sentence(CauseId cause, Job job) {
+        Tool tool = job.tooling().tool();
         return switch (cause) {
             case NONE, BENDER, UNCLEAR, READING_DOUBTFUL -> "";
-            case TAKEUP_OMITTED -> "Say it before you ring: leg less take-up is the mark.";
-            case TAKEUP_WRONG_SIZE -> "Read the take-up off the shoe in your hand, not from memory.";
+            case TAKEUP_OMITTED ->
+                switch (tool) {
+                    case Shoe _ -> "Say it before you ring: leg less take-up is the mark.";
+                    case Machine _ -> "Say it before you ring: leg less deduct is the mark.";
+                    case Former _ -> "Say it before you ring: the middle of the curve lies before the back of the leg.";
+                };
+            case TAKEUP_WRONG_SIZE ->
+                switch (tool) {
+                    case Shoe _ -> "Read the take-up off the shoe in your hand, not from memory.";
+                    case Machine _, Former _ -> "Read the size off the shoe, then its deduct off the same line of the table.";
+                };
             case TAKEUP_TWICE -> "Write the mark down once it is worked out, so that nothing is deducted twice.";
-            case SHRINK_OMITTED -> addTheShrink(bend);
+            case SHRINK_OMITTED -> addTheShrink(job.bend());
             case SHRINK_TWICE -> "Tick the shrink off on the sheet once it is added.";
             case SHRINK_SUBTRACTED -> "The conduit gets shorter when it is bent, so the mark goes further out: add.";
             case SHRINK_NEEDLESS -> "From an edge the near mark stands where it is measured: no shrink.";
@@ -66,11 +82,23 @@ public record NextTime(String sentence, Layout exercise) {
             case MISREAD_FRACTION -> "Read each ring once more with the tape laid anew.";
             case WRONG_ANGLE_LINE -> "Name the line before you pull, and stop to look when you are close.";
             case ANGLE_OFF -> "Check each bend with the level before you go on to the next.";
+            case SPRINGBACK_OMITTED -> "Say both angles before you pull: so much under load, so much at rest.";
+            case TRAVEL_OF_ANOTHER_ROW -> "Put a finger on the row of the angle and read the travel out loud.";
+            case WRONG_SHOE -> "Read the size off shoe and follower before the conduit goes in.";
+            case HEATED_SHORT -> "Pencil both ends of the heated length on the conduit and warm all of it, to the ends.";
+            case LET_GO_WARM -> "Hold it on the angle until it is cold to the back of the hand; time it.";
+            case MIDDLE_AS_ARROW -> "The ring is the middle: half the heated length lies on either side of it.";
             case ANGLE_BIAS -> "Bend one test angle, see how far it springs back, and allow for just that.";
             case HOOK_REVERSED -> "Before each bend say where the hook looks: the sheet tells you for every ring.";
             case WRONG_REFERENCE -> "Put a finger on the arrow, star or notch that the sheet names, then pull.";
             case MARK_SLIPPED ->
-                "Hold the conduit hard in the hook and look at the ring once more when the foot is on.";
+                switch (tool) {
+                    case Shoe _ ->
+                        "Hold the conduit hard in the hook and look at the ring once more when the foot is on.";
+                    case Machine _ ->
+                        "Pump until the shoe bites, and look at the ring once more before the ram goes on.";
+                    case Former _ -> "Lay the ring on the middle of the former before you bend, and hold it there.";
+                };
             case DOG_LEG -> "Sight along the conduit before the second bend: the first must stand straight up.";
             case WRONG_TURN -> "Mark the turn on the end of the conduit before you roll it.";
         };
@@ -94,7 +122,8 @@ public record NextTime(String sentence, Layout exercise) {
 
     private static Optional<Layout> exercise(CauseId cause, Layout layout) {
         Optional<Bend> simpler = switch (cause) {
-            case ANGLE_OFF, ANGLE_BIAS, WRONG_ANGLE_LINE -> Optional.of(oneBend(layout));
+            case ANGLE_OFF, ANGLE_BIAS, WRONG_ANGLE_LINE, SPRINGBACK_OMITTED, TRAVEL_OF_ANOTHER_ROW, LET_GO_WARM ->
+                Optional.of(oneBend(layout));
             case HOOK_REVERSED, WRONG_REFERENCE, MARK_SLIPPED, DOG_LEG -> Optional.of(twoBends(layout));
             default -> Optional.empty();
         };
@@ -104,27 +133,32 @@ public record NextTime(String sentence, Layout exercise) {
     /** One angle by itself: a stub for ninety degrees, else a kick. */
     private static Bend oneBend(Layout layout) {
         Angle angle = layout.marks().getFirst().angle();
-        Length takeUp = layout.job().tooling().shoe().takeUp();
+        Length reach = reach(layout.job().tooling());
         return angle.equals(Angle.RIGHT)
-                ? new Stub90(whole(takeUp.times(2)), Optional.of(whole(takeUp.times(3))), Placement.ARROW)
-                : new Kick(Length.ofInches(8), angle, whole(takeUp.times(4)), OffsetLayout.FROM_EDGE);
+                ? new Stub90(whole(reach.times(2)), Optional.of(whole(reach.times(3))), Placement.ARROW)
+                : new Kick(Length.ofInches(8), angle, whole(reach.times(4)), OffsetLayout.FROM_EDGE);
+    }
+
+    /** How far a bend with this tool reaches, about. */
+    private static Length reach(Tooling tooling) {
+        return tooling.shoe().map(ShoeFigures::takeUp).orElse(tooling.backOfBend());
     }
 
     /** Two bends and nothing else: a U for ninety degrees, else an offset. */
     private static Bend twoBends(Layout layout) {
         Angle angle = layout.marks().getFirst().angle();
-        Length takeUp = layout.job().tooling().shoe().takeUp();
+        Length reach = reach(layout.job().tooling());
         if (angle.equals(Angle.RIGHT)) {
-            return new BackToBack90(whole(takeUp.times(2)), whole(takeUp.times(5)), whole(takeUp.times(2)));
+            return new BackToBack90(whole(reach.times(2)), whole(reach.times(5)), whole(reach.times(2)));
         }
         Angle gentle = angle.isMoreThan(STEEPEST_PRACTICE) ? USUAL_PRACTICE : angle;
         return new Offset(
                 Length.ofInches(6),
                 Length.ZERO,
                 gentle,
-                whole(takeUp.times(5)),
+                whole(reach.times(5)),
                 OffsetLayout.BEFORE_OBSTACLE,
-                Optional.of(whole(takeUp.times(9))));
+                Optional.of(whole(reach.times(9))));
     }
 
     private static Length whole(Length length) {

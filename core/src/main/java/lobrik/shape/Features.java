@@ -247,7 +247,8 @@ public final class Features {
     }
 
     private Length back(int index) {
-        return NinetyBack.beyondArc(piece.tooling(), piece.bends().get(index).angle(), index + 1);
+        BendMade made = piece.bends().get(index);
+        return NinetyBack.beyondArc(made.on(piece.tooling()), made.angle(), index + 1);
     }
 
     private Vector3 lastArcEnd() {

@@ -82,8 +82,8 @@ public final class Piece {
         for (PlacedArc next : placed) {
             BendMade made = next.made();
             Segment.Straight straight = new Segment.Straight(here, next.start().minus(done));
-            Segment.Arc arc =
-                    new Segment.Arc(straight.end(), tooling.tool().radius(), made.angle(), made.roll(), next.length());
+            Length radius = made.on(tooling).tool().radius();
+            Segment.Arc arc = new Segment.Arc(straight.end(), radius, made.angle(), made.roll(), next.length());
             straights.add(straight);
             arcs.add(arc);
             bends.add(made);
@@ -118,8 +118,9 @@ public final class Piece {
                     new Figure("mark", bend.position()),
                     new Figure("length of the conduit", length));
         }
-        Length start = tooling.arcStart(bend.position(), bend.placing(), bend.angle());
-        return new PlacedArc(number, bend, start, tooling.arcLength(bend.angle()));
+        Tooling made = bend.on(tooling);
+        Length start = made.arcStart(bend.position(), bend.placing(), bend.angle());
+        return new PlacedArc(number, bend, start, made.arcLength(bend.angle()));
     }
 
     private static void requireRoom(Length length, List<PlacedArc> placed) {

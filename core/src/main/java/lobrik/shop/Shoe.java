@@ -17,15 +17,12 @@ import lobrik.measure.Length;
  */
 public record Shoe(
         Length takeUp, Length radius, Length minSpacing, Length minStub, Length minStanding, Angle springback)
-        implements Tool {
+        implements ShoeTool {
 
     /** Used where a profile does not name them; generic, to be edited. */
-    public static final Length USUAL_MIN_SPACING = Length.ofInches(3);
-
     public static final Length USUAL_MIN_STUB = Length.ofInches(2);
     public static final Length USUAL_MIN_STANDING = Length.ofInches(6);
 
-    private static final Length LARGEST_FIGURE = Length.ofInches(120);
     private static final Angle LARGEST_SPRINGBACK = Angle.ofDegrees(45);
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
@@ -38,6 +35,16 @@ public record Shoe(
         faults.requireWithin("minStandingIn", "the least standing length", minStanding, Length.ZERO, LARGEST_FIGURE);
         faults.requireWithin("springbackDeg", "the springback", springback, Angle.ZERO, LARGEST_SPRINGBACK);
         faults.refuseIfAny();
+    }
+
+    @Override
+    public Length minGrip() {
+        return minStub;
+    }
+
+    @Override
+    public Shoe withRadius(Length other) {
+        return new Shoe(takeUp, other, minSpacing, minStub, minStanding, springback);
     }
 
     /** Enough to hold and to stand on. */

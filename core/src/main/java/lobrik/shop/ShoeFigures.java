@@ -9,7 +9,7 @@ import lobrik.measure.Length;
  * <p>Symbols: {@code d} outside diameter, {@code R} centreline radius, {@code T} take-up, {@code e} arrow lead,
  * {@code G} gain, {@code θ} angle of the bend at rest.
  */
-public record ShoeFigures(Shoe shoe, Tooling tooling) {
+public record ShoeFigures(ShoeTool shoe, Tooling tooling) {
 
     /** {@code T}: arrow to the back of a 90. */
     public Length takeUp() {
@@ -17,13 +17,8 @@ public record ShoeFigures(Shoe shoe, Tooling tooling) {
     }
 
     /** Least conduit on the hook's side of the arrow that the shoe can hold. */
-    public Length minStub() {
-        return shoe.minStub();
-    }
-
-    /** Least straight conduit beyond the bend that must remain to stand on. */
-    public Length minStanding() {
-        return shoe.minStanding();
+    public Length minGrip() {
+        return shoe.minGrip();
     }
 
     /** Arrow to the point where the arc starts: {@code e = T − R − d/2}. Formula {@code arrow-lead}, handbook 2. */

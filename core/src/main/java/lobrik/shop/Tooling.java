@@ -1,6 +1,7 @@
 package lobrik.shop;
 
 import java.util.List;
+import java.util.Optional;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
@@ -50,22 +51,87 @@ public record Tooling(Conduit conduit, Tool tool) {
         return Length.ofInches((backOfBend().inches() - tool.radius().inches() * Math.cos(theta)) / Math.sin(theta));
     }
 
+    /**
+     * Middle of the curve of a 90 to its back, along the conduit and on: {@code R + d/2 − πR/4}. Formula {@code middle-to-back}, handbook
+     * 4.10.
+     */
+    public Length middleToBack() {
+        return backOfBend().minus(arcLength(Angle.RIGHT).times(0.5));
+    }
+
+    /** From a leading ring to the back of a 90, along the leg: the take-up of a shoe, or {@link #middleToBack()}. */
+    public Length takenOff() {
+        return switch (tool) {
+            case ShoeTool shoe -> shoe.takeUp();
+            case Former _ -> middleToBack();
+        };
+    }
+
     /** Conduit that a bend uses: {@code Rθ}, θ in radians. Formula {@code arc-length}, handbook 2. */
     public Length arcLength(Angle angle) {
         return tool.radius().times(angle.radians());
     }
 
-    /** What only a shoe has: its marks, its take-up, and what it holds. */
-    public ShoeFigures shoe() {
+    /** What only a shoe has: its marks, its take-up, and what it holds. Nothing for a tool without one. */
+    public Optional<ShoeFigures> shoe() {
         return switch (tool) {
-            case Shoe shoe -> new ShoeFigures(shoe, this);
+            case ShoeTool shoe -> Optional.of(new ShoeFigures(shoe, this));
+            case Former _ -> Optional.empty();
         };
     }
 
-    /** The end of the arc that is nearer to the datum end, where a tool stands on a ring like this. */
+    /** How thick the wall of what is bent with heat stays outside, as a part of what it was; nothing said of metal. */
+    public Optional<Double> wallLeft() {
+        return switch (tool) {
+            case ShoeTool _ -> Optional.empty();
+            case Former former -> Optional.of(former.wallLeft(conduit));
+        };
+    }
+
+    /** The same conduit bent tighter, or wider. */
+    public Tooling withRadius(Length radius) {
+        return new Tooling(conduit, tool.withRadius(radius));
+    }
+
+    /** What a ring is laid out for: the arrow of a shoe, or the middle of a curve that has no shoe. */
+    public Placing leading(HookSide hookTowards) {
+        return switch (tool) {
+            case ShoeTool _ -> Placing.arrow(hookTowards);
+            case Former _ -> Placing.middle();
+        };
+    }
+
+    /** What stands on the ring of a bend that is laid out by its middle: the notch of a shoe, or the middle itself. */
+    public Placing middle(HookSide hookTowards) {
+        return switch (tool) {
+            case ShoeTool _ -> Placing.notch(hookTowards);
+            case Former _ -> Placing.middle();
+        };
+    }
+
+    /**
+     * From the ring of a {@link #leading} placing with the hook to the datum end, on to the start of its arc: the arrow lead, or back by
+     * half an arc.
+     */
+    public Length lead(Angle angle) {
+        return arcStart(Length.ZERO, leading(HookSide.DATUM), angle);
+    }
+
+    /**
+     * The end of the arc that is nearer to the datum end, where a tool stands on a ring like this.
+     *
+     * @throws IllegalArgumentException for what this tool does not have: an arrow on a former, the middle of a curve on a shoe
+     */
     public Length arcStart(Length mark, Placing placing, Angle angle) {
         return switch (placing) {
-            case ShoePlacing onShoe -> shoe().arcStart(mark, onShoe, angle);
+            case ShoePlacing onShoe ->
+                shoe().orElseThrow(() -> new IllegalArgumentException("a former has no " + onShoe.words()))
+                        .arcStart(mark, onShoe, angle);
+            case WarmPlacing warm -> mark.minus(arcLength(angle).times(switch (warm.on()) {
+                case MIDDLE -> 0.5;
+                case START -> 0;
+                case END -> 1;
+            }));
         };
     }
 

@@ -19,8 +19,8 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
+import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
-import lobrik.shop.ShoePlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -206,14 +206,11 @@ public record BenderShare(
                     .orElse(0);
         }
 
-        /** A place that lies further from where the tool holds the conduit. */
+        /** A place that lies further from where the tool holds the conduit; by hand and warm, from the datum end. */
         private static Length away(Placing placing, Length place, Length by) {
-            return switch (placing) {
-                case ShoePlacing shoe ->
-                    switch (shoe.hookTowards()) {
-                        case DATUM -> place.plus(by);
-                        case FAR -> place.minus(by);
-                    };
+            return switch (placing.hook().orElse(HookSide.DATUM)) {
+                case DATUM -> place.plus(by);
+                case FAR -> place.minus(by);
             };
         }
 

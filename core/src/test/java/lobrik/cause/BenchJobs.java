@@ -22,8 +22,17 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.Conduit;
+import lobrik.shop.ConduitMaterial;
+import lobrik.shop.ConduitTable;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.MachineTable;
+import lobrik.shop.RamTravel;
 import lobrik.shop.Shoe;
+import lobrik.shop.Tool;
+import lobrik.shop.ToolKind;
 import lobrik.shop.Tooling;
+import lobrik.shop.TradeSize;
 
 /** Random exercises of the sizes that benches have; some of them cannot be laid out. */
 final class BenchJobs {
@@ -38,13 +47,87 @@ final class BenchJobs {
         this.random = random;
     }
 
-    Job next(BendKind kind) {
-        double[] figures = TOOLING[random.nextInt(TOOLING.length)];
-        Tooling tooling = new Tooling(
-                new Conduit(Length.ofInches(figures[0])),
-                Shoe.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
+    Job next(BendKind kind, ToolKind tool) {
+        Tooling tooling = tooling(tool);
         Method method = random.nextBoolean() ? Method.CHART : Method.EXACT;
-        return new Job(bend(kind), tooling, School.of(method, TapeDivision.SIXTEENTH));
+        Bend bend = tool == ToolKind.MACHINE ? large(kind) : bend(kind, tool);
+        return new Job(bend, tooling, School.of(method, TapeDivision.SIXTEENTH));
+    }
+
+    private Tooling tooling(ToolKind tool) {
+        return switch (tool) {
+            case SHOE -> {
+                double[] figures = TOOLING[random.nextInt(TOOLING.length)];
+                yield new Tooling(
+                        new Conduit(Length.ofInches(figures[0])),
+                        Shoe.of(Length.ofInches(figures[1]), Length.ofInches(figures[2])));
+            }
+            case MACHINE -> {
+                TradeSize size = random.nextBoolean() ? TradeSize.THREE : TradeSize.TWO_AND_A_HALF;
+                Machine generic = MachineTable.forEmt(size).orElseThrow();
+                RamTravel travel =
+                        MachineTable.forEmt(TradeSize.THREE).orElseThrow().ramTravel();
+                yield new Tooling(
+                        ConduitTable.conduit(ConduitMaterial.EMT, size),
+                        new Machine(
+                                generic.takeUp(),
+                                generic.radius(),
+                                generic.minSpacing(),
+                                generic.minStub(),
+                                generic.minPastShoe(),
+                                generic.springback(),
+                                travel));
+            }
+            case FORMER ->
+                new Tooling(
+                        ConduitTable.conduit(
+                                ConduitMaterial.PVC, random.nextBoolean() ? TradeSize.THREE_QUARTERS : TradeSize.ONE),
+                        new Former(eighths(4.5, 8), Tool.USUAL_MIN_SPACING, Former.Support.INSIDE));
+        };
+    }
+
+    /** What is bent from conduit of 2 1/2 in and more. */
+    private Bend large(BendKind kind) {
+        return switch (kind) {
+            case STUB_90 -> new Stub90(eighths(22, 48), mostly(eighths(24, 60)), Placement.ARROW);
+            case BACK_TO_BACK_90 -> new BackToBack90(eighths(22, 40), eighths(44, 80), eighths(22, 40));
+            case OFFSET ->
+                new Offset(
+                        eighths(9, 24), clearance(), angle(ANGLES), eighths(50, 70), layout(), mostly(eighths(110, 150)));
+            case BOX_OFFSET ->
+                new BoxOffset(eighths(0.75, 2), angle(10, 10, 8, 12), eighths(4, 8), mostly(eighths(40, 80)));
+            case ROLLING_OFFSET ->
+                new RollingOffset(
+                        eighths(7, 16),
+                        eighths(7, 16),
+                        angle(ANGLES),
+                        eighths(50, 80),
+                        layout(),
+                        mostly(eighths(130, 170)));
+            case KICK -> new Kick(eighths(14, 30), angle(ANGLES), eighths(70, 100), layout());
+            case SADDLE_3 ->
+                new Saddle3(
+                        eighths(5, 12),
+                        clearance(),
+                        angle(SADDLE_ANGLES),
+                        eighths(60, 90),
+                        random.nextBoolean() ? Saddle3.Spacing.FACTOR : Saddle3.Spacing.COSECANT,
+                        Saddle3.Order.CENTRE_FIRST,
+                        mostly(eighths(140, 180)));
+            case SADDLE_4 ->
+                new Saddle4(
+                        eighths(7, 16),
+                        clearance(),
+                        angle(ANGLES),
+                        eighths(8, 24),
+                        clearance(),
+                        Saddle4.MeasuredTo.NEAR_EDGE,
+                        eighths(60, 90),
+                        Placement.ARROW,
+                        mostly(eighths(180, 220)));
+            case OVER_BENT_90 ->
+                new OverBent90(eighths(50, 80), eighths(6, 14), angle(15, 22.5, 30), mostly(eighths(30, 60)));
+        };
     }
 
     private Length eighths(double low, double high) {
@@ -68,13 +151,13 @@ final class BenchJobs {
         return random.nextBoolean() ? Length.ZERO : eighths(0.5, 1.5);
     }
 
-    private Bend bend(BendKind kind) {
+    private Bend bend(BendKind kind, ToolKind tool) {
         return switch (kind) {
             case STUB_90 ->
                 new Stub90(
                         eighths(9, 30),
                         mostly(eighths(14, 40)),
-                        random.nextInt(4) > 0 ? Placement.ARROW : Placement.STAR);
+                        random.nextInt(4) > 0 || tool == ToolKind.FORMER ? Placement.ARROW : Placement.STAR);
             case BACK_TO_BACK_90 -> new BackToBack90(eighths(9, 24), eighths(18, 48), eighths(9, 24));
             case OFFSET ->
                 new Offset(

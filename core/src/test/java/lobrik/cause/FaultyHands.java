@@ -25,8 +25,16 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.MachineTable;
+import lobrik.shop.RamTravel;
 import lobrik.shop.Reference;
+import lobrik.shop.Shoe;
 import lobrik.shop.ShoePlacing;
+import lobrik.shop.Tool;
+import lobrik.shop.TradeSize;
+import lobrik.shop.WarmPlacing;
 
 /**
  * Somebody who makes one mistake: rings, bends and length of what they made.
@@ -37,6 +45,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
 
     private static final double[] LINES = {10, 22.5, 30, 45, 60, 90};
     private static final double[] TAKE_UPS = {5, 6, 8, 11};
+    private static final double[] DEDUCTS = {14.375, 17.5, 20, 22.5};
 
     FaultyHands asPlanned() {
         return PlantedPieces.faithful(layout);
@@ -47,13 +56,20 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         FaultyHands faithful = PlantedPieces.faithful(layout);
         int count = layout.marks().size();
         int one = random.nextInt(count);
+        Tool tool = layout.job().tooling().tool();
         return switch (cause) {
             case NONE -> Optional.of(faithful);
-            case ANGLE_OFF -> Optional.of(faithful.angle(one, signed(random, 1.5, 9)));
-            case ANGLE_BIAS -> count == 1 ? Optional.empty() : Optional.of(faithful.angles(signed(random, 1.5, 6)));
-            case WRONG_ANGLE_LINE -> faithful.wrongLine(random, one);
-            case HOOK_REVERSED -> Optional.of(faithful.hook(one));
-            case WRONG_REFERENCE -> Optional.of(faithful.reference(one, random));
+            case ANGLE_OFF -> Optional.of(faithful.angle(one, ofHands(tool, signed(random, 1.5, 9))));
+            case ANGLE_BIAS ->
+                count == 1 ? Optional.empty() : Optional.of(faithful.angles(ofHands(tool, signed(random, 1.5, 6))));
+            case WRONG_ANGLE_LINE -> tool instanceof Shoe ? faithful.wrongLine(random, one) : Optional.empty();
+            case HOOK_REVERSED -> tool instanceof Former ? Optional.empty() : Optional.of(faithful.hook(one));
+            case WRONG_REFERENCE ->
+                tool instanceof Former ? Optional.empty() : Optional.of(faithful.reference(one, random));
+            case SPRINGBACK_OMITTED, TRAVEL_OF_ANOTHER_ROW, WRONG_SHOE ->
+                tool instanceof Machine machine ? faithful.atTheMachine(machine, cause, random) : Optional.empty();
+            case HEATED_SHORT, LET_GO_WARM, MIDDLE_AS_ARROW ->
+                tool instanceof Former former ? faithful.withHeat(former, cause, random) : Optional.empty();
             case MARK_SLIPPED -> Optional.of(faithful.slipped(one, signed(random, 0.125, 1.5)));
             case MISREAD_FRACTION -> {
                 Length by = Length.ofFraction(0, 1 + random.nextInt(8), random.nextBoolean() ? 16 : -16);
@@ -65,9 +81,10 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
             case TAKEUP_OMITTED -> faithful.takeUp(0, random);
             case TAKEUP_TWICE -> faithful.takeUp(2, random);
             case TAKEUP_WRONG_SIZE -> {
-                double own = layout.job().tooling().shoe().takeUp().inches();
-                double other = TAKE_UPS[random.nextInt(TAKE_UPS.length)];
-                yield other == own ? Optional.empty() : faithful.takeUp(other / own, random);
+                double own = layout.job().tooling().takenOff().inches();
+                double[] others = tool instanceof Machine ? DEDUCTS : TAKE_UPS;
+                double other = others[random.nextInt(others.length)];
+                yield other == own || tool instanceof Former ? Optional.empty() : faithful.takeUp(other / own, random);
             }
             case SHRINK_OMITTED -> faithful.shrink(-1, random);
             case SHRINK_TWICE -> faithful.shrink(1, random);
@@ -77,6 +94,95 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
             case CLEARANCE_OMITTED -> faithful.withoutClearance(random);
             case EDGE_FOR_CENTRE -> faithful.edgeForCentre(random);
             default -> Optional.empty();
+        };
+    }
+
+    /** What is bent with heat opens when it is let go too soon; hands alone only bend it too far. */
+    private static double ofHands(Tool tool, double angle) {
+        return tool instanceof Former ? Math.abs(angle) : angle;
+    }
+
+    private Optional<FaultyHands> atTheMachine(Machine machine, CauseId cause, Random random) {
+        int one = random.nextInt(bends.size());
+        boolean everywhere = bends.size() > 1 && random.nextInt(3) > 0;
+        return switch (cause) {
+            case SPRINGBACK_OMITTED -> Optional.of(everyOrOne(everywhere, one, b -> angle(b, stays(machine, b.angle()))));
+            case TRAVEL_OF_ANOTHER_ROW -> {
+                List<RamTravel.Row> rows = machine.ramTravel().rows();
+                Angle row = rows.get(random.nextInt(rows.size())).underLoad();
+                boolean same = bends.stream().map(BendMade::angle).distinct().count() == 1;
+                boolean right = bends.stream()
+                        .anyMatch(b -> Math.abs(b.angle().minus(row).degrees()) < 4);
+                yield right
+                        ? Optional.empty()
+                        : Optional.of(everyOrOne(everywhere && same, one, b -> angle(b, stays(machine, row))));
+            }
+            default -> {
+                TradeSize size = List.of(TradeSize.TWO_AND_A_HALF, TradeSize.THREE, TradeSize.THREE_AND_A_HALF)
+                        .get(random.nextInt(3));
+                Machine other = MachineTable.forEmt(size).orElseThrow();
+                yield other.radius().equals(machine.radius())
+                        ? Optional.empty()
+                        : Optional.of(everyOrOne(
+                                true,
+                                one,
+                                b -> new BendMade(
+                                        b.position(), b.placing(), b.angle(), b.roll(), Optional.of(other))));
+            }
+        };
+    }
+
+    private FaultyHands everyOrOne(boolean everywhere, int one, UnaryOperator<BendMade> otherwise) {
+        if (!everywhere) {
+            return bent(one, otherwise).about(one);
+        }
+        FaultyHands made = this;
+        for (int i = 0; i < bends.size(); i++) {
+            made = made.bent(i, otherwise);
+        }
+        return made.about(-1);
+    }
+
+    /** What stays of a pull to this angle: found by trying, in hundredths of a degree. */
+    private static Angle stays(Machine machine, Angle pulled) {
+        double rest = pulled.degrees();
+        while (rest + machine.springback(Angle.ofDegrees(rest)).degrees() > pulled.degrees()) {
+            rest -= 0.01;
+        }
+        return Angle.ofDegrees(rest);
+    }
+
+    private Optional<FaultyHands> withHeat(Former former, CauseId cause, Random random) {
+        int one = random.nextInt(bends.size());
+        boolean everywhere = bends.size() > 1 && random.nextInt(3) == 0;
+        return switch (cause) {
+            case LET_GO_WARM -> {
+                double opened = -Math.abs(signed(random, 1.5, 9));
+                yield Optional.of(everyOrOne(
+                        everywhere, one, b -> angle(b, b.angle().plus(Angle.ofDegrees(opened)))));
+            }
+            case MIDDLE_AS_ARROW ->
+                Optional.of(everyOrOne(
+                        everywhere,
+                        one,
+                        b -> new BendMade(
+                                b.position(), new WarmPlacing(WarmPlacing.On.START), b.angle(), b.roll())));
+            default -> {
+                double missing = 1 + 2 * random.nextDouble();
+                double radius = former.radius().inches()
+                        - missing / bends.get(one).angle().radians();
+                yield radius < 1.5
+                        ? Optional.empty()
+                        : Optional.of(everyOrOne(
+                                false,
+                                one,
+                                b -> new BendMade(
+                                        b.position(),
+                                        b.placing(),
+                                        b.angle(),
+                                        b.roll(),
+                                        Optional.of(former.withRadius(Length.ofInches(radius))))));
+            }
         };
     }
 
@@ -100,7 +206,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
     }
 
     private static BendMade angle(BendMade b, Angle angle) {
-        return new BendMade(b.position(), b.placing(), angle, b.roll());
+        return new BendMade(b.position(), b.placing(), angle, b.roll(), b.other());
     }
 
     private FaultyHands angles(double by) {
@@ -201,7 +307,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         if (!arrow) {
             return Optional.empty();
         }
-        Length by = layout.job().tooling().shoe().takeUp().times(1 - times);
+        Length by = layout.job().tooling().takenOff().times(1 - times);
         boolean secondFollows = bends.size() > 1 && random.nextInt(4) == 0;
         return Optional.of(secondFollows ? all(by) : ring(0, by));
     }
@@ -249,7 +355,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         }
         if (layout.job().school().method() == Method.EXACT && random.nextBoolean()) {
             Length lead =
-                    asked instanceof Saddle3 ? layout.job().tooling().shoe().arrowLead() : Length.ZERO;
+                    asked instanceof Saddle3 saddle ? layout.job().tooling().lead(saddle.outerAngle()) : Length.ZERO;
             return spaced(ExactOffset.of(layout.job().tooling(), rise(asked), row.angle())
                     .spacing()
                     .minus(lead));

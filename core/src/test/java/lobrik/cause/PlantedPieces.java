@@ -20,6 +20,7 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
+import lobrik.shop.ToolKind;
 
 /**
  * Random pieces with one fault each, read with a tape and a level. It knows the handbook and the simulation, and nothing of
@@ -61,9 +62,14 @@ final class PlantedPieces {
 
     /** The next piece of a kind with this fault; empty where the kind does not know the fault. */
     Optional<Planted> next(BendKind kind, CauseId cause) {
+        return next(kind, ToolKind.SHOE, cause);
+    }
+
+    /** The same, bent with a tool of this kind. */
+    Optional<Planted> next(BendKind kind, ToolKind tool, CauseId cause) {
         for (int i = 0; i < MOST_TRIES; i++) {
             try {
-                Layout layout = Layout.of(jobs.next(kind));
+                Layout layout = Layout.of(jobs.next(kind, tool));
                 Optional<FaultyHands> hands = FaultyHands.at(layout, cause, random);
                 if (hands.isPresent()) {
                     return Optional.of(planted(layout, cause, hands.get()));

@@ -94,7 +94,7 @@ class FeaturesTest {
 
         static Bent of(Piece piece, BendMade bend) {
             double radius = piece.tooling().tool().radius().inches();
-            double lead = piece.tooling().shoe().takeUp().inches()
+            double lead = piece.tooling().takenOff().inches()
                     - radius
                     - piece.tooling().conduit().outsideDiameter().inches() / 2;
             double arc = radius * bend.angle().radians();
@@ -105,7 +105,7 @@ class FeaturesTest {
         }
 
         private static double arrow(Piece piece, BendMade bend) {
-            double t = piece.tooling().shoe().takeUp().inches();
+            double t = piece.tooling().takenOff().inches();
             double r = piece.tooling().tool().radius().inches();
             double d = piece.tooling().conduit().outsideDiameter().inches();
             double shift = switch (((ShoePlacing) bend.placing()).reference()) {

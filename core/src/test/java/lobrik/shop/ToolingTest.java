@@ -20,17 +20,17 @@ class ToolingTest {
     /** Worked by hand: e = 6 − 5.125 − 0.461; G = 10.25 + 0.922 − 8.05033; σ = 6 − G; ν = e + 2.01258. */
     @Test
     void figuresOfAPair_areThoseOfTheHandbook() {
-        assertThat(THREE_QUARTER_EMT.shoe().arrowLead().inches()).isCloseTo(0.414, within(1e-9));
+        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().arrowLead().inches()).isCloseTo(0.414, within(1e-9));
         assertThat(THREE_QUARTER_EMT.gain().inches()).isCloseTo(3.12167, within(1e-5));
-        assertThat(THREE_QUARTER_EMT.shoe().starOffset().inches()).isCloseTo(2.87833, within(1e-5));
-        assertThat(THREE_QUARTER_EMT.shoe().notchOffset().inches()).isCloseTo(2.42658, within(1e-5));
+        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().starOffset().inches()).isCloseTo(2.87833, within(1e-5));
+        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().notchOffset().inches()).isCloseTo(2.42658, within(1e-5));
     }
 
     @Test
     void starOffset_isAlsoLeadPlusWhatTheArcKeepsOfTheRadius() {
         // handbook 2: σ = e + (π/2 − 1)R − d/2
         double other = 0.414 + (Math.PI / 2 - 1) * 5.125 - 0.461;
-        assertThat(THREE_QUARTER_EMT.shoe().starOffset().inches()).isCloseTo(other, within(1e-9));
+        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().starOffset().inches()).isCloseTo(other, within(1e-9));
     }
 
     @Test

@@ -39,7 +39,7 @@ final class Inverses {
         Optional<Tooling> tooling = translation.tooling(request.conduit(), request.bender());
         Optional<Bend> bend = translation.bend(request.bend(), translation.leastGrip(request.bender(), tooling));
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
-        Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
+        Optional<List<BendMade>> bends = translation.bendsMade(request.bends(), tooling);
         if (request.bends() != null) {
             int given = request.bends().size();
             bend.ifPresent(asked -> requireNumberOfBends(translation, asked, given));
@@ -63,7 +63,7 @@ final class Inverses {
         Translation translation = new Translation();
         Optional<Tooling> tooling = translation.tooling(request.conduit(), request.bender());
         Optional<Length> length = translation.length("lengthIn", request.lengthIn());
-        Optional<List<BendMade>> bends = translation.bendsMade(request.bends());
+        Optional<List<BendMade>> bends = translation.bendsMade(request.bends(), tooling);
         Optional<Obstacle> obstacle = translation
                 .required("obstacle", request.obstacle())
                 .flatMap(new SchoolTranslation(translation)::obstacle);

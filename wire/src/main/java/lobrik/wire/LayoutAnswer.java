@@ -17,9 +17,6 @@ import lobrik.shape.Clearance;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Surround;
 import lobrik.shop.HookSide;
-import lobrik.shop.Placing;
-import lobrik.shop.Reference;
-import lobrik.shop.ShoePlacing;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -71,13 +68,14 @@ public record LayoutAnswer(
     /**
      * A ring on the straight conduit and the bend made there.
      *
+     * @param hookTowards null where it is bent with heat
      * @param back of an earlier bend that the mark is taught and rung from; null where it is measured from the end
      */
     public record MarkAnswer(
             int number,
             double positionIn,
-            Reference reference,
-            HookSide hookTowards,
+            OnRing reference,
+            @Nullable HookSide hookTowards,
             double angleDeg,
             double rollDeg,
             int order,
@@ -87,8 +85,8 @@ public record LayoutAnswer(
             return new MarkAnswer(
                     mark.number(),
                     mark.position().inches(),
-                    referenceOf(mark.placing()),
-                    hookOf(mark.placing()),
+                    OnRing.of(mark.placing()),
+                    OnRing.hookOf(mark.placing()),
                     mark.angle().degrees(),
                     mark.roll().degrees(),
                     mark.order(),
@@ -128,33 +126,65 @@ public record LayoutAnswer(
     }
 
     /**
-     * One time in the shoe.
+     * One bend made.
      *
      * @param mark the ring's number
      * @param endForEnd whether the conduit is taken out and turned end for end first
      * @param turnDeg how far it is turned about its own axis since the bend before
      * @param leverDeg angle to pull to, so that it springs back to restDeg
+     * @param pullToDeg of a machine: the same, by its protractor
+     * @param travelIn of a machine: how far its ram is out then; null where its rows do not reach
+     * @param heatFromIn where on the straight conduit warming begins, from its datum end; null where nothing is warmed
+     * @param heatToIn where it ends
      */
     public record StepAnswer(
             int mark,
             double positionIn,
-            Reference reference,
-            HookSide hookTowards,
+            OnRing reference,
+            @Nullable HookSide hookTowards,
             boolean endForEnd,
             double turnDeg,
             double restDeg,
-            double leverDeg) {
+            double leverDeg,
+            @Nullable Double pullToDeg,
+            @Nullable Double travelIn,
+            @Nullable Double heatFromIn,
+            @Nullable Double heatToIn) {
 
         static StepAnswer of(BendingStep step) {
+            return switch (step.by()) {
+                case BendingStep.By.Line _ -> of(step, null, null, null, null);
+                case BendingStep.By.Ram ram ->
+                    of(
+                            step,
+                            step.lever().degrees(),
+                            ram.travel().map(Length::inches).orElse(null),
+                            null,
+                            null);
+                case BendingStep.By.Heat heat ->
+                    of(step, null, null, heat.from().inches(), heat.to().inches());
+            };
+        }
+
+        private static StepAnswer of(
+                BendingStep step,
+                @Nullable Double pullTo,
+                @Nullable Double travel,
+                @Nullable Double heatFrom,
+                @Nullable Double heatTo) {
             return new StepAnswer(
                     step.mark().number(),
                     step.mark().position().inches(),
-                    referenceOf(step.mark().placing()),
-                    hookOf(step.mark().placing()),
+                    OnRing.of(step.mark().placing()),
+                    OnRing.hookOf(step.mark().placing()),
                     step.endForEnd(),
                     step.turn().degrees(),
                     step.rest().degrees(),
-                    step.lever().degrees());
+                    step.lever().degrees(),
+                    pullTo,
+                    travel,
+                    heatFrom,
+                    heatTo);
         }
     }
 
@@ -307,17 +337,5 @@ public record LayoutAnswer(
                 layout.wanted().map(piece -> PieceShape.of(bend, piece)).orElse(null),
                 around.stream().map(SurroundAnswer::of).toList(),
                 review.dimensions().stream().map(DimensionAnswer::of).toList());
-    }
-
-    private static Reference referenceOf(Placing placing) {
-        return switch (placing) {
-            case ShoePlacing shoe -> shoe.reference();
-        };
-    }
-
-    private static HookSide hookOf(Placing placing) {
-        return switch (placing) {
-            case ShoePlacing shoe -> shoe.hookTowards();
-        };
     }
 }

@@ -2,7 +2,6 @@ package lobrik.wire;
 
 import java.util.List;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
 import org.jspecify.annotations.Nullable;
 
 /** A piece as it was really made. */
@@ -13,10 +12,10 @@ public record SimulateRequest(
         @Nullable Double lengthIn,
         @Nullable List<@Nullable BendMadeInput> bends) {
 
-    /** One bend as made; a roll that is not given is 0. */
+    /** One bend as made; a roll that is not given is 0. Only a shoe has a hook that looks to a side. */
     public record BendMadeInput(
             @Nullable Double positionIn,
-            @Nullable Reference reference,
+            @Nullable OnRing reference,
             @Nullable HookSide hookTowards,
             @Nullable Double angleDeg,
             @Nullable Double rollDeg) {}

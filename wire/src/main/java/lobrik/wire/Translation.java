@@ -20,10 +20,10 @@ import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
 import lobrik.shape.Surround;
 import lobrik.shop.Conduit;
-import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
-import lobrik.shop.Shoe;
+import lobrik.shop.Placing;
+import lobrik.shop.ShoeFigures;
 import lobrik.shop.ShoePlacing;
+import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
 import org.jspecify.annotations.Nullable;
 
@@ -107,8 +107,9 @@ final class Translation {
 
     Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
         Optional<Conduit> pipe = conduit(conduit);
-        Optional<Shoe> shoe = required("bender", bender).flatMap(this::bender);
-        return pipe.flatMap(d -> shoe.flatMap(b -> built("", () -> new Tooling(d, b))));
+        Optional<Tool> tool =
+                required("bender", bender).flatMap(input -> new ToolTranslation(this).of(input, pipe));
+        return pipe.flatMap(d -> tool.flatMap(t -> built("", () -> new Tooling(d, t))));
     }
 
     Optional<Conduit> conduit(@Nullable ConduitInput conduit) {
@@ -117,34 +118,13 @@ final class Translation {
                 .flatMap(diameter -> built("conduit", () -> new Conduit(diameter)));
     }
 
-    private Optional<Shoe> bender(BenderInput input) {
-        Optional<Length> takeUp = length("bender/takeUpIn", input.takeUpIn());
-        Optional<Length> radius = length("bender/radiusIn", input.radiusIn());
-        Optional<Length> spacing = lengthOr("bender/minSpacingIn", input.minSpacingIn(), Shoe.USUAL_MIN_SPACING);
-        Optional<Length> stub = lengthOr("bender/minStubIn", input.minStubIn(), Shoe.USUAL_MIN_STUB);
-        Optional<Length> standing = lengthOr("bender/minStandingIn", input.minStandingIn(), Shoe.USUAL_MIN_STANDING);
-        Optional<Angle> springback = input.springbackDeg() == null
-                ? Optional.of(Angle.ZERO)
-                : angle("bender/springbackDeg", input.springbackDeg().doubleValue());
-        if (takeUp.isEmpty()
-                || radius.isEmpty()
-                || spacing.isEmpty()
-                || stub.isEmpty()
-                || standing.isEmpty()
-                || springback.isEmpty()) {
-            return Optional.empty();
-        }
-        return built(
-                "bender",
-                () -> new Shoe(
-                        takeUp.get(), radius.get(), spacing.get(), stub.get(), standing.get(), springback.get()));
-    }
-
     /** What a bender has to hold: what a request names, or what is usual for the bend. */
     Function<Length, Length> leastGrip(@Nullable BenderInput named, Optional<Tooling> tooling) {
         return usual -> named == null || named.minStubIn() == null
                 ? usual
-                : tooling.map(known -> known.shoe().minStub()).orElse(usual);
+                : tooling.flatMap(Tooling::shoe)
+                        .map(ShoeFigures::minGrip)
+                        .orElse(usual);
     }
 
     Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {
@@ -155,30 +135,52 @@ final class Translation {
         return faults.size();
     }
 
-    Optional<List<BendMade>> bendsMade(@Nullable List<SimulateRequest.@Nullable BendMadeInput> inputs) {
+    Optional<List<BendMade>> bendsMade(
+            @Nullable List<SimulateRequest.@Nullable BendMadeInput> inputs, Optional<Tooling> tooling) {
         return required("bends", inputs).map(given -> {
             List<BendMade> made = new ArrayList<>();
             for (int i = 0; i < given.size(); i++) {
                 String at = "bends/" + i;
-                required(at, given.get(i)).flatMap(input -> bendMade(at, input)).ifPresent(made::add);
+                required(at, given.get(i))
+                        .flatMap(input -> bendMade(at, input, tooling))
+                        .ifPresent(made::add);
             }
             return List.copyOf(made);
         });
     }
 
-    private Optional<BendMade> bendMade(String at, SimulateRequest.BendMadeInput input) {
+    private Optional<BendMade> bendMade(
+            String at, SimulateRequest.BendMadeInput input, Optional<Tooling> tooling) {
         Optional<Length> position = length(at + "/positionIn", input.positionIn());
-        Optional<Reference> reference = required(at + "/reference", input.reference());
-        Optional<HookSide> hook = required(at + "/hookTowards", input.hookTowards());
+        Optional<Placing> placing =
+                required(at + "/reference", input.reference()).flatMap(on -> placing(at, input, on, tooling));
         Optional<Angle> angle = angle(at + "/angleDeg", input.angleDeg());
         Optional<Angle> roll = input.rollDeg() == null
                 ? Optional.of(Angle.ZERO)
                 : angle(at + "/rollDeg", input.rollDeg().doubleValue());
-        if (position.isEmpty() || reference.isEmpty() || hook.isEmpty() || angle.isEmpty() || roll.isEmpty()) {
+        if (position.isEmpty() || placing.isEmpty() || angle.isEmpty() || roll.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(
-                new BendMade(position.get(), new ShoePlacing(reference.get(), hook.get()), angle.get(), roll.get()));
+        return Optional.of(new BendMade(position.get(), placing.get(), angle.get(), roll.get()));
+    }
+
+    /** What stood on a ring; it must be something that the tool has. */
+    private Optional<Placing> placing(
+            String at, SimulateRequest.BendMadeInput input, OnRing on, Optional<Tooling> tooling) {
+        Optional<Placing> placing = on.reference().isEmpty()
+                ? Optional.of(Placing.middle())
+                : required(at + "/hookTowards", input.hookTowards())
+                        .map(hook -> new ShoePlacing(on.reference().get(), hook));
+        if (tooling.isPresent() && tooling.get().shoe().isPresent() == on.reference().isEmpty()) {
+            fault(
+                    FaultCode.TOOL_WITHOUT_MARK,
+                    at + "/reference",
+                    on.reference().isEmpty()
+                            ? "a shoe is set by its arrow, star or notch, not by the middle of the curve"
+                            : "bent with heat there is no " + on.id() + ": the ring is the middle of the curve");
+            return Optional.empty();
+        }
+        return placing;
     }
 
     /** A whole layout request as the core's question. */

@@ -19,6 +19,7 @@ import lobrik.shape.Piece;
 import lobrik.shop.Placing;
 import lobrik.shop.Reference;
 import lobrik.shop.ShoePlacing;
+import lobrik.shop.WarmPlacing;
 import lobrik.shop.Tooling;
 
 /**
@@ -98,13 +99,14 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
                 && isByTheArrow(layout.marks().getFirst().placing())
                 && layout.shrink().equals(Length.ZERO);
         return byTheArrow
-                ? layout.job().tooling().shoe().takeUp()
+                ? layout.job().tooling().takenOff()
                 : layout.shrink().times(-1);
     }
 
     private static boolean isByTheArrow(Placing placing) {
         return switch (placing) {
             case ShoePlacing shoe -> shoe.reference() == Reference.ARROW;
+            case WarmPlacing _ -> true;
         };
     }
 

@@ -11,14 +11,17 @@ import lobrik.layout.Method;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.QuantityKind;
 import lobrik.shape.Surround;
+import lobrik.shop.Former;
 import lobrik.shop.HookSide;
-import lobrik.shop.Reference;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Scheme;
 import lobrik.wire.BendInput;
+import lobrik.wire.BenderInput;
 import lobrik.wire.KindsAnswer;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.ObstacleShape;
+import lobrik.wire.OnRing;
 import lobrik.wire.QuantityRequest;
 import lobrik.wire.Unit;
 import org.springframework.stereotype.Component;
@@ -35,17 +38,19 @@ public final class WireJson extends SimpleModule {
     public static final List<Class<? extends Enum<?>>> BY_ID = List.of(
             ClearancePreset.class,
             End.class,
+            Former.Support.class,
             HookSide.class,
             Judged.Band.class,
             LengthUnit.class,
             MarkDatum.class,
             Method.class,
             ObstacleShape.class,
+            OnRing.class,
             QuantityKind.class,
             QuantityRequest.Kind.class,
-            Reference.class,
             Scheme.class,
             Surround.Kind.class,
+            ToolKind.class,
             Unit.class);
 
     private static final JsonMapper MAPPER =
@@ -57,6 +62,7 @@ public final class WireJson extends SimpleModule {
         BY_ID.forEach(type -> setMixInAnnotation(type, ById.class));
         setMixInAnnotation(BendInput.class, AsItsFormSays.class);
         addDeserializer(BendInput.class, new BendReading());
+        setMixInAnnotation(BenderInput.class, WithoutNulls.class);
         setMixInAnnotation(LayoutRequest.class, WithoutNulls.class);
         setMixInAnnotation(KindsAnswer.InputAnswer.class, WithoutNulls.class);
     }

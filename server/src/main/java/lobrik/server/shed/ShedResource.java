@@ -8,10 +8,13 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.layout.Caution;
+import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
+import lobrik.shop.ShoeFigures;
 import lobrik.shop.Tooling;
 import lobrik.wire.BenderInput;
 import lobrik.wire.ConduitInput;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -33,6 +36,7 @@ class ShedResource {
     /**
      * A bender with its figures as the calculation interface takes them, and what follows from them.
      *
+     * @param arrowLeadIn null for a tool without a shoe
      * @param revision how often its figures were changed, and one
      */
     record BenderView(
@@ -42,7 +46,7 @@ class ShedResource {
             int revision,
             BenderInput figures,
             double gainIn,
-            double arrowLeadIn) {}
+            @Nullable Double arrowLeadIn) {}
 
     private final EntityManager entities;
     private final Rack rack;
@@ -84,6 +88,6 @@ class ShedResource {
                 racked.revision().revision(),
                 BenderInput.of(tooling.tool()),
                 tooling.gain().inches(),
-                tooling.shoe().arrowLead().inches());
+                tooling.shoe().map(ShoeFigures::arrowLead).map(Length::inches).orElse(null));
     }
 }

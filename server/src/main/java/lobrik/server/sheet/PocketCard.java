@@ -7,10 +7,14 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.layout.MultiplierChart;
 import lobrik.layout.SpacingTable;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
 import lobrik.server.shed.Rack;
+import lobrik.shop.Former;
+import lobrik.shop.Machine;
+import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import org.openpdf.text.Document;
 import org.openpdf.text.pdf.PdfWriter;
@@ -164,12 +168,7 @@ final class PocketCard {
         canvas.fitted(Typeface.TEXT, 11, left, line, inner, racked.conduit().label());
         line -= 12;
         Tooling tooling = racked.tooling();
-        for (Row row : List.of(
-                new Row("Take-up", said(tooling.shoe().takeUp(), unit)),
-                new Row("Gain of a ninety", said(tooling.gain(), unit)),
-                new Row("Centreline radius", said(tooling.tool().radius(), unit)),
-                new Row("Arrow to star", said(tooling.shoe().starOffset(), unit)),
-                new Row("Arrow to notch", said(tooling.shoe().notchOffset(), unit)))) {
+        for (Row row : figures(tooling, unit)) {
             line -= 16;
             canvas.text(Typeface.TEXT, 11, left, line, row.name());
             canvas.text(Typeface.FIGURES, 13, left + inner, line, Canvas.Align.RIGHT, row.figure());
@@ -220,6 +219,45 @@ final class PocketCard {
     }
 
     private record Row(String name, String figure) {}
+
+    /** What a tool takes: five figures, whatever tool it is. */
+    private static List<Row> figures(Tooling tooling, LengthUnit unit) {
+        Row gain = new Row("Gain of a ninety", said(tooling.gain(), unit));
+        Row radius = new Row("Centreline radius", said(tooling.tool().radius(), unit));
+        return switch (tooling.tool()) {
+            case Shoe _ ->
+                List.of(
+                        new Row("Take-up", said(tooling.takenOff(), unit)),
+                        gain,
+                        radius,
+                        new Row(
+                                "Arrow to star",
+                                said(tooling.shoe().orElseThrow().starOffset(), unit)),
+                        new Row(
+                                "Arrow to notch",
+                                said(tooling.shoe().orElseThrow().notchOffset(), unit)));
+            case Machine machine ->
+                List.of(
+                        new Row("Deduct", said(machine.takeUp(), unit)),
+                        gain,
+                        radius,
+                        new Row("Least stub", said(machine.minStub(), unit)),
+                        new Row(
+                                "Springback of a ninety",
+                                machine.springback(Angle.RIGHT).text()));
+            case Former former ->
+                List.of(
+                        new Row("Middle of the curve to the back", said(tooling.middleToBack(), unit)),
+                        gain,
+                        radius,
+                        new Row(
+                                "Heated for a ninety",
+                                said(
+                                        tooling.arcLength(Angle.RIGHT).plus(Former.WARMED_BESIDE.times(2)),
+                                        unit)),
+                        new Row("Wall left outside", decimal(100 * former.wallLeft(tooling.conduit()), 0) + " %"));
+        };
+    }
 
     private static String said(Length length, LengthUnit unit) {
         return unit == LengthUnit.INCH ? TapeDivision.THIRTY_SECOND.text(length) : length.inWords(unit);
