@@ -1,13 +1,9 @@
 package lobrik.cause;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
 import java.util.Set;
-import java.util.function.IntFunction;
-import java.util.function.ToDoubleFunction;
-import java.util.stream.Stream;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
@@ -17,15 +13,9 @@ import lobrik.bend.RollingOffset;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
-import lobrik.derivation.Derivation;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
-import lobrik.layout.Mark;
-import lobrik.measure.Angle;
 import lobrik.measure.QuantityKind;
-import lobrik.shop.AngleLines;
-import lobrik.shop.Reference;
-import lobrik.shop.ShoePlacing;
 
 /** What can go wrong while bending and while reading. */
 final class BendHypotheses {
@@ -36,6 +26,7 @@ final class BendHypotheses {
     private static final Hypothesis.Free TURN = new Hypothesis.Free(15, 0);
     private static final Hypothesis.Free READ_LENGTH = new Hypothesis.Free(1, 0);
     private static final Hypothesis.Free READ_ANGLE = new Hypothesis.Free(5, 0);
+    private static final Hypothesis.Free READ_PERCENTAGE = new Hypothesis.Free(10, 0);
     private static final double TWIST = 6;
     private static final double FIRST_TWIST = 4;
 
@@ -149,6 +140,14 @@ final class BendHypotheses {
         }
     }
 
+    private static Hypothesis.Free misread(QuantityKind measured) {
+        return switch (measured) {
+            case LENGTH -> READ_LENGTH;
+            case ANGLE -> READ_ANGLE;
+            case PERCENTAGE -> READ_PERCENTAGE;
+        };
+    }
+
     private void doubt(FeatureId feature) {
         // The angle of a single ninety shows in nothing else that is read: it is the piece itself.
         if (bends == 1 && layout.derivation().slope().isEmpty() && feature.measured() == QuantityKind.ANGLE) {
@@ -159,7 +158,7 @@ final class BendHypotheses {
                 0,
                 feature.id(),
                 1,
-                feature.measured() == QuantityKind.LENGTH ? READ_LENGTH : READ_ANGLE,
+                misread(feature.measured()),
                 (making, amount) -> making.misread(feature, amount)));
     }
 }

@@ -8,6 +8,7 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
@@ -39,6 +40,9 @@ public record Case(
 
     /** What a level reads to (handbook 7). */
     public static final Angle USUAL_SIGMA_ANGLE = Angle.ofDegrees(0.5);
+
+    /** How round a bend stays that nothing went wrong with, besides what a caliper reads to. */
+    public static final Percentage USUAL_SIGMA_FLATTENING = Percentage.of(2.5);
 
     private static final Length LARGEST_INSERTION = Length.ofInches(12);
 
@@ -74,6 +78,7 @@ public record Case(
         return switch (feature.measured()) {
             case LENGTH -> sigmaLength.inches();
             case ANGLE -> sigmaAngle.degrees();
+            case PERCENTAGE -> USUAL_SIGMA_FLATTENING.perCent();
         };
     }
 

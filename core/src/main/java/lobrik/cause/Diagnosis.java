@@ -54,6 +54,7 @@ public record Diagnosis(
     private static final double UNKNOWN_LENGTH = 0.75;
 
     private static final double UNKNOWN_ANGLE = 4;
+    private static final double UNKNOWN_PERCENTAGE = 8;
 
     /** Finds the causes. */
     public static Diagnosis of(Case seen) {
@@ -194,13 +195,21 @@ public record Diagnosis(
             double log = 0;
             for (int i = 0; i < scene.size(); i++) {
                 Scene.Slot slot = scene.slots().get(i);
-                double spread = slot.feature().measured() == QuantityKind.LENGTH ? UNKNOWN_LENGTH : UNKNOWN_ANGLE;
+                double spread = unknown(slot.feature().measured());
                 double variance = slot.sigma() * slot.sigma();
                 double off = slot.read() - asPlanned.predicted(i);
                 log -= 0.5 * Math.log((variance + spread * spread) / variance)
                         + 0.5 * off * off / (variance + spread * spread);
             }
             return log;
+        }
+
+        private static double unknown(QuantityKind measured) {
+            return switch (measured) {
+                case LENGTH -> UNKNOWN_LENGTH;
+                case ANGLE -> UNKNOWN_ANGLE;
+                case PERCENTAGE -> UNKNOWN_PERCENTAGE;
+            };
         }
 
         private Diagnosis told() {

@@ -15,6 +15,15 @@ final class FormerHypotheses {
     /** Inches that are missing of the heated length. */
     private static final Hypothesis.Free SHORT = new Hypothesis.Free(2.5, 1.5);
 
+    /** With less than this part of its length warm nobody bends it at all. */
+    private static final double MOST_MISSING = 0.7;
+
+    /**
+     * How flat the cold sides press a curve, in per cent for the whole of its length: as if the outside stretched by what is missing. An
+     * assumption of ours, as no table gives it; a caliper decides.
+     */
+    private static final double KINKS = 45;
+
     /** Ends are mixed up less often than that the ring is where it begins. */
     private static final double END = 0.3;
 
@@ -66,14 +75,18 @@ final class FormerHypotheses {
         for (int i = 0; i < bends; i++) {
             int bend = i;
             double radians = layout.marks().get(i).angle().radians();
-            double most = (former.radius().inches() - 1) * radians;
+            double heated = former.radius().inches() * radians;
+            double most = MOST_MISSING * heated;
             all.add(Hypothesis.fitted(
                     CauseId.HEATED_SHORT,
                     i + 1,
                     "",
                     1,
                     SHORT,
-                    (making, amount) -> making.tighten(bend, Math.clamp(amount, 0, most) / radians)));
+                    (making, amount) -> {
+                        double missing = Math.clamp(amount, 0, most);
+                        making.tighten(bend, missing / radians, KINKS * missing / heated);
+                    }));
         }
     }
 }

@@ -48,6 +48,9 @@ final class Making {
     /** What each bend was made with: the tool of the exercise, or another. */
     final Tool[] tools;
 
+    /** How flat each bend came out, in per cent. */
+    final double[] flattened;
+
     double length;
 
     /** Whether a landing was measured to where the bend was made, and not to its ring. */
@@ -70,6 +73,7 @@ final class Making {
             double[] rolls,
             Placing[] placings,
             Tool[] tools,
+            double[] flattened,
             double length,
             Following following) {
         this.own = own;
@@ -79,6 +83,7 @@ final class Making {
         this.rolls = rolls;
         this.placings = placings;
         this.tools = tools;
+        this.flattened = flattened;
         this.length = length;
         this.following = following;
     }
@@ -127,6 +132,7 @@ final class Making {
                 marks.stream().mapToDouble(mark -> mark.roll().degrees()).toArray(),
                 marks.stream().map(Mark::placing).toArray(Placing[]::new),
                 marks.stream().map(_ -> layout.job().tooling().tool()).toArray(Tool[]::new),
+                new double[marks.size()],
                 layout.predicted().length().inches(),
                 new Following(marks, backs));
     }
@@ -140,6 +146,7 @@ final class Making {
                 rolls.clone(),
                 placings.clone(),
                 tools.clone(),
+                flattened.clone(),
                 length,
                 following);
     }
@@ -209,8 +216,13 @@ final class Making {
         placings[bend] = new WarmPlacing(on);
     }
 
-    /** The curve came out tighter by so many inches of its radius, or wider. */
-    void tighten(int bend, double by) {
+    /**
+     * The curve came out tighter by so many inches of its radius, or wider.
+     *
+     * @param flattening that this makes of it, in per cent
+     */
+    void tighten(int bend, double by, double flattening) {
+        flattened[bend] += flattening;
         tools[bend] = tools[bend].withRadius(
                 Length.ofInches(tools[bend].radius().inches() - by));
     }

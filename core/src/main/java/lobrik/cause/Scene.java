@@ -6,7 +6,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import lobrik.feature.FeatureId;
-import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Length;
@@ -120,9 +119,26 @@ final class Scene {
     }
 
     private static double asMade(Making making, Feature feature) {
-        return feature.id().kind() == FeatureKind.MARK
-                ? making.rings[feature.id().number() - 1]
-                : feature.value().number();
+        return switch (feature.id().kind()) {
+            case MARK -> making.rings[feature.id().number() - 1];
+            case FLATTENING -> making.flattened[feature.id().number() - 1];
+            case LEG,
+                    OTHER_LEG,
+                    BETWEEN,
+                    SECOND_LEG,
+                    DROP,
+                    SET_BACK,
+                    RISE,
+                    ROLL,
+                    HEIGHT,
+                    CENTRE,
+                    FLAT,
+                    LANDING,
+                    ANGLE,
+                    TAIL_LIFT,
+                    DOG_LEG,
+                    OVERALL -> feature.value().number();
+        };
     }
 
     /** What would be read of features that were not read yet. */

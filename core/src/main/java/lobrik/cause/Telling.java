@@ -10,6 +10,7 @@ import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shop.Former;
 import lobrik.shop.Machine;
@@ -149,6 +150,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
         return switch (quantity) {
             case Length length -> length.inWords(unit);
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 

@@ -6,6 +6,7 @@ import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 
 /**
@@ -41,6 +42,7 @@ public record InputRange(InputId input, Quantity from, Quantity to, Quantity ste
         return switch (quantity) {
             case Length length -> length.inWords();
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 
 /** Collects the faults of a set of inputs, so that all of them are told at once. */
 public final class Faults {
@@ -38,6 +39,16 @@ public final class Faults {
 
     /** Between two limits, both included. */
     public void requireWithin(String input, String name, Angle value, Angle least, Angle most) {
+        if (value.isLessThan(least) || value.isMoreThan(most)) {
+            add(
+                    FaultCode.OUT_OF_RANGE,
+                    input,
+                    name + " is " + value.text() + "; it must be from " + least.text() + " to " + most.text());
+        }
+    }
+
+    /** Between two limits, both included. */
+    public void requireWithin(String input, String name, Percentage value, Percentage least, Percentage most) {
         if (value.isLessThan(least) || value.isMoreThan(most)) {
             add(
                     FaultCode.OUT_OF_RANGE,

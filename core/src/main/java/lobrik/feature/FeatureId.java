@@ -53,6 +53,11 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
         return new FeatureId(FeatureKind.ANGLE, number);
     }
 
+    /** How flat the bend with this number is, from 1. */
+    public static FeatureId flattening(int number) {
+        return new FeatureId(FeatureKind.FLATTENING, number);
+    }
+
     public String id() {
         return number == 0 ? kind.id() : kind.id() + number;
     }

@@ -84,7 +84,14 @@ public enum FeatureKind {
             "Overall",
             "the overall length",
             QuantityKind.LENGTH,
-            "End face to end face along the datum leg");
+            "End face to end face along the datum leg"),
+    /** How much a bend that was made with heat is flatter than the conduit was round. */
+    FLATTENING(
+            "flattening",
+            "Flattening",
+            "flattening",
+            QuantityKind.PERCENTAGE,
+            "Caliper across the flattest place, of the diameter beside the bend");
 
     /** Every row of a record is read by it. */
     private static final Map<String, FeatureKind> BY_ID =
@@ -130,7 +137,7 @@ public enum FeatureKind {
 
     /** Whether a piece has one for each of its bends. */
     public boolean isNumbered() {
-        return this == MARK || this == ANGLE;
+        return this == MARK || this == ANGLE || this == FLATTENING;
     }
 
     /** Whether it is taken to the far end face, so that it depends on the length of the conduit. */

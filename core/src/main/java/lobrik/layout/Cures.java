@@ -28,6 +28,7 @@ import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.AngleLines;
@@ -39,6 +40,7 @@ import lobrik.shop.AngleLines;
 final class Cures {
 
     private static final Angle ANGLE_STEP = Angle.ofDegrees(0.5);
+    private static final Percentage PERCENTAGE_STEP = Percentage.of(1);
     private static final int LONGEST_REACH = 1 << 13;
     private static final int MOST_CURES = 3;
 
@@ -203,6 +205,7 @@ final class Cures {
         return switch (current) {
             case Length _ -> division().step();
             case Angle _ -> ANGLE_STEP;
+            case Percentage _ -> PERCENTAGE_STEP;
         };
     }
 
@@ -215,6 +218,7 @@ final class Cures {
         String size = switch (value) {
             case Length length -> division().text(length) + (division().isInchFraction() ? " in" : "");
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
         return new Cure.Size(lever.input(), "make " + lever.name() + " " + size, value);
     }

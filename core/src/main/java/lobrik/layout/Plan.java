@@ -8,6 +8,7 @@ import lobrik.derivation.Derivation;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 
 /**
@@ -26,6 +27,9 @@ record Plan(List<Mark> marks, Length shrink, Map<FeatureId, Quantity> targets, D
         for (Mark mark : marks) {
             targets.put(FeatureId.mark(mark.number()), mark.position());
             targets.put(FeatureId.angle(mark.number()), mark.angle());
+            if (mark.placing().onShoe().isEmpty()) {
+                targets.put(FeatureId.flattening(mark.number()), Percentage.ZERO);
+            }
         }
     }
 

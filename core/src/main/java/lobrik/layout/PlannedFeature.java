@@ -3,6 +3,7 @@ package lobrik.layout;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.Feature;
@@ -21,6 +22,7 @@ public record PlannedFeature(Quantity asked, Quantity right, Feature onPredicted
         Quantity right = switch (onPredicted.value()) {
             case Length length -> length.nearest(division);
             case Angle angle -> angle;
+            case Percentage part -> part;
         };
         return new PlannedFeature(asked, right, onPredicted);
     }

@@ -11,6 +11,7 @@ import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
@@ -79,6 +80,7 @@ final class WhyPredicted {
         return switch (quantity) {
             case Length length -> Math.abs(length.inches()) < 1e-3;
             case Angle angle -> Math.abs(angle.degrees()) < 1e-3;
+            case Percentage part -> Math.abs(part.perCent()) < 1e-3;
         };
     }
 

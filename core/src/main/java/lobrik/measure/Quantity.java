@@ -1,17 +1,17 @@
 package lobrik.measure;
 
 /**
- * A length or an angle: what a feature of a piece is measured in.
+ * A length, an angle or a percentage: what a feature of a piece is measured in.
  *
  * <p>Each is a whole count of a very small unit, so that readings, targets and tolerances compare exactly and "a reading
  * on the limit counts as inside" (handbook 7) holds without a fudge.
  */
-public sealed interface Quantity permits Length, Angle {
+public sealed interface Quantity permits Length, Angle, Percentage {
 
-    /** The size in the small unit of its type: picometres or nanodegrees. */
+    /** The size in the small unit of its type: picometres, nanodegrees or billionths of one per cent. */
     long count();
 
-    /** The size in the unit that people name: inches or degrees. */
+    /** The size in the unit that people name: inches, degrees or per cent. */
     double number();
 
     /** The quantity of the same type with this count. */
@@ -20,7 +20,7 @@ public sealed interface Quantity permits Length, Angle {
     /**
      * This less the other.
      *
-     * @throws IllegalArgumentException if one is a length and the other an angle
+     * @throws IllegalArgumentException if they are not of one type
      */
     default Quantity minus(Quantity other) {
         requireSameType(other);
@@ -29,7 +29,7 @@ public sealed interface Quantity permits Length, Angle {
 
     private void requireSameType(Quantity other) {
         if (getClass() != other.getClass()) {
-            throw new IllegalArgumentException("a length and an angle cannot be compared: " + this + ", " + other);
+            throw new IllegalArgumentException("quantities of two types cannot be compared: " + this + ", " + other);
         }
     }
 }

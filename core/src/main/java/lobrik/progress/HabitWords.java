@@ -4,6 +4,7 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 
@@ -58,6 +59,9 @@ public record HabitWords(LengthUnit unit) {
                 (bias.kind().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many + " is ringed "
                         + size + (more ? " too far out." : " short.");
             case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
+            case FLATTENING ->
+                (bias.kind().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many
+                        + " is flattened by " + size + ".";
             case TAIL_LIFT -> "The far end of " + many + (more ? " kicks up " + size + "." : " dips " + size + ".");
             case LANDING, CENTRE ->
                 capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far out." : " short.");
@@ -76,6 +80,7 @@ public record HabitWords(LengthUnit unit) {
         return switch (off) {
             case Length length -> fine(length.abs());
             case Angle angle -> Angle.ofDegrees(Math.abs(angle.degrees())).text();
+            case Percentage part -> new Percentage(Math.abs(part.billionths())).text();
         };
     }
 
@@ -86,6 +91,7 @@ public record HabitWords(LengthUnit unit) {
                         ? TapeDivision.MILLIMETRE.signedText(length)
                         : TapeDivision.THIRTY_SECOND.signedText(length);
             case Angle angle -> angle.signedText();
+            case Percentage part -> part.signedText();
         };
     }
 

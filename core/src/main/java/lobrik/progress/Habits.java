@@ -12,7 +12,6 @@ import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
-import lobrik.measure.QuantityKind;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
 import org.hipparchus.distribution.continuous.TDistribution;
@@ -79,10 +78,10 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
 
     /** Angles, rings and planes are what hands do; the rest follows from them. */
     private static int rank(Habit.Bias bias) {
-        return bias.feature().measured() == QuantityKind.ANGLE
-                        || !bias.feature().isOfFinishedPiece()
-                ? 0
-                : 1;
+        return switch (bias.feature().measured()) {
+            case ANGLE, PERCENTAGE -> 0;
+            case LENGTH -> bias.feature().isOfFinishedPiece() ? 1 : 0;
+        };
     }
 
     private List<Series> series(List<Outcome> pieces) {

@@ -5,6 +5,7 @@ import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.verdict.Tolerances;
 
 /** How closely a piece was judged: the limits that it had to keep. */
@@ -29,6 +30,9 @@ public record Strictness(Length length, Angle angle, Angle dogLeg) {
                     } else {
                         angle = limit.isMoreThan(angle) ? limit : angle;
                     }
+                }
+                case Percentage _ -> {
+                    // A set that is strict of lengths and angles is a strict one.
                 }
             }
         }

@@ -3,6 +3,7 @@ package lobrik.reading;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
@@ -12,6 +13,9 @@ public final class Nudge {
 
     /** What a level shows, and what an angle is set by. */
     public static final Angle ANGLE_STEP = Angle.ofDegrees(0.5);
+
+    /** A caliper shows more, but nobody bends by it. */
+    private static final Percentage PERCENTAGE_STEP = Percentage.of(0.5);
 
     private Nudge() {}
 
@@ -34,6 +38,10 @@ public final class Nudge {
                 new Angle(Math.max(0, moved(angle.nanodegrees(), ANGLE_STEP.nanodegrees(), steps)))
                         .text()
                         .replace("°", "");
+            case Percentage part ->
+                new Percentage(Math.max(0, moved(part.billionths(), PERCENTAGE_STEP.billionths(), steps)))
+                        .text()
+                        .replace(" %", "");
         };
     }
 

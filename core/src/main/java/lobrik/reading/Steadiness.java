@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 
 /**
@@ -46,6 +47,7 @@ public record Steadiness(State state, Optional<Quantity> reading, Quantity sprea
     private static final Length TOGETHER_LENGTH = Length.ofFraction(0, 1, 64);
 
     private static final Angle TOGETHER_ANGLE = Angle.ofDegrees(0.15);
+    private static final Percentage TOGETHER_PERCENTAGE = Percentage.of(0.5);
 
     /** Of its way to and fro, noise ends up less than this part further. */
     private static final double NOISE_GETS_NOWHERE = 0.35;
@@ -53,7 +55,7 @@ public record Steadiness(State state, Optional<Quantity> reading, Quantity sprea
     /**
      * Looks at what a gauge showed.
      *
-     * @param samples from the oldest, all lengths or all angles
+     * @param samples from the oldest, all of one kind
      */
     public static Steadiness of(List<Sample> samples, long now) {
         List<Sample> lately = since(samples, now - LATELY_MILLIS);
@@ -78,6 +80,7 @@ public record Steadiness(State state, Optional<Quantity> reading, Quantity sprea
         return switch (spread) {
             case Length _ -> TOGETHER_LENGTH.count();
             case Angle _ -> TOGETHER_ANGLE.count();
+            case Percentage _ -> TOGETHER_PERCENTAGE.count();
         };
     }
 

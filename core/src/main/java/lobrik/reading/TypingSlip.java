@@ -9,6 +9,7 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 import lobrik.measure.RefusedText;
@@ -26,6 +27,7 @@ public record TypingSlip(Quantity off, Optional<String> meant) {
 
     private static final Length FAR_LENGTH = Length.ofInches(1);
     private static final Angle FAR_ANGLE = Angle.ofDegrees(8);
+    private static final Percentage FAR_PERCENTAGE = Percentage.of(30);
 
     /** What was meant is not proposed unless it is this near, in tolerances. */
     private static final int NEAR_TOLERANCES = 2;
@@ -46,6 +48,7 @@ public record TypingSlip(Quantity off, Optional<String> meant) {
         long far = switch (off) {
             case Length _ -> FAR_LENGTH.count();
             case Angle _ -> FAR_ANGLE.count();
+            case Percentage _ -> FAR_PERCENTAGE.count();
         };
         if (Math.abs(off.count()) < Math.max(far, FAR_TOLERANCES * tolerance.count())) {
             return Optional.empty();

@@ -6,6 +6,7 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.verdict.Judged;
 
@@ -54,6 +55,7 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
         return switch (deviation) {
             case Length length -> length.abs().inWords(unit);
             case Angle angle -> Angle.ofDegrees(Math.abs(angle.degrees())).text();
+            case Percentage part -> new Percentage(Math.abs(part.billionths())).text();
         };
     }
 

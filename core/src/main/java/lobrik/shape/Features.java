@@ -16,6 +16,7 @@ import lobrik.bend.Stub90;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 
 /**
@@ -78,6 +79,7 @@ public final class Features {
             case Saddle4 _ -> features.saddle4();
             case OverBent90 _ -> features.overBent();
         }
+        features.flattenings();
         return List.copyOf(features.found);
     }
 
@@ -224,6 +226,16 @@ public final class Features {
         for (int i = 0; i < piece.bends().size(); i++) {
             Vector3 middle = piece.arcs().get(i).at(0.5).origin();
             add(FeatureId.angle(i + 1), piece.bends().get(i).angle(), middle, middle);
+        }
+    }
+
+    /** Of what was bent with heat; how flat a bend becomes does not follow from its shape, and a right one stays round. */
+    private void flattenings() {
+        for (int i = 0; i < piece.bends().size(); i++) {
+            if (piece.bends().get(i).placing().onShoe().isEmpty()) {
+                Vector3 middle = piece.arcs().get(i).at(0.5).origin();
+                add(FeatureId.flattening(i + 1), Percentage.ZERO, middle, middle);
+            }
         }
     }
 

@@ -14,6 +14,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
@@ -130,6 +131,8 @@ public final class AsMeasured {
         return switch (difference) {
             case Length length -> length.inches() / SIGMA_IN;
             case Angle angle -> angle.degrees() / SIGMA_DEG;
+            // How flat it is says nothing of where it goes.
+            case Percentage _ -> 0;
         };
     }
 }

@@ -42,7 +42,7 @@ public enum DeviationKind {
                     case LEG, BETWEEN, SECOND_LEG, DROP -> LEGS;
                     case RISE, ROLL, HEIGHT, SET_BACK -> RISES;
                     case LANDING, CENTRE -> PLACES;
-                    case MARK, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL -> null;
+                    case MARK, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL, FLATTENING -> null;
                 });
     }
 }

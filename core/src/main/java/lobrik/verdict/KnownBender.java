@@ -9,6 +9,7 @@ import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 
 /**
@@ -59,6 +60,7 @@ public record KnownBender(String name, Map<DeviationKind, Effect> effects) {
         String amount = switch (off.withCount(Math.abs(off.count()))) {
             case Length length -> length.inWords(unit);
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
         return switch (kind) {
             case ANGLES -> "bends " + amount + (less ? " short" : " too far");

@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lobrik.feature.FeatureId;
-import lobrik.measure.QuantityKind;
 
 /**
  * A score with the reason of every lost point, and the scores of its parts.
@@ -110,6 +109,9 @@ public record Marksheet(Score score, List<Lost> lost, List<PartScore> parts) {
         if (!feature.isOfFinishedPiece()) {
             return Part.LAYOUT;
         }
-        return feature.measured() == QuantityKind.ANGLE ? Part.BENDING : Part.RESULT;
+        return switch (feature.measured()) {
+            case ANGLE, PERCENTAGE -> Part.BENDING;
+            case LENGTH -> Part.RESULT;
+        };
     }
 }

@@ -6,6 +6,7 @@ import lobrik.fault.Faults;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 
@@ -32,6 +33,11 @@ public record Tolerances(
         PerFeature<Tolerance> limits) {
 
     public static final double USUAL_PASS_MARK = 70;
+
+    /** How flat a bend may be (handbook 4.10), where a set does not say otherwise. */
+    private static final Percentage USUAL_FLATTENING = Percentage.of(10);
+
+    private static final Percentage SMALLEST_PERCENTAGE = Percentage.of(0.1);
 
     private static final Length LARGEST_LENGTH = Length.ofInches(12);
     private static final Angle SMALLEST_ANGLE = Angle.ofDegrees(0.01);
@@ -76,6 +82,13 @@ public record Tolerances(
                     faults.add(FaultCode.OUT_OF_RANGE, input, name + " is " + limit + "; it must be an angle");
                 }
             }
+            case PERCENTAGE -> {
+                if (limit instanceof Percentage part) {
+                    faults.requireWithin(input, name, part, SMALLEST_PERCENTAGE, Percentage.ALL);
+                } else {
+                    faults.add(FaultCode.OUT_OF_RANGE, input, name + " is " + limit + "; it must be a percentage");
+                }
+            }
         }
     }
 
@@ -105,6 +118,7 @@ public record Tolerances(
         return switch (feature.measured()) {
             case LENGTH -> bend.isSmall() && FeatureId.RISE.equals(feature) ? length.times(0.5) : length;
             case ANGLE -> FeatureId.DOG_LEG.equals(feature) ? dogLeg : angle;
+            case PERCENTAGE -> USUAL_FLATTENING;
         };
     }
 }

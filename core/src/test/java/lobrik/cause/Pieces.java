@@ -19,6 +19,7 @@ import lobrik.layout.Method;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
@@ -95,6 +96,7 @@ public final class Pieces {
         return switch (value) {
             case Length length -> length.nearest(TapeDivision.SIXTEENTH);
             case Angle angle -> Angle.ofDegrees(Math.rint(2 * angle.degrees()) / 2);
+            case Percentage part -> Percentage.of(Math.rint(2 * part.perCent()) / 2);
         };
     }
 

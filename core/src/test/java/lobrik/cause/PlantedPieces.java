@@ -9,11 +9,13 @@ import java.util.TreeMap;
 import lobrik.bend.BendKind;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
@@ -35,6 +37,14 @@ final class PlantedPieces {
     private static final double NOISE_CAN_LENGTH = 3 * TAPE_NOISE + 1.0 / 32;
 
     private static final double NOISE_CAN_ANGLE = 3 * LEVEL_NOISE + 0.25;
+
+    private static final double FLATNESS = 2;
+    private static final double NOISE_CAN_FLATTENING = 3 * FLATNESS;
+
+    /** How flat a curve gets that was warmed over none of its length, in per cent: at least, and at most. */
+    private static final double LEAST_KINK = 30;
+
+    private static final double MOST_KINK = 60;
 
     private static final int MOST_TRIES = 200;
 
@@ -90,7 +100,7 @@ final class PlantedPieces {
         return new Planted(layout, cause, hands.bend(), readings, visible);
     }
 
-    private static Map<FeatureId, Quantity> measured(Layout layout, FaultyHands hands) {
+    private Map<FeatureId, Quantity> measured(Layout layout, FaultyHands hands) {
         List<BendMade> bends = new ArrayList<>(hands.bends());
         Piece piece = Piece.simulate(layout.job().tooling(), hands.length(), bends);
         if (!piece.bends().equals(bends)) {
@@ -100,15 +110,24 @@ final class PlantedPieces {
         for (Feature feature : Features.of(layout.job().bend(), piece, hands.rings())) {
             values.put(feature.id(), feature.value());
         }
+        values.replaceAll((id, value) -> id.kind() == FeatureKind.FLATTENING ? flat(layout, bends.get(id.number() - 1)) : value);
         values.keySet()
                 .retainAll(layout.features().stream().map(PlannedFeature::id).toList());
         return values;
+    }
+
+    /** A curve that was bent tighter than it was warmed for goes flat. */
+    private Percentage flat(Layout layout, BendMade bend) {
+        double radius = layout.job().tooling().tool().radius().inches();
+        double tighter = bend.other().map(tool -> 1 - tool.radius().inches() / radius).orElse(0.0);
+        return Percentage.of(tighter * (LEAST_KINK + (MOST_KINK - LEAST_KINK) * random.nextDouble()));
     }
 
     private static boolean differs(Quantity one, Quantity other) {
         return switch (one.minus(other)) {
             case Length length -> Math.abs(length.inches()) > NOISE_CAN_LENGTH;
             case Angle angle -> Math.abs(angle.degrees()) > NOISE_CAN_ANGLE;
+            case Percentage part -> Math.abs(part.perCent()) > NOISE_CAN_FLATTENING;
         };
     }
 
@@ -122,6 +141,9 @@ final class PlantedPieces {
             }
             case Angle angle ->
                 Angle.ofDegrees(Math.abs(Math.rint(2 * (angle.degrees() + LEVEL_NOISE * random.nextGaussian())) / 2));
+            // Even a good bend is a little flat, and never less than not at all.
+            case Percentage part ->
+                Percentage.of(Math.abs(Math.rint(2 * (part.perCent() + FLATNESS * random.nextGaussian())) / 2));
         };
     }
 

@@ -62,6 +62,6 @@ class FeatureIdTest {
         shuffled.forEach(feature -> entries.put(feature, 1));
         assertThat(FeatureId.inOrder(entries).keySet()).containsExactlyElementsOf(inOrder);
         assertThat(inOrder.getFirst()).isEqualTo(FeatureId.mark(1));
-        assertThat(inOrder.getLast()).isEqualTo(FeatureId.OVERALL);
+        assertThat(inOrder.getLast()).isEqualTo(FeatureId.flattening(12));
     }
 }

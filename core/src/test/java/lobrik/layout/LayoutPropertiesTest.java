@@ -12,6 +12,7 @@ import lobrik.bend.OffsetLayout;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
@@ -32,6 +33,7 @@ class LayoutPropertiesTest {
         return switch (quantity) {
             case Length length -> length.inches();
             case Angle angle -> angle.degrees();
+            case Percentage part -> part.perCent();
         };
     }
 

@@ -25,6 +25,7 @@ import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
@@ -185,6 +186,7 @@ class AdviceTest {
         return switch (quantity) {
             case Length length -> length.inches();
             case Angle angle -> angle.degrees();
+            case Percentage part -> part.perCent();
         };
     }
 

@@ -15,6 +15,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.TapeDivision;
 import lobrik.shop.HookSide;
 import lobrik.shop.ShoePlacing;
@@ -136,6 +137,7 @@ class FeaturesTest {
                 .map(feature -> switch (feature.value()) {
                     case Length length -> length.inches();
                     case Angle angle -> angle.degrees();
+                    case Percentage part -> part.perCent();
                 })
                 .findFirst()
                 .orElseThrow();

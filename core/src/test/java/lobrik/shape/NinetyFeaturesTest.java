@@ -14,6 +14,7 @@ import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.shop.Conduit;
 import lobrik.shop.HookSide;
 import lobrik.shop.Placing;
@@ -38,6 +39,7 @@ class NinetyFeaturesTest {
                 .map(feature -> switch (feature.value()) {
                     case Length length -> length.inches();
                     case Angle angle -> angle.degrees();
+                    case Percentage part -> part.perCent();
                 })
                 .findFirst()
                 .orElseThrow();

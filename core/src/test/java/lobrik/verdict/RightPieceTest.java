@@ -21,6 +21,7 @@ import lobrik.layout.PlannedFeature;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import org.junit.jupiter.api.Test;
@@ -114,6 +115,7 @@ class RightPieceTest {
             Score score = set.read(feature -> switch (feature.predicted()) {
                 case Length length -> length.nearest(set.layout().job().school().division());
                 case Angle angle -> angle;
+                case Percentage part -> part;
             });
             assertThat(score.points()).as(set.toString()).isEqualTo(100);
             assertThat(score.passed()).isTrue();

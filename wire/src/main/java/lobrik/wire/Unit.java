@@ -3,13 +3,15 @@ package lobrik.wire;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 
 /** What a number of the interface is in. */
 public enum Unit {
     INCH("in"),
-    DEGREE("deg");
+    DEGREE("deg"),
+    PER_CENT("percent");
 
     private final String id;
 
@@ -32,6 +34,7 @@ public enum Unit {
         return switch (kind) {
             case LENGTH -> INCH;
             case ANGLE -> DEGREE;
+            case PERCENTAGE -> PER_CENT;
         };
     }
 
@@ -40,6 +43,7 @@ public enum Unit {
         return switch (quantity) {
             case Length _ -> INCH;
             case Angle _ -> DEGREE;
+            case Percentage _ -> PER_CENT;
         };
     }
 }

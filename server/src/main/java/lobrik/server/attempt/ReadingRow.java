@@ -14,6 +14,7 @@ import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
@@ -27,6 +28,7 @@ public class ReadingRow extends Numbered implements Entry {
 
     private static final String PICOMETRES = "pm";
     private static final String NANODEGREES = "ndeg";
+    private static final String BILLIONTHS_PER_CENT = "npct";
 
     /** What a correction corrects, and why. */
     public record Correction(UUID of, String reason) {}
@@ -117,6 +119,7 @@ public class ReadingRow extends Numbered implements Entry {
         row.unit = switch (value) {
             case Length _ -> PICOMETRES;
             case Angle _ -> NANODEGREES;
+            case Percentage _ -> BILLIONTHS_PER_CENT;
         };
         row.value = value.count();
         return row;
@@ -149,7 +152,7 @@ public class ReadingRow extends Numbered implements Entry {
         if (value == null) {
             return null;
         }
-        return PICOMETRES.equals(unit) ? new Length(value) : new Angle(value);
+        return feature().measured().ofCount(value);
     }
 
     String typed() {

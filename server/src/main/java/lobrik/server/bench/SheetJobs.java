@@ -12,6 +12,7 @@ import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.Measured;
 import lobrik.server.bench.BenchResource.CheckedFeature;
@@ -42,6 +43,7 @@ final class SheetJobs {
                                 .orElseGet(() -> switch (input.current()) {
                                     case Length length -> length.exactly(unit);
                                     case Angle angle -> angle.text();
+                                    case Percentage part -> part.text();
                                 })))
                 .toList();
         return new SheetJob(

@@ -10,6 +10,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
@@ -119,6 +120,9 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
                 yield feature.id().isSigned() ? read : read.max(Length.ZERO);
             }
             case Angle angle -> Angle.ofDegrees(Math.round(angle.degrees() * 2) / 2.0);
+            // Even a good bend is a little flat.
+            case Percentage part ->
+                Percentage.of(Math.round(2 * Math.max(0, part.perCent() + 2 + gaussian())) / 2.0);
         };
     }
 

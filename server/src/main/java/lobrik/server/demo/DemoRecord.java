@@ -12,6 +12,7 @@ import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
@@ -155,6 +156,7 @@ final class DemoRecord {
         String typed = switch (value) {
             case Length length -> TapeDivision.SIXTEENTH.text(length);
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
         entities.persist(ReadingRow.read(id, attempt.id(), feature, value, typed, taken, correction));
     }

@@ -17,6 +17,7 @@ import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
 import lobrik.server.platform.TurnedDown;
@@ -117,6 +118,7 @@ final class DrawingResource {
             return Optional.ofNullable(inputs.get(id)).map(input -> switch (input.current()) {
                 case Length length -> length.exactly(unit);
                 case Angle angle -> angle.text();
+                case Percentage part -> part.text();
             });
         }
     }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.reading.Steadiness;
 import lobrik.reading.Steadiness.Sample;
@@ -121,6 +122,7 @@ final class Gauge {
     private String text(Quantity quantity) {
         return switch (quantity) {
             case Angle angle -> rounded(angle.degrees(), 20);
+            case Percentage part -> rounded(part.perCent(), 20) + " %";
             case Length length ->
                 unit.equals("mm") ? rounded(length.millimetres(), 100) + " mm" : rounded(length.inches(), 2000) + " in";
         };

@@ -10,6 +10,7 @@ import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
@@ -74,6 +75,7 @@ record SheetContent(
         return switch (quantity) {
             case Length length -> length.exactly(unit());
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 
@@ -82,6 +84,7 @@ record SheetContent(
         return switch (quantity) {
             case Length length -> division().text(length);
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 

@@ -21,6 +21,7 @@ import lobrik.layout.Why;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.ElevationSketch;
@@ -260,6 +261,7 @@ final class SheetPage {
         return switch (quantity) {
             case Length length -> division.text(length);
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 

@@ -16,6 +16,7 @@ import lobrik.layout.Mark;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.OverlaySketch;
@@ -222,6 +223,7 @@ final class VerdictPage {
         return switch (quantity) {
             case Length length -> length.inWords(judged.unit());
             case Angle angle -> angle.text();
+            case Percentage part -> part.text();
         };
     }
 
@@ -231,6 +233,7 @@ final class VerdictPage {
                 (judged.unit() == LengthUnit.MILLIMETRE ? TapeDivision.MILLIMETRE : TapeDivision.SIXTEENTH)
                         .signedText(length);
             case Angle angle -> angle.signedText();
+            case Percentage part -> part.signedText();
         };
     }
 
