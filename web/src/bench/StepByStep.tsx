@@ -2,11 +2,24 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Strip } from '../drawing/Strip';
 import { StepWords } from '../set/Steps';
+import { LookFirst } from './LookFirst';
+import { RunsDown } from './RunsDown';
 
-/** The steps of bending, one at a time: the ring in hand on the conduit, the shoe on it, what to do and how far to pull. */
+/** The steps of bending, one at a time: the ring in hand on the conduit, the tool on it, what to do and how far to go. */
 export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Schemas['LayoutAnswer'] }) {
   const [at, setAt] = useState(0);
+  const [looked, setLooked] = useState(plan.before.length === 0);
   const step = plan.steps[at];
+  if (!looked) {
+    return (
+      <LookFirst
+        points={plan.before}
+        onDone={() => {
+          setLooked(true);
+        }}
+      />
+    );
+  }
   if (step === undefined) {
     return (
       <section aria-label="Bending" className="grid gap-2 border-t-2 border-base-content/60 pt-2">
@@ -33,6 +46,12 @@ export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Sche
       <div className="text-lg leading-snug">
         <StepWords step={step} plan={plan} />
       </div>
+      {(step.warmSeconds ?? 0) > 0 && (
+        <RunsDown key={`warm${String(at)}`} name="Warming" seconds={step.warmSeconds ?? 0} />
+      )}
+      {(step.coolSeconds ?? 0) > 0 && (
+        <RunsDown key={`cool${String(at)}`} name="Cooling" seconds={step.coolSeconds ?? 0} />
+      )}
       <div className="grid grid-cols-2 gap-2">
         <Move
           name="Back"

@@ -6,7 +6,7 @@ declare module 'bench-core' {
   export function read(feature: string, text: string, bare: 'in' | 'mm'): TextRead;
 
   /** What was typed into a field that takes a size: its value, or what is wrong with it. */
-  export function quantity(kind: 'length' | 'signedLength' | 'distance' | 'angle', text: string, bare: 'in' | 'mm'): TextRead;
+  export function quantity(kind: 'length' | 'signedLength' | 'distance' | 'angle' | 'percentage', text: string, bare: 'in' | 'mm'): TextRead;
 
   /** How far a reading is off, and what that is worth; with how much it may be over and under. */
   export function judge(feature: string, value: number, target: number, over: number, under: number): Judgement;

@@ -2,17 +2,17 @@ import { type BareUnit } from '../api/queries';
 import { Problem } from '../api/client';
 import { type BenchCore, useBenchCore } from './useBenchCore';
 
-/** A text in a field that takes a length or an angle. */
+/** A text in a field that takes a size. */
 export interface Typed {
   /** A distance may also be two readings of a tape. */
-  kind: 'length' | 'angle' | 'distance';
+  kind: 'length' | 'angle' | 'percentage' | 'distance';
   text: string;
   bare: BareUnit;
 }
 
 /** What a text is: a size, no size, or, where there is nothing to read yet, neither. */
 export interface Quantity {
-  /** Inches or degrees. */
+  /** Inches, degrees or per cent. */
   value: number | undefined;
   problem: Problem | null;
 }

@@ -4,6 +4,7 @@ import { quantityParts, quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
 import { spread } from './dimensionSpots';
+import { hookWords, onRing } from './onRing';
 import { flagWidth, NARROW_PX, Ring } from './StripRing';
 import { divisionFor } from './tape';
 import { TapeRule } from './TapeRule';
@@ -75,8 +76,15 @@ function StripDrawing({
     `Straight conduit${cut === undefined ? '' : `, cut ${quantityText(cut, 'in', display)}`}.`,
     ...plan.marks.map(
       (mark) =>
-        `Ring ${String(mark.number)} at ${quantityText(mark.positionIn, 'in', display)}: ${mark.reference} on the ring, ` +
-        `hook towards the ${mark.hookTowards === 'datum' ? 'datum end' : 'far end'}, bend ${quantityText(mark.angleDeg, 'deg', display)}.`,
+        `Ring ${String(mark.number)} at ${quantityText(mark.positionIn, 'in', display)}: ${standing(mark, plan.tool)}, ` +
+        `bend ${quantityText(mark.angleDeg, 'deg', display)}.`,
+    ),
+    ...plan.steps.flatMap(({ mark, heatFromIn, heatToIn }) =>
+      heatFromIn == null || heatToIn == null
+        ? []
+        : [
+            `Warm for ring ${String(mark)} from ${quantityText(heatFromIn, 'in', display)} to ${quantityText(heatToIn, 'in', display)}.`,
+          ],
     ),
   ].join(' ');
   return (
@@ -105,6 +113,11 @@ function StripDrawing({
           fill="var(--steel-sheen)"
           opacity={0.75}
         />
+        {plan.steps
+          .filter(({ mark }) => plan.marks.some(({ number }) => number === mark))
+          .map(({ mark, heatFromIn, heatToIn }) => (
+            <Heated key={mark} from={heatFromIn} to={heatToIn} x={x} top={top} tube={tube} />
+          ))}
         {plan.shape.arcs.map((arc, i) => (
           <rect
             key={i}
@@ -170,6 +183,7 @@ function StripDrawing({
         <Ring
           key={mark.number}
           mark={mark}
+          tool={plan.tool}
           x={x(mark.positionIn)}
           top={top}
           tube={tube}
@@ -179,6 +193,54 @@ function StripDrawing({
         />
       ))}
     </svg>
+  );
+}
+
+/** What is set on a ring, and which way round, in words. */
+function standing(mark: LayoutAnswer['marks'][number], tool: LayoutAnswer['tool']): string {
+  const hook = hookWords(mark.hookTowards, tool);
+  const on = `${onRing(mark.reference, tool)} on the ring`;
+  return hook === undefined ? on : `${on}, ${hook.side} towards the ${hook.end}`;
+}
+
+/** The length that is warmed: dashed ends, and waves above it, so that it is told without a colour, too. */
+function Heated({
+  from,
+  to,
+  x,
+  top,
+  tube,
+}: {
+  from: number | null | undefined;
+  to: number | null | undefined;
+  x: (inches: number) => number;
+  top: number;
+  tube: number;
+}) {
+  if (from == null || to == null) {
+    return null;
+  }
+  const waves = Math.max(2, Math.floor((x(to) - x(from)) / 16));
+  const step = (x(to) - x(from)) / waves;
+  const wave = Array.from(
+    { length: waves },
+    () => `q${String(step / 4)} -6 ${String(step / 2)} 0 t${String(step / 2)} 0`,
+  );
+  return (
+    <g stroke="var(--made)" fill="none">
+      <path d={`M${String(x(from))} ${String(top - 6)} ${wave.join(' ')}`} className="line-medium" />
+      {[from, to].map((end) => (
+        <line
+          key={end}
+          x1={x(end)}
+          x2={x(end)}
+          y1={top - 8}
+          y2={top + tube}
+          strokeDasharray="4 3"
+          className="line-thin"
+        />
+      ))}
+    </g>
   );
 }
 

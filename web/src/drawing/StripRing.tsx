@@ -4,13 +4,15 @@ import { FigureSpans } from '../entry/Figure';
 import { quantityParts } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Label } from './Dimension';
+import { hookWords, onRing } from './onRing';
 
 /** Below this width flags have only room for figures. */
 export const NARROW_PX = 600;
 
-/** A ring on the straight conduit, with its flag: what of the shoe goes on it, and which way the hook points. */
+/** A ring on the straight conduit, with its flag: what of the tool goes on it, and which way the hook of a shoe points. */
 export function Ring({
   mark,
+  tool,
   x,
   top,
   tube,
@@ -19,6 +21,7 @@ export function Ring({
   onAsk,
 }: {
   mark: LayoutAnswer['marks'][number];
+  tool: LayoutAnswer['tool'];
   x: number;
   top: number;
   tube: number;
@@ -28,11 +31,12 @@ export function Ring({
   onAsk?: ((about: string) => void) | undefined;
 }) {
   const display = useDisplayUnit();
-  const towards = mark.hookTowards === 'datum' ? -1 : 1;
   // The flag flies to the side that has room for it.
   const narrow = width < NARROW_PX;
   const side = x > width - (narrow ? 190 : 330) ? -1 : 1;
-  const arrow = mark.hookTowards === 'datum' ? '◂' : '▸';
+  const hook = hookWords(mark.hookTowards, tool);
+  const on = onRing(mark.reference, tool);
+  const brief = hook === undefined ? on : `${on} ${hook.sign}`;
   const ask = () => onAsk?.(`mark${String(mark.number)}`);
   return (
     <g
@@ -60,16 +64,20 @@ export function Ring({
         stroke="var(--color-base-content)"
         className="line-medium"
       />
-      <HookSign x={x} y={top + tube / 2} towards={towards} />
+      {hook === undefined ? (
+        <MiddleSign x={x} y={top + tube / 2} />
+      ) : (
+        <HookSign x={x} y={top + tube / 2} towards={hook.towards} />
+      )}
       {flagX === undefined ? (
         <>
           <RingNumber x={x} y={top - 29} number={mark.number} />
           <Label at={{ x: x + 20 * side, y: top - 29 }} size={29} anchor={side > 0 ? 'start' : 'end'}>
             <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
             <tspan fontSize={15} dx={10} fontWeight={500}>
-              {narrow
-                ? `${mark.reference} ${arrow}`
-                : `${mark.reference}, hook ${mark.hookTowards === 'datum' ? '◂ datum end' : 'far end ▸'}`}
+              {narrow || hook === undefined
+                ? brief
+                : `${on}, ${hook.side} ${hook.towards < 0 ? `${hook.sign} ${hook.end}` : `${hook.end} ${hook.sign}`}`}
             </tspan>
           </Label>
         </>
@@ -87,7 +95,7 @@ export function Ring({
             <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
             {!narrow && (
               <tspan fontSize={15} dx={7} fontWeight={500}>
-                {mark.reference} {arrow}
+                {brief}
               </tspan>
             )}
           </Label>
@@ -119,6 +127,18 @@ function RingNumber({ x, y, number }: { x: number; y: number; number: number }) 
 /** Room for the flag of one of several rings. */
 export function flagWidth(width: number): number {
   return width < NARROW_PX ? 84 : 196;
+}
+
+/** The middle of a curve: as far to both sides. */
+function MiddleSign({ x, y }: { x: number; y: number }) {
+  return (
+    <path
+      d={`M${String(x - 9)} ${String(y - 5)} v10 M${String(x - 9)} ${String(y)} h18 M${String(x + 9)} ${String(y - 5)} v10`}
+      fill="none"
+      stroke="var(--color-base-content)"
+      className="line-medium"
+    />
+  );
 }
 
 /** A small hook at the ring, open to the side that the lip of the shoe points to. */

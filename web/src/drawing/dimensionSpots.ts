@@ -44,7 +44,8 @@ function laneOf({ id, from, to }: Measure): Lane {
   if (featureOf(id).kind === 'mark') {
     return 'marks';
   }
-  if (featureOf(id).kind === 'angle') {
+  // How flat a bend is, too, is read at its middle.
+  if (featureOf(id).kind === 'angle' || featureOf(id).kind === 'flattening') {
     return 'angles';
   }
   return Math.abs(to.y - from.y) > Math.abs(to.x - from.x) || id === 'tailLift' || id === 'dogLeg' ? 'beside' : 'below';
@@ -56,28 +57,31 @@ const ROW_GAP = 7;
  * Room that the dimensions take around the piece.
  *
  * @param lanes how many rows of figures there is room for above the piece
+ * @param half of the conduit's diameter, inches: dimensions run along its axis or along its surface
  */
 export function roomAround(
   measures: readonly Measure[],
   sizeOf: (id: string) => PlaceSize,
   width: number,
   lanes: number,
+  half = 0,
 ): Box {
+  const end = 1 + half;
   const below = measures.filter((measure) => laneOf(measure) === 'below').map(({ id }) => sizeOf(id).height + ROW_GAP);
   const others = measures.filter((measure) => laneOf(measure) !== 'below').map(({ id }) => sizeOf(id).height + ROW_GAP);
   const usual = width < NARROW_PX ? 26 : 74;
   const [left, right] = [Math.min(...measures.map(leftOf)), Math.max(...measures.map(rightOf))];
   /** Figures of what stands at an end of the piece have their place beside it. */
-  const side = (end: (measure: Measure) => boolean) =>
+  const side = (stands: (measure: Measure) => boolean) =>
     Math.max(
       usual,
       ...measures
-        .filter((measure) => laneOf(measure) === 'beside' && isLeg(measure) && end(measure))
+        .filter((measure) => laneOf(measure) === 'beside' && isLeg(measure) && stands(measure))
         .map(({ id }) => sizeOf(id).width + 26),
     );
   return {
-    left: side((measure) => leftOf(measure) < left + 1),
-    right: side((measure) => rightOf(measure) > right - 1),
+    left: side((measure) => leftOf(measure) < left + end),
+    right: side((measure) => rightOf(measure) > right - end),
     top: (others.length === 0 ? 0 : lanes * Math.max(...others)) + 14,
     bottom: below.reduce((sum, each) => sum + each, 0) + 26,
   };

@@ -81,7 +81,7 @@ export function layOutElevation(
     ...reach(plan.around, pose.place),
     ...outline(plan.obstacle, box.right),
   ];
-  const room = roomAround(measures, sizeOf, width, 0);
+  const room = roomAround(measures, sizeOf, width, 0, half);
   const aspect = width / Math.max(1, height - 160);
   const roughly = foldsOf({ lines, kept }, box, aspect);
   const { scale } = foldedView(roughly, box, width, height, room);
@@ -90,7 +90,7 @@ export function layOutElevation(
   const first = [...sizes].find(([, { below = 0 }]) => below > 0)?.[0];
   // No more room around the piece than what is written needs: the drawing is what people look at.
   const at = (lanes: number) => {
-    const view = foldedView(folds, box, width, height, roomAround(measures, sizeOf, width, lanes));
+    const view = foldedView(folds, box, width, height, roomAround(measures, sizeOf, width, lanes, half));
     const fittings = plan.around.flatMap((each) => {
       const corners = reach([each], pose.place);
       return corners.length === 0 ? [] : [rectAround(corners.map(view.toScreen))];

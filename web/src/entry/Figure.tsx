@@ -1,9 +1,9 @@
 import { useDisplayUnit } from '../frame/signedIn';
-import { type FigureParts, type Fineness, partsToText, quantityParts } from './figures';
+import { type FigureParts, type FigureUnit, type Fineness, partsToText, quantityParts, spaced } from './figures';
 
 interface FigureProps {
   value: number;
-  unit: 'in' | 'deg';
+  unit: FigureUnit;
   signed?: boolean;
   /** Finer than the lines of a tape: for what was calculated. */
   fine?: boolean;
@@ -33,7 +33,7 @@ export function FigureSpans({ parts }: { parts: FigureParts }) {
           {parts.fraction}
         </tspan>
       )}
-      {parts.unit !== '' && <tspan>{parts.unit === 'mm' ? ' mm' : parts.unit}</tspan>}
+      {parts.unit !== '' && <tspan>{spaced(parts.unit)}</tspan>}
     </>
   );
 }

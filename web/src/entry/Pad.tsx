@@ -1,10 +1,11 @@
 import { Check, Delete, Minus, Plus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useDisplayUnit } from '../frame/signedIn';
+import type { QuantityKind } from './figures';
 import { SIXTEENTHS, typeBackspace, typeDigit, typeFraction, typeMinus } from './typing';
 
 interface PadProps {
-  kind: 'length' | 'angle';
+  kind: QuantityKind;
   /** What is typed can be less than nothing: a minus stands where the point is otherwise. */
   signed?: boolean;
   text: string;

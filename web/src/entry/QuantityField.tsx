@@ -3,11 +3,12 @@ import { type KeyboardEvent, type ReactNode, type Ref, useId } from 'react';
 import type { Problem } from '../api/client';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Figure } from './Figure';
+import { type QuantityKind, unitOfKind } from './figures';
 import { useSettled } from './useSettled';
 
 interface QuantityFieldProps {
   label: string;
-  kind: 'length' | 'angle';
+  kind: QuantityKind;
   /** What was typed, kept as it is: nothing snaps while somebody is writing. */
   text: string;
   onText: (text: string) => void;
@@ -32,7 +33,7 @@ interface QuantityFieldProps {
   padAtHand?: boolean;
 }
 
-/** A length or an angle as people write it. What it means is decided by the server's core, not here. */
+/** A length, an angle or a percentage as people write it. What it means is decided by the server's core, not here. */
 export function QuantityField({
   label,
   kind,
@@ -53,7 +54,7 @@ export function QuantityField({
 }: QuantityFieldProps) {
   const id = useId();
   const lengthUnit = useDisplayUnit();
-  const unit = kind === 'angle' ? '°' : lengthUnit;
+  const unit = { length: lengthUnit, angle: '°', percentage: '%' }[kind];
   const settled = useSettled(text);
   const bad = problem !== null && problem !== undefined && text.trim() !== '' && settled;
   const marked = bad || (doubtful && settled);
@@ -128,7 +129,7 @@ export function QuantityField({
         </div>
         {sum && comesTo !== undefined && (
           <p className={`leading-tight ${large ? 'mx-auto w-fit bg-base-100 px-1 text-xl' : 'text-base'}`}>
-            = <Figure value={comesTo} unit={kind === 'angle' ? 'deg' : 'in'} fine />
+            = <Figure value={comesTo} unit={unitOfKind(kind)} fine />
           </p>
         )}
       </div>

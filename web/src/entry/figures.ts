@@ -5,13 +5,27 @@
 
 export type DisplayUnit = 'in' | 'mm';
 
+/** What a number of the interface is in. */
+export type FigureUnit = 'in' | 'deg' | 'percent';
+
+/** What a text for such a number is read as. */
+export type QuantityKind = 'length' | 'angle' | 'percentage';
+
+export function kindOfUnit(unit: FigureUnit): QuantityKind {
+  return { in: 'length', deg: 'angle', percent: 'percentage' }[unit] as QuantityKind;
+}
+
+export function unitOfKind(kind: QuantityKind): FigureUnit {
+  return { length: 'in', angle: 'deg', percentage: 'percent' }[kind] as FigureUnit;
+}
+
 /** A figure taken apart for setting its fraction as one glyph group. */
 export interface FigureParts {
   sign: '' | '+' | '−';
   whole: string;
   /** Such as 3/8; empty where there is none. */
   fraction: string;
-  /** Such as mm or °; empty for inches, which go without saying here. */
+  /** Such as mm, % or °; empty for inches, which go without saying here. */
   unit: string;
 }
 
@@ -56,9 +70,14 @@ function sign(value: number, signed: boolean): FigureParts['sign'] {
   return signed && value > 0 ? '+' : '';
 }
 
+/** A unit as it follows its figure: only the sign for degrees stands close to it. */
+export function spaced(unit: string): string {
+  return unit === '' || unit === '°' ? unit : ` ${unit}`;
+}
+
 export function partsToText(parts: FigureParts): string {
   const figure = [parts.whole, parts.fraction].filter((part) => part !== '').join(' ');
-  const unit = parts.unit === 'mm' ? ' mm' : parts.unit;
+  const unit = spaced(parts.unit);
   return `${parts.sign}${figure}${unit}`;
 }
 
@@ -71,13 +90,16 @@ export interface Fineness {
 /** A quantity of the interface in the reader's unit. Deviations are signed and shown finer than tape lines. */
 export function quantityParts(
   value: number,
-  unit: 'in' | 'deg',
+  unit: FigureUnit,
   display: DisplayUnit,
   options: { signed?: boolean } & Fineness = {},
 ): FigureParts {
   const signed = options.signed ?? false;
   if (unit === 'deg') {
     return degreeParts(value, signed, options.places);
+  }
+  if (unit === 'percent') {
+    return decimalParts(value, options.places ?? 1, '%', signed);
   }
   if (display === 'mm') {
     return millimetreParts(value, options.places ?? (signed ? 1 : 0), signed);
@@ -99,7 +121,7 @@ const SAME = 1e-3;
  * How finely three values are shown so that they agree: target and deviation give the reading. Lengths at the lines of a tape
  * only if all of them are lines; else one place more, and one more, until they do.
  */
-export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', display: DisplayUnit): Fineness {
+export function agreeing({ target, read, off }: OneLine, unit: FigureUnit, display: DisplayUnit): Fineness {
   const inches = unit === 'in' && display === 'in';
   const scale = unit === 'in' && display === 'mm' ? 25.4 : 1;
   const steps = inches ? [16, 32, 64, 128] : unit === 'in' ? [1, 10, 100, 1000] : [10, 100];
@@ -108,7 +130,7 @@ export function agreeing({ target, read, off }: OneLine, unit: 'in' | 'deg', dis
     Math.abs(Math.abs(value) * scale * step - Math.abs(round(value, step))) < SAME;
   const agrees = (step: number, i: number) =>
     round(read, step) - round(target, step) === round(off, step) &&
-    (i > 0 || unit === 'deg' || [target, read, off].every((value) => isOn(value, step)));
+    (i > 0 || unit !== 'in' || [target, read, off].every((value) => isOn(value, step)));
   const step = steps.find(agrees) ?? steps.at(-1) ?? 16;
   return inches ? { lines: step } : { places: Math.round(Math.log10(step)) };
 }

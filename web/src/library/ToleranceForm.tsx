@@ -15,6 +15,9 @@ import { Weights } from './Weights';
 type Figures = Schemas['ToleranceFigures'];
 type Scheme = NonNullable<Figures['scheme']>;
 
+/** In per cent; the core's own limit where a set says nothing of it. */
+const USUAL_FLATTENING = 10;
+
 const LIMITS = [
   { name: 'length', label: 'Lengths ±', kind: 'length' },
   { name: 'angle', label: 'Angles ±', kind: 'angle' },
@@ -63,7 +66,10 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
               rows,
               limits,
               (row, side) => limit(row.name, side)?.value,
-              (row) => (row.kind === 'length' ? length : row.id === 'dogLeg' ? dogLeg : angle)?.value ?? 0,
+              (row) =>
+                row.kind === 'percentage'
+                  ? USUAL_FLATTENING
+                  : ((row.kind === 'length' ? length : row.id === 'dogLeg' ? dogLeg : angle)?.value ?? 0),
             ),
           },
         }),

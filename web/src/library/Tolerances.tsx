@@ -3,6 +3,7 @@ import { Fragment, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
+import { unitOfKind } from '../entry/figures';
 import { PresetVersions } from './PresetVersions';
 import { SCHEMES } from '../bends/kinds';
 import { ToleranceForm } from './ToleranceForm';
@@ -134,7 +135,7 @@ function Button({ name, about, onClick }: { name: string; about: string; onClick
 function ownLimits(figures: Figures) {
   return weighedIn(figures).flatMap(({ name, id, kind }) => {
     const limit = figures.limits?.[id];
-    return limit === undefined ? [] : [{ name, unit: kind === 'angle' ? ('deg' as const) : ('in' as const), limit }];
+    return limit === undefined ? [] : [{ name, unit: unitOfKind(kind), limit }];
   });
 }
 

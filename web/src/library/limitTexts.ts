@@ -12,7 +12,8 @@ export const SIDES: readonly Side[] = ['over', 'under'];
 
 /** The limits of a set as they are typed, by the name of the row. */
 export function limitTexts(rows: readonly Weighed[], limits: Limits, unit: 'in' | 'mm'): LimitTexts {
-  const text = (kind: Weighed['kind'], figure: number) => (kind === 'angle' ? String(figure) : exactText(figure, unit));
+  const text = (kind: Weighed['kind'], figure: number) =>
+    kind === 'length' ? exactText(figure, unit) : String(figure);
   return Object.fromEntries(
     rows.map(({ name, id, kind }) => {
       const own = limits[id];

@@ -1,4 +1,5 @@
 import { FEATURES } from '../bends/kinds';
+import { kindOfUnit, type QuantityKind } from '../entry/figures';
 import { featureName, featureOf } from '../entry/features';
 import type { Schemas } from '../api/client';
 
@@ -8,7 +9,7 @@ type Figures = Schemas['ToleranceFigures'];
 export interface Weighed {
   name: string;
   id: string;
-  kind: 'length' | 'angle';
+  kind: QuantityKind;
 }
 
 /** The rows of a set of tolerances: the kinds, marks and angles first, each followed by those of which something else is said. */
@@ -17,7 +18,7 @@ export function weighedIn({ weights, critical, limits }: Figures): readonly Weig
   const first = FEATURES.filter(({ numbered }) => numbered);
   const rest = FEATURES.filter(({ numbered }) => !numbered);
   return [...first, ...rest].flatMap(({ id, name, unit, numbered }) => {
-    const kind = unit === 'deg' ? 'angle' : 'length';
+    const kind = kindOfUnit(unit);
     const single = said.filter((other) => other !== id && featureOf(other).kind === id).sort();
     return [
       { name: numbered ? `${name}s` : name, id, kind } as const,

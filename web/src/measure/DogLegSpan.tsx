@@ -31,7 +31,7 @@ export function DogLegSpan({ onText }: { onText: (text: string) => void }) {
   );
 }
 
-function Small({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
+export function Small({ label, value, onChange }: { label: string; value: string; onChange: (value: string) => void }) {
   return (
     <input
       aria-label={label}

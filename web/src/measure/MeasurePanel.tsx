@@ -11,10 +11,13 @@ import { Choice } from '../frame/Header';
 import { type Datum, takenWords } from './datum';
 import { DatumChoice } from './DatumChoice';
 import { DogLegSpan } from './DogLegSpan';
+import { LeastWidth } from './LeastWidth';
 import { LookOver } from './LookOver';
 import { OmitField } from './OmitField';
 import { OwnArithmetic } from './OwnArithmetic';
 import { Correction } from '../verdict/Correction';
+import { exactText, kindOfUnit } from '../entry/figures';
+import { useDisplayUnit } from '../frame/signedIn';
 import type { Readings } from './useReadings';
 
 interface MeasurePanelProps {
@@ -55,6 +58,7 @@ export function MeasurePanel(props: MeasurePanelProps) {
 
 function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }: MeasurePanelProps) {
   const bends = attempt.plan.marks.length;
+  const display = useDisplayUnit();
   const { active, text } = readings;
   const [correcting, setCorrecting] = useState<string>();
   const wrong = attempt.features.find(({ id, reading }) => id === correcting && reading != null);
@@ -131,8 +135,17 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
               }}
             />
           )}
+          {active.unit === 'percent' && (
+            <LeastWidth
+              key={active.id}
+              diameter={exactText(attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1, display)}
+              onText={(said) => {
+                readings.setText(active.id, said, true);
+              }}
+            />
+          )}
           <Pad
-            kind={active.unit === 'deg' ? 'angle' : 'length'}
+            kind={kindOfUnit(active.unit)}
             signed={active.signed}
             text={text}
             onText={(typed) => {

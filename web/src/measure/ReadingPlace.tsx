@@ -7,6 +7,7 @@ import { useLine } from '../entry/line';
 import { QuantityField } from '../entry/QuantityField';
 import { Target } from '../entry/Target';
 import { useNarrow } from '../frame/narrow';
+import { kindOfUnit } from '../entry/figures';
 import { FeatureTag } from './FeatureTag';
 import { LiveDeviation } from './LiveDeviation';
 import { QueryNote } from './QueryNote';
@@ -132,7 +133,7 @@ export function ReadingField({ feature, bends, onActivate = () => undefined, pla
     >
       <QuantityField
         label={featureName(feature.id, bends)}
-        kind={feature.unit === 'deg' ? 'angle' : 'length'}
+        kind={kindOfUnit(feature.unit)}
         text={readings.texts[feature.id] ?? ''}
         onText={(text) => {
           readings.setText(feature.id, text, false);

@@ -5,7 +5,7 @@ import { Elevation } from '../drawing/Elevation';
 import { Turned } from '../drawing/Turned';
 import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
-import { type DisplayUnit, quantityText } from '../entry/figures';
+import { type DisplayUnit, quantityText, unitOfKind } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
@@ -143,7 +143,7 @@ function places(
     }
     places[input.at] = narrow ? (
       <span className="bg-base-100 px-1 text-2xl">
-        {size === undefined ? field.label : <Figure value={size} unit={input.kind === 'angle' ? 'deg' : 'in'} />}
+        {size === undefined ? field.label : <Figure value={size} unit={unitOfKind(input.kind)} />}
       </span>
     ) : (
       <div className="grid justify-items-center">
@@ -157,6 +157,10 @@ function places(
   // Figures of what was laid out before would be taken for what is asked now.
   for (const { id, unit, predicted } of stale ? [] : plan.features) {
     if (places[id] !== undefined && inputs.some(({ at, name }) => at === id && isPlaced(plan, name))) {
+      continue;
+    }
+    // How flat a bend gets is nobody's to set, and the right one is not flat at all.
+    if (unit === 'percent') {
       continue;
     }
     if (bends === 1 && id === 'mark1') {

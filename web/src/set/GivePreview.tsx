@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { type Kind, kindOf } from '../bends/kinds';
 import { Figure } from '../entry/Figure';
+import { unitOfKind } from '../entry/figures';
 
 interface GivePreviewProps {
   preview: Schemas['Preview'] | undefined;
@@ -49,7 +50,7 @@ export function GivePreview({ preview, kind, varied }: GivePreviewProps) {
               </th>
               {differing.map(({ name, kind: of }) => (
                 <td key={name} className="text-right">
-                  <Figure value={sizeOf(each.bend, name)} unit={of === 'angle' ? 'deg' : 'in'} fine />
+                  <Figure value={sizeOf(each.bend, name)} unit={unitOfKind(of)} fine />
                 </td>
               ))}
               {each.marksIn.map((mark, i) => (

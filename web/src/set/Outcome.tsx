@@ -2,6 +2,7 @@ import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import type { FigureUnit } from '../entry/figures';
 import { MissSign } from './MethodMisses';
 
 /** What the marks come to: asked, predicted by the simulation of the rounded marks, and what the other method gives. */
@@ -76,7 +77,9 @@ export function Outcome({
         <Line name="Bends add up to" value={plan.totalBendDeg} unit="deg" />
         {bender !== undefined && (
           <>
-            <Line name="Take-up" value={bender.figures.takeUpIn ?? 0} />
+            {bender.figures.takeUpIn != null && (
+              <Line name={plan.tool === 'machine' ? 'Deduct' : 'Take-up'} value={bender.figures.takeUpIn} />
+            )}
             <Line name="Gain of a ninety" value={bender.gainIn} />
           </>
         )}
@@ -85,7 +88,7 @@ export function Outcome({
   );
 }
 
-function Line({ name, value, unit = 'in' }: { name: string; value: number; unit?: 'in' | 'deg' }) {
+function Line({ name, value, unit = 'in' }: { name: string; value: number; unit?: FigureUnit }) {
   return (
     <>
       <dt>{name}</dt>

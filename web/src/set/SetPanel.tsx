@@ -86,7 +86,7 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
       {side !== 'inputs' && shown === undefined && <p className="text-lg">It cannot be laid out like this.</p>}
       <div className="mt-auto">
         <FilesMenu shed={shed} desk={desk} />
-        <Cautions cautions={shed.cautions} />
+        {shown !== undefined && <Cautions cautions={shown.cautions} />}
       </div>
     </aside>
   );

@@ -1,8 +1,10 @@
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
+import { hookWords, onRing } from '../drawing/onRing';
 import { Figure } from '../entry/Figure';
+import { minutes } from '../entry/minutes';
 
-/** How the piece is bent, one time in the shoe after the other: all from the core. */
+/** How the piece is bent, one bend after the other: all from the core. */
 export function Steps({ plan }: { plan: LayoutAnswer }) {
   return (
     <ol aria-label="Order of bending" className="grid gap-1.5 leading-snug">
@@ -16,12 +18,14 @@ export function Steps({ plan }: { plan: LayoutAnswer }) {
   );
 }
 
-/** One time in the shoe: what is set where, what is done before, and how far to pull. */
+/** One bend: what is set where, what is done before, and how far to go. */
 export function StepWords({ step, plan }: { step: Schemas['StepAnswer']; plan: LayoutAnswer }) {
+  const hook = hookWords(step.hookTowards, plan.tool);
   return (
     <div>
       <p className="text-xl leading-tight">
-        {SHOE[step.reference]} on ring {step.mark} at <Figure value={step.positionIn} unit="in" className="text-2xl" />
+        {capital(onRing(step.reference, plan.tool))} on ring {step.mark} at{' '}
+        <Figure value={step.positionIn} unit="in" className="text-2xl" />
       </p>
       {plan.marks
         .filter(({ number, back }) => number === step.mark && back != null)
@@ -31,7 +35,11 @@ export function StepWords({ step, plan }: { step: Schemas['StepAnswer']; plan: L
             <Figure value={back?.figureIn ?? 0} unit="in" className="text-xl" />
           </p>
         ))}
-      <p>Hook {step.hookTowards === 'datum' ? '◂ towards the datum end' : '▸ towards the far end'}</p>
+      {hook !== undefined && (
+        <p>
+          {capital(hook.side)} {hook.sign} towards the {hook.end}
+        </p>
+      )}
       {step.endForEnd && <p>⇄ First take it out and turn it end for end</p>}
       {Math.abs(step.turnDeg) > 1e-6 && (
         <p>
@@ -40,15 +48,57 @@ export function StepWords({ step, plan }: { step: Schemas['StepAnswer']; plan: L
             (step.turnDeg > 0 ? ' clockwise, seen from the datum end' : ' anticlockwise, seen from the datum end')}
         </p>
       )}
-      <Pull step={step} />
+      {plan.tool === 'machine' && plan.steps.length > 1 && <p>◇ Level against twist: in the middle again?</p>}
+      {plan.tool === 'former' ? <Warm step={step} /> : <Pull step={step} tool={plan.tool} />}
     </div>
   );
 }
 
-const SHOE = { arrow: 'Arrow', star: 'Star', notch: 'Notch' } as const;
+function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
 
-function Pull({ step }: { step: Schemas['StepAnswer'] }) {
+/** Warmed over its length, bent a little past, held until it is cold. */
+function Warm({ step }: { step: Schemas['StepAnswer'] }) {
+  return (
+    <>
+      {step.heatFromIn != null && step.heatToIn != null && (
+        <p>
+          ≈ Warm from <Figure value={step.heatFromIn} unit="in" className="text-xl" /> to{' '}
+          <Figure value={step.heatToIn} unit="in" className="text-xl" />, turning it all the time
+          {step.warmSeconds != null && step.warmSeconds > 0 && <>, about {minutes(step.warmSeconds)}</>}
+        </p>
+      )}
+      <p>
+        ⤴ Bend to <Figure value={step.restDeg} unit="deg" className="text-xl" />, a little past, and back; hold it until
+        it is cold
+        {step.coolSeconds != null && step.coolSeconds > 0 && <>, about {minutes(step.coolSeconds)}</>}
+      </p>
+    </>
+  );
+}
+
+function Pull({ step, tool }: { step: Schemas['StepAnswer']; tool: LayoutAnswer['tool'] }) {
   const springs = step.leverDeg > step.restDeg;
+  if (tool === 'machine') {
+    return (
+      <>
+        <p>
+          ⤴ Push to <Figure value={step.leverDeg} unit="deg" className="text-xl" /> under load
+          {step.travelIn == null ? (
+            ' by the protractor: no travel is known for it'
+          ) : (
+            <>
+              : ram out <Figure value={step.travelIn} unit="in" className="text-xl" />
+            </>
+          )}
+        </p>
+        <p>
+          ⤵ Let the pressure off: it rests at <Figure value={step.restDeg} unit="deg" className="text-xl" />; check
+        </p>
+      </>
+    );
+  }
   return (
     <p>
       ⤴ Pull to <Figure value={step.leverDeg} unit="deg" className="text-xl" />

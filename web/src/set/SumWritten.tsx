@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { Figure } from '../entry/Figure';
-import { quantityText } from '../entry/figures';
+import { type FigureUnit, quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 
 type Explanation = Schemas['ExplanationAnswer'];
@@ -13,7 +13,7 @@ export function SumWritten({ explanation }: { explanation: Explanation }) {
   const { terms, unit, result, rounded, lines, places } = explanation;
   const display = useDisplayUnit();
   const shown = display === 'in' ? { lines } : { places };
-  const finely = (of: 'in' | 'deg') => (of === 'in' ? shown : undefined);
+  const finely = (of: FigureUnit) => (of === 'in' ? shown : undefined);
   // What reads the same is said once.
   const onTape =
     rounded != null && quantityText(rounded, unit, display) !== quantityText(result, unit, display, finely(unit))

@@ -1,4 +1,4 @@
-import { exactText } from '../entry/figures';
+import { exactText, type QuantityKind } from '../entry/figures';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import type { Desk } from './useDesk';
@@ -85,8 +85,8 @@ export function VariationFields({ desk }: { desk: Desk }) {
 const END = { from: 'from', to: 'to', step: 'in steps of' } as const;
 
 /** A tenth to either side, on whole steps, to begin with. */
-function firstRange(size: number, kind: 'length' | 'angle', unit: 'in' | 'mm') {
-  if (kind === 'angle') {
+function firstRange(size: number, kind: QuantityKind, unit: 'in' | 'mm') {
+  if (kind !== 'length') {
     return { from: String(size), to: String(size), step: '5' };
   }
   const step = unit === 'mm' ? 5 / 25.4 : 1 / 8;

@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { ANGLE_STEP_DEG, type InputField } from '../bends/kinds';
 import { divisionFor } from '../drawing/tape';
-import { type DisplayUnit, quantityText } from '../entry/figures';
+import { type DisplayUnit, quantityText, kindOfUnit, type QuantityKind } from '../entry/figures';
 import { type Draft, inputsOf, type Sizes } from './draft';
 import { asSum } from './fittings';
 import type { FieldProps } from './SetPanel';
@@ -42,8 +42,8 @@ function fieldOf(input: InputField, { draft, change, sizes, problems, problem }:
 }
 
 /** A size as somebody would type it. */
-function sizeText(size: number, kind: 'length' | 'angle', unit: DisplayUnit): string {
-  return kind === 'angle' ? String(size) : quantityText(size, 'in', unit, { lines: 32 });
+function sizeText(size: number, kind: QuantityKind, unit: DisplayUnit): string {
+  return kind === 'length' ? quantityText(size, 'in', unit, { lines: 32 }) : String(size);
 }
 
 /** The draft with a cure applied: an input's size, or one of the choices. */
@@ -56,7 +56,7 @@ export function cured(draft: Draft, cure: Schemas['CureAnswer'], sizes: Sizes): 
     return { ...draft, preset: cure.option ?? draft.preset };
   }
   if (cure.value != null) {
-    const kind = cure.unit === 'deg' ? 'angle' : 'length';
+    const kind = kindOfUnit(cure.unit ?? 'in');
     const text = asSum(draft, name, cure.value, sizes, (size) => sizeText(size, kind, draft.unit));
     return { ...draft, texts: { ...draft.texts, [name]: text } };
   }

@@ -41,7 +41,6 @@ const shed: Schemas['Shed'] = {
     },
   ],
   tolerances: [],
-  cautions: [],
 };
 
 describe('the first draft', () => {

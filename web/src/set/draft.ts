@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import { INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
 import { situationOf } from '../bends/situations';
-import { type DisplayUnit, exactText } from '../entry/figures';
+import { type DisplayUnit, exactText, type QuantityKind } from '../entry/figures';
 import { asSum, type Fitted, resummed, withFittings } from './fittings';
 
 /** What is being set, as typed and chosen. Nothing here calculates: the server's core lays it out. */
@@ -170,8 +170,8 @@ export function opened(
   const { kind, inputs, choices } = kindOf(typeof bend.kind === 'string' ? bend.kind : undefined);
   const sameUnit = (entered?.unit ?? 'in') === unit;
   const typed = sameUnit ? (entered?.texts ?? {}) : {};
-  const text = (name: string, of: 'length' | 'angle', value: unknown) =>
-    typed[name] ?? (typeof value === 'number' ? (of === 'angle' ? String(value) : exactText(value, unit)) : '');
+  const text = (name: string, of: QuantityKind, value: unknown) =>
+    typed[name] ?? (typeof value === 'number' ? (of === 'length' ? exactText(value, unit) : String(value)) : '');
   const conduit = shed.conduits.find(({ label }) => label === exercise.conduitLabel);
   const bender = bendersFor(shed, conduit?.id ?? '').find(({ label }) => label === exercise.benderLabel);
   const known = bender !== undefined && sameFigures(bender.figures, definition?.bender ?? {});
@@ -238,7 +238,13 @@ function insertionOf(place: Place): number | null | undefined {
 }
 
 function sameFigures(one: Schemas['BenderInput'], other: Schemas['BenderInput']): boolean {
-  return one.takeUpIn === other.takeUpIn && one.radiusIn === other.radiusIn;
+  return (
+    (one.kind ?? 'shoe') === (other.kind ?? 'shoe') &&
+    (one.takeUpIn ?? null) === (other.takeUpIn ?? null) &&
+    one.radiusIn === other.radiusIn &&
+    JSON.stringify(one.springback ?? []) === JSON.stringify(other.springback ?? []) &&
+    JSON.stringify(one.ramTravel ?? []) === JSON.stringify(other.ramTravel ?? [])
+  );
 }
 
 /** The same draft for who prefers the other unit: what was typed as a length stays that length. */

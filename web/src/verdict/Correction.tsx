@@ -7,6 +7,7 @@ import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { takenWords } from '../measure/datum';
 import { useKeep } from '../queue/outboxContext';
+import { kindOfUnit } from '../entry/figures';
 
 interface CorrectionProps {
   attempt: Attempt;
@@ -69,7 +70,7 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
     >
       <QuantityField
         label={`${featureName(feature.id, bends)}, right reading`}
-        kind={feature.unit === 'deg' ? 'angle' : 'length'}
+        kind={kindOfUnit(feature.unit)}
         text={text}
         onText={(next) => {
           setProblem(null);

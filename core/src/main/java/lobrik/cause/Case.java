@@ -12,6 +12,7 @@ import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
+import lobrik.verdict.InspectionPoint;
 
 /**
  * A piece of which somebody wants to know what went wrong.
@@ -23,6 +24,7 @@ import lobrik.verdict.BenderShare;
  * @param insertion how far an end goes into its fitting
  * @param fromBack numbers of the marks that were measured from the back of the bend before: they followed it wherever it went
  * @param bender what the bender adds by itself
+ * @param faulty what was found wrong when it was looked over
  */
 public record Case(
         Layout layout,
@@ -33,7 +35,8 @@ public record Case(
         Length insertion,
         Priors priors,
         Set<Integer> fromBack,
-        BenderShare bender) {
+        BenderShare bender,
+        Set<InspectionPoint> faulty) {
 
     /** What a tape reads to (handbook 7). */
     public static final Length USUAL_SIGMA_LENGTH = Length.ofFraction(0, 1, 32);
@@ -59,9 +62,10 @@ public record Case(
         readings = FeatureId.inOrder(readings);
         own = Map.copyOf(own);
         fromBack = Set.copyOf(fromBack);
+        faulty = Set.copyOf(faulty);
     }
 
-    /** With every mark measured from the end of the straight conduit, on a bender that adds nothing. */
+    /** With every mark measured from the end of the straight conduit, on a bender that adds nothing; nobody looked it over. */
     public Case(
             Layout layout,
             Map<FeatureId, Quantity> readings,
@@ -70,7 +74,13 @@ public record Case(
             Angle sigmaAngle,
             Length insertion,
             Priors priors) {
-        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of(), BenderShare.NONE);
+        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of(), BenderShare.NONE, Set.of());
+    }
+
+    /** The same piece, on which this was found wrong. */
+    public Case lookedOver(Set<InspectionPoint> found) {
+        return new Case(
+                layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, fromBack, bender, found);
     }
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */

@@ -45,6 +45,8 @@ public enum CauseId {
     HEATED_SHORT("heated-short", "Heated too short", Stage.BENDING, Unit.LENGTH),
     /** Of plastic: the amount is how far it opened. */
     LET_GO_WARM("let-go-warm", "Let go before it was cold", Stage.BENDING, Unit.ANGLE),
+    /** Of plastic: it yellowed or blistered; nothing of its shape tells. */
+    TOO_HOT("too-hot", "Warmed too hot", Stage.BENDING, Unit.NONE),
     /** Of plastic: bent from the ring on, as if it were the mark of a shoe. */
     MIDDLE_AS_ARROW("middle-as-arrow", "Middle mark taken for an arrow mark", Stage.BENDING, Unit.NONE),
     MARK_SLIPPED("mark-slipped", "Bent beside the ring", Stage.BENDING, Unit.LENGTH),

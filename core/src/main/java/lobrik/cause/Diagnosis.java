@@ -14,6 +14,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
+import lobrik.verdict.InspectionPoint;
 
 /**
  * What most likely went wrong with a piece.
@@ -160,6 +161,9 @@ public record Diagnosis(
                 all.addAll(workedRight);
             }
             all.addAll(BendHypotheses.of(seen.layout(), seen.readings().keySet()));
+            if (seen.faulty().contains(InspectionPoint.SCORCH)) {
+                all.add(FormerHypotheses.tooHot());
+            }
             return List.copyOf(all);
         }
 
@@ -186,7 +190,7 @@ public record Diagnosis(
                 double faults = 1 - seen.priors().none() - seen.priors().unclear();
                 double cause = seen.priors().weight(hypothesis.cause()) / all;
                 double share = hypothesis.weight() / ofCause.getOrDefault(hypothesis.cause(), 1.0);
-                return Math.log(faults * cause * share);
+                return Math.log(faults * cause * share) + Findings.log(hypothesis.cause(), seen.faulty());
             }
         }
 

@@ -38,6 +38,11 @@ final class FormerHypotheses {
         this.bends = layout.marks().size();
     }
 
+    /** That it was too hot shows on its surface alone, so it is thought of where that was seen. */
+    static Hypothesis tooHot() {
+        return Hypothesis.of(CauseId.TOO_HOT, 0, "", 1, (_, _) -> {});
+    }
+
     static List<Hypothesis> of(Layout layout, Former former) {
         FormerHypotheses hypotheses = new FormerHypotheses(layout, former);
         hypotheses.letGo();

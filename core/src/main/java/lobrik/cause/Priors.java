@@ -47,6 +47,7 @@ public record Priors(double none, double unclear, double pair, Map<CauseId, Doub
                     entry(CauseId.TRAVEL_OF_ANOTHER_ROW, 4.0),
                     entry(CauseId.WRONG_SHOE, 2.0),
                     entry(CauseId.HEATED_SHORT, 5.0),
+                    entry(CauseId.TOO_HOT, 5.0),
                     entry(CauseId.LET_GO_WARM, 14.0),
                     entry(CauseId.MIDDLE_AS_ARROW, 5.0),
                     // Of any size, so they could stand for anything: what has a name of its own goes before them.

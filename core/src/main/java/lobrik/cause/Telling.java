@@ -97,6 +97,7 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
             case HEATED_SHORT ->
                 bendName(cause) + " was warmed " + amount(cause)
                         + " too short: the same angle on less conduit makes a tighter curve.";
+            case TOO_HOT -> "It was warmed until it scorched: yellow or blistered plastic is scrap.";
             case LET_GO_WARM ->
                 (cause.bend().isPresent() ? bendName(cause) : "Every bend") + " opened by " + amount(cause)
                         + ": it was let go before it was cold.";

@@ -43,8 +43,10 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
          *
          * @param from where on the straight conduit warming begins, from its datum end; never before it
          * @param to where it ends
+         * @param warmSeconds about how long until it is soft
+         * @param coolSeconds about how long it is held until it is cold
          */
-        record Heat(Length from, Length to) implements By {}
+        record Heat(Length from, Length to, int warmSeconds, int coolSeconds) implements By {}
     }
 
     /** The steps in the order of bending. */
@@ -76,11 +78,13 @@ public record BendingStep(Mark mark, boolean endForEnd, Angle turn, Angle rest, 
         return switch (tooling.tool()) {
             case Shoe _ -> new By.Line();
             case Machine machine -> new By.Ram(machine.ramTravel().at(lever));
-            case Former _ -> {
+            case Former former -> {
                 Length start = tooling.arcStart(mark.position(), mark.placing(), mark.angle());
                 yield new By.Heat(
                         start.minus(Former.WARMED_BESIDE).max(Length.ZERO),
-                        start.plus(tooling.arcLength(mark.angle())).plus(Former.WARMED_BESIDE));
+                        start.plus(tooling.arcLength(mark.angle())).plus(Former.WARMED_BESIDE),
+                        former.warmSeconds(),
+                        former.coolSeconds());
             }
         };
     }

@@ -39,6 +39,7 @@ public record Slip(CauseId cause, OptionalInt bend) {
                     SPRINGBACK_OMITTED,
                     TRAVEL_OF_ANOTHER_ROW,
                     WRONG_SHOE,
+                    TOO_HOT,
                     MIDDLE_AS_ARROW,
                     READING_DOUBTFUL -> true;
         };

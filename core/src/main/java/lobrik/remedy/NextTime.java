@@ -86,6 +86,7 @@ public record NextTime(String sentence, Layout exercise) {
             case TRAVEL_OF_ANOTHER_ROW -> "Put a finger on the row of the angle and read the travel out loud.";
             case WRONG_SHOE -> "Read the size off shoe and follower before the conduit goes in.";
             case HEATED_SHORT -> "Pencil both ends of the heated length on the conduit and warm all of it, to the ends.";
+            case TOO_HOT -> "Keep it moving and turning at the same distance; when it sags by itself it is warm enough.";
             case LET_GO_WARM -> "Hold it on the angle until it is cold to the back of the hand; time it.";
             case MIDDLE_AS_ARROW -> "The ring is the middle: half the heated length lies on either side of it.";
             case ANGLE_BIAS -> "Bend one test angle, see how far it springs back, and allow for just that.";

@@ -1,5 +1,6 @@
 package lobrik.shop;
 
+import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -11,8 +12,11 @@ import lobrik.measure.Length;
  * @param radius {@code R}: radius of the centreline, more than 0
  * @param minSpacing least straight conduit between two bends
  * @param support what keeps the conduit round
+ * @param warmSeconds about how long it is warmed until it is soft, 0 to 3600
+ * @param coolSeconds about how long it is held until it is cold, 0 to 3600
  */
-public record Former(Length radius, Length minSpacing, Support support) implements Tool {
+public record Former(Length radius, Length minSpacing, Support support, int warmSeconds, int coolSeconds)
+        implements Tool {
 
     /** What keeps the conduit round while it is soft; with it, bends tighter than the usual least are possible. */
     public enum Support {
@@ -45,6 +49,12 @@ public record Former(Length radius, Length minSpacing, Support support) implemen
     /** How much more than the curve is warmed, on either side of it (handbook 4.10). */
     public static final Length WARMED_BESIDE = Length.ofInches(1);
 
+    /** Where a profile does not say: about how long. What the hand feels decides. */
+    public static final int USUAL_WARM_SECONDS = 150;
+
+    public static final int USUAL_COOL_SECONDS = 120;
+
+    private static final int MOST_SECONDS = 3600;
     private static final Length ROOM_BEYOND = Length.ofInches(8);
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
@@ -52,7 +62,23 @@ public record Former(Length radius, Length minSpacing, Support support) implemen
         Faults faults = new Faults();
         faults.requirePositive("radiusIn", "the bend radius", radius, LARGEST_FIGURE);
         faults.requireWithin("minSpacingIn", "the least spacing", minSpacing, Length.ZERO, LARGEST_FIGURE);
+        requireSeconds(faults, "warmSeconds", "the time of warming", warmSeconds);
+        requireSeconds(faults, "coolSeconds", "the time of cooling", coolSeconds);
         faults.refuseIfAny();
+    }
+
+    /** A former with the usual times. */
+    public Former(Length radius, Length minSpacing, Support support) {
+        this(radius, minSpacing, support, USUAL_WARM_SECONDS, USUAL_COOL_SECONDS);
+    }
+
+    private static void requireSeconds(Faults faults, String input, String name, int seconds) {
+        if (seconds < 0 || seconds > MOST_SECONDS) {
+            faults.add(
+                    FaultCode.OUT_OF_RANGE,
+                    input,
+                    name + " is " + seconds + " s; it must be from 0 to " + MOST_SECONDS + " s");
+        }
     }
 
     /** Enough to hold by hand, away from what is hot. */
@@ -69,7 +95,7 @@ public record Former(Length radius, Length minSpacing, Support support) implemen
 
     @Override
     public Former withRadius(Length other) {
-        return new Former(other, minSpacing, support);
+        return new Former(other, minSpacing, support, warmSeconds, coolSeconds);
     }
 
     /** How thick the wall stays on the outside of a bend, as a part of what it was: {@code R/(R + d/2)} (handbook 4.10). */

@@ -93,6 +93,21 @@ public record Tooling(Conduit conduit, Tool tool) {
         return new Tooling(conduit, tool.withRadius(radius));
     }
 
+    /** What to set on a ring and which way round, as people at this tool say it: {@code arrow, hook to the datum end}. */
+    public String words(Placing placing) {
+        return switch (tool) {
+            case Shoe _, Former _ -> placing.words();
+            case Machine _ ->
+                placing.onShoe()
+                        .map(shoe -> switch (shoe.reference()) {
+                            case ARROW -> "front of the shoe";
+                            case STAR -> "back mark of the shoe";
+                            case NOTCH -> "middle of the shoe";
+                        } + (shoe.hookTowards() == HookSide.DATUM ? ", front to the datum end" : ", front to the far end"))
+                        .orElse(placing.words());
+        };
+    }
+
     /** What a ring is laid out for: the arrow of a shoe, or the middle of a curve that has no shoe. */
     public Placing leading(HookSide hookTowards) {
         return switch (tool) {

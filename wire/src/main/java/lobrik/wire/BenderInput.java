@@ -1,8 +1,6 @@
 package lobrik.wire;
 
 import java.util.List;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
 import lobrik.shop.Former;
 import lobrik.shop.Machine;
 import lobrik.shop.Shoe;
@@ -21,6 +19,8 @@ import org.jspecify.annotations.Nullable;
  * @param springback of a machine: rows over the angle at rest
  * @param ramTravel of a machine: rows over the angle under load
  * @param support of a former: what keeps the conduit round; nothing where nothing is said
+ * @param warmSeconds of a former: about how long until it is soft
+ * @param coolSeconds of a former: about how long until it is cold
  */
 public record BenderInput(
         @Nullable ToolKind kind,
@@ -33,7 +33,9 @@ public record BenderInput(
         @Nullable Double minPastShoeIn,
         @Nullable List<@Nullable SpringbackRow> springback,
         @Nullable List<@Nullable TravelRow> ramTravel,
-        Former.@Nullable Support support) {
+        Former.@Nullable Support support,
+        @Nullable Integer warmSeconds,
+        @Nullable Integer coolSeconds) {
 
     /** How far an angle at rest springs back. */
     public record SpringbackRow(
@@ -58,6 +60,8 @@ public record BenderInput(
                         null,
                         null,
                         null,
+                        null,
+                        null,
                         null);
             case Machine machine ->
                 new BenderInput(
@@ -77,6 +81,8 @@ public record BenderInput(
                                 .map(row -> new TravelRow(
                                         row.underLoad().degrees(), row.travel().inches()))
                                 .toList(),
+                        null,
+                        null,
                         null);
             case Former former ->
                 new BenderInput(
@@ -90,7 +96,9 @@ public record BenderInput(
                         null,
                         null,
                         null,
-                        former.support());
+                        former.support(),
+                        former.warmSeconds(),
+                        former.coolSeconds());
         };
     }
 }

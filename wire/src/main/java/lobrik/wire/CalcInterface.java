@@ -5,6 +5,7 @@ import java.util.Objects;
 import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.TakeOff;
 import org.jspecify.annotations.Nullable;
@@ -55,6 +56,7 @@ public final class CalcInterface {
         LengthUnit bare = Objects.requireNonNullElse(request.bare(), LengthUnit.INCH);
         return switch (Objects.requireNonNullElse(request.kind(), QuantityRequest.Kind.LENGTH)) {
             case ANGLE -> new QuantityAnswer(Angle.parse(typed).degrees(), Unit.DEGREE);
+            case PERCENTAGE -> new QuantityAnswer(Percentage.parse(typed).perCent(), Unit.PER_CENT);
             case SIGNED_LENGTH ->
                 new QuantityAnswer(Length.parseSigned(typed, bare).inches(), Unit.INCH);
             case DISTANCE ->

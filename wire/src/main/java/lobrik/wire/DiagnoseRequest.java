@@ -13,6 +13,7 @@ import org.jspecify.annotations.Nullable;
  * @param insertionIn how far an end goes into its fitting
  * @param readings any subset of the bend's features
  * @param own the trainee's own figures for the marks, if they are known
+ * @param faulty what was found wrong when it was looked over, by the ids of workmanship, if anybody looked
  */
 public record DiagnoseRequest(
         @Nullable Method method,
@@ -25,9 +26,10 @@ public record DiagnoseRequest(
         @Nullable Double sigmaDeg,
         @Nullable Double insertionIn,
         @Nullable List<@Nullable FeatureReading> readings,
-        @Nullable List<@Nullable OwnMark> own) {
+        @Nullable List<@Nullable OwnMark> own,
+        @Nullable List<@Nullable String> faulty) {
 
-    /** What was read of a feature, in inches or degrees as it has it. */
+    /** What was read of a feature, in inches, degrees or per cent as it has it. */
     public record FeatureReading(
             @Nullable String feature, @Nullable Double value) {}
 

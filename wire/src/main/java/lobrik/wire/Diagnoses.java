@@ -3,6 +3,11 @@ package lobrik.wire;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.stream.Stream;
+import java.util.stream.Collectors;
+import java.util.Set;
+import java.util.Objects;
+import java.util.EnumSet;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -11,6 +16,7 @@ import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
 import lobrik.fault.FaultCode;
 import lobrik.feature.FeatureId;
+import lobrik.verdict.InspectionPoint;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -43,10 +49,31 @@ final class Diagnoses {
         Optional<Map<FeatureId, Quantity>> readings =
                 translation.required("readings", request.readings()).map(given -> readings(translation, given, layout));
         Map<Integer, Length> own = own(translation, request.own(), layout);
+        Set<InspectionPoint> faulty = faulty(translation, request.faulty());
         Optional<Case> seen =
                 sigmaIn.flatMap(tape -> sigmaDeg.flatMap(level -> insertion.flatMap(in -> readings.flatMap(read ->
-                        translation.built("", () -> new Case(layout, read, own, tape, level, in, Priors.USUAL))))));
+                        translation.built("", () -> new Case(layout, read, own, tape, level, in, Priors.USUAL)
+                                .lookedOver(faulty))))));
         return DiagnoseAnswer.of(Diagnosis.of(translation.finish(seen)), LengthUnit.INCH);
+    }
+
+    private static Set<InspectionPoint> faulty(Translation translation, @Nullable List<@Nullable String> given) {
+        Set<InspectionPoint> faulty = EnumSet.noneOf(InspectionPoint.class);
+        List<@Nullable String> ids = Objects.requireNonNullElse(given, List.of());
+        for (int i = 0; i < ids.size(); i++) {
+            String at = "faulty/" + i;
+            translation.required(at, ids.get(i)).ifPresent(id -> InspectionPoint.withId(id)
+                    .ifPresentOrElse(
+                            faulty::add,
+                            () -> translation.fault(
+                                    FaultCode.UNKNOWN_VALUE,
+                                    at,
+                                    "nobody looks for that; there are "
+                                            + Stream.of(InspectionPoint.values())
+                                                    .map(InspectionPoint::id)
+                                                    .collect(Collectors.joining(", ")))));
+        }
+        return faulty;
     }
 
     private static Map<FeatureId, Quantity> readings(

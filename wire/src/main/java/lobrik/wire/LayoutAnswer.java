@@ -3,7 +3,9 @@ package lobrik.wire;
 import java.util.List;
 import lobrik.bend.Bend;
 import lobrik.layout.BackDatum;
+import lobrik.layout.BeforeBending;
 import lobrik.layout.BendingStep;
+import lobrik.layout.Caution;
 import lobrik.layout.Comparison;
 import lobrik.layout.GivenDimension;
 import lobrik.layout.Layout;
@@ -17,6 +19,7 @@ import lobrik.shape.Clearance;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Surround;
 import lobrik.shop.HookSide;
+import lobrik.shop.ToolKind;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -31,6 +34,9 @@ import org.jspecify.annotations.Nullable;
  * @param wanted the shape that the exercise asks for, bent exactly; its points correspond to those of {@code shape}
  * @param around boxes and walls of the place
  * @param dimensions what the exercise gives, with where it is drawn
+ * @param tool what it is bent with
+ * @param before what is looked over before the first bend, where the tool asks for it
+ * @param cautions of bending with this tool
  */
 public record LayoutAnswer(
         List<MarkAnswer> marks,
@@ -46,7 +52,10 @@ public record LayoutAnswer(
         PieceShape shape,
         @Nullable PieceShape wanted,
         List<SurroundAnswer> around,
-        List<DimensionAnswer> dimensions) {
+        List<DimensionAnswer> dimensions,
+        ToolKind tool,
+        List<String> before,
+        List<String> cautions) {
 
     /**
      * A size that the exercise gives, with where it is drawn.
@@ -136,6 +145,8 @@ public record LayoutAnswer(
      * @param travelIn of a machine: how far its ram is out then; null where its rows do not reach
      * @param heatFromIn where on the straight conduit warming begins, from its datum end; null where nothing is warmed
      * @param heatToIn where it ends
+     * @param warmSeconds about how long until it is soft; null where nothing is warmed
+     * @param coolSeconds about how long it is held until it is cold
      */
     public record StepAnswer(
             int mark,
@@ -149,20 +160,21 @@ public record LayoutAnswer(
             @Nullable Double pullToDeg,
             @Nullable Double travelIn,
             @Nullable Double heatFromIn,
-            @Nullable Double heatToIn) {
+            @Nullable Double heatToIn,
+            @Nullable Integer warmSeconds,
+            @Nullable Integer coolSeconds) {
 
         static StepAnswer of(BendingStep step) {
             return switch (step.by()) {
-                case BendingStep.By.Line _ -> of(step, null, null, null, null);
+                case BendingStep.By.Line _ -> of(step, null, null, null);
                 case BendingStep.By.Ram ram ->
                     of(
                             step,
                             step.lever().degrees(),
                             ram.travel().map(Length::inches).orElse(null),
-                            null,
                             null);
                 case BendingStep.By.Heat heat ->
-                    of(step, null, null, heat.from().inches(), heat.to().inches());
+                    of(step, null, null, heat);
             };
         }
 
@@ -170,8 +182,7 @@ public record LayoutAnswer(
                 BendingStep step,
                 @Nullable Double pullTo,
                 @Nullable Double travel,
-                @Nullable Double heatFrom,
-                @Nullable Double heatTo) {
+                BendingStep.By.@Nullable Heat heat) {
             return new StepAnswer(
                     step.mark().number(),
                     step.mark().position().inches(),
@@ -183,8 +194,10 @@ public record LayoutAnswer(
                     step.lever().degrees(),
                     pullTo,
                     travel,
-                    heatFrom,
-                    heatTo);
+                    heat == null ? null : heat.from().inches(),
+                    heat == null ? null : heat.to().inches(),
+                    heat == null ? null : heat.warmSeconds(),
+                    heat == null ? null : heat.coolSeconds());
         }
     }
 
@@ -316,12 +329,16 @@ public record LayoutAnswer(
                 (wanted == null ? shape : wanted).asSeen(),
                 null,
                 around,
-                dimensions);
+                dimensions,
+                tool,
+                before,
+                cautions);
     }
 
     static LayoutAnswer of(Review review, List<Surround> around) {
         Layout layout = review.layout();
         Bend bend = layout.job().bend();
+        ToolKind tool = layout.job().tooling().tool().kind();
         return new LayoutAnswer(
                 layout.marks().stream().map(MarkAnswer::of).toList(),
                 layout.shrink().inches(),
@@ -336,6 +353,9 @@ public record LayoutAnswer(
                 PieceShape.of(bend, layout.predicted()),
                 layout.wanted().map(piece -> PieceShape.of(bend, piece)).orElse(null),
                 around.stream().map(SurroundAnswer::of).toList(),
-                review.dimensions().stream().map(DimensionAnswer::of).toList());
+                review.dimensions().stream().map(DimensionAnswer::of).toList(),
+                tool,
+                BeforeBending.with(tool).stream().map(BeforeBending::words).toList(),
+                Caution.of(tool).stream().map(Caution::text).toList());
     }
 }

@@ -22,7 +22,8 @@ public record QuantityRequest(
         SIGNED_LENGTH("signedLength"),
         /** A length, or two readings of a tape with play and insertion. */
         DISTANCE("distance"),
-        ANGLE("angle");
+        ANGLE("angle"),
+        PERCENTAGE("percentage");
 
         private final String id;
 

@@ -9,6 +9,7 @@ import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Surround;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.InspectionPoint;
 
 /** An exercise's definition as the core understands it, laid out. */
@@ -21,12 +22,13 @@ public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround
                 : LengthUnit.INCH;
     }
 
-    /** What is looked over on a piece of it besides its sizes: no hand shoe heats anything. */
+    /** What is looked over on a piece of it besides its sizes. */
     public List<InspectionPoint> lookedOver() {
         boolean entersFitting = layout.job().bend().kind().entersFitting()
                 || around.stream().anyMatch(each -> each.kind() == Surround.Kind.BOX);
+        boolean heated = layout.job().tooling().tool().kind() == ToolKind.FORMER;
         return InspectionPoint.on(
-                false, entersFitting, Review.cleared(layout, obstacle).isPresent());
+                heated, entersFitting, Review.cleared(layout, obstacle).isPresent());
     }
 
     /**

@@ -97,8 +97,10 @@ final class ToolTranslation {
         Optional<Length> radius = translation.length("bender/radiusIn", input.radiusIn());
         Optional<Length> spacing = spacing(input);
         Former.Support support = Objects.requireNonNullElse(input.support(), Former.Support.NONE);
+        int warm = Objects.requireNonNullElse(input.warmSeconds(), Former.USUAL_WARM_SECONDS);
+        int cool = Objects.requireNonNullElse(input.coolSeconds(), Former.USUAL_COOL_SECONDS);
         return radius.flatMap(r ->
-                spacing.flatMap(s -> translation.built("bender", () -> new Former(r, s, support))));
+                spacing.flatMap(s -> translation.built("bender", () -> new Former(r, s, support, warm, cool))));
     }
 
     private Optional<Length> spacing(BenderInput input) {

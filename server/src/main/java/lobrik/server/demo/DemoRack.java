@@ -1,10 +1,17 @@
 package lobrik.server.demo;
 
+import java.util.ArrayList;
+import java.util.List;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.server.shed.ConduitSize;
 import lobrik.server.shed.Rack;
 import lobrik.shop.Conduit;
+import lobrik.shop.FormerTable;
 import lobrik.shop.HandBenderTable;
+import lobrik.shop.Machine;
+import lobrik.shop.MachineTable;
+import lobrik.shop.RamTravel;
 import lobrik.shop.Shoe;
 import lobrik.shop.Tooling;
 import lobrik.shop.TradeSize;
@@ -40,6 +47,35 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
                 shed.emt(TradeSize.ONE),
                 HandBenderTable.forEmt(TradeSize.ONE).orElseThrow());
         return of(shed, shed.emt(TradeSize.HALF), shed.emt(TradeSize.THREE_QUARTERS), "Bender ");
+    }
+
+    /** What is not bent by hand: a machine whose rows were made by test bends, and a bench with heat guns. */
+    record Elsewhere(Rack.Racked machine, Rack.Racked heat) {
+
+        /** @param shed with ids of its own, so that those of everything else stay what they are */
+        static Elsewhere fill(GenericShed shed) {
+            return new Elsewhere(
+                    shed.bender("Machine 1", shed.emt(TradeSize.THREE), tested()),
+                    shed.bender(
+                            "Heat 1",
+                            shed.pvc(TradeSize.THREE_QUARTERS),
+                            FormerTable.forPvc(TradeSize.THREE_QUARTERS).orElseThrow()));
+        }
+
+        /** The generic shoe with a row more: a test bend of 90° at rest. */
+        private static Machine tested() {
+            Machine generic = MachineTable.forEmt(TradeSize.THREE).orElseThrow();
+            List<RamTravel.Row> rows = new ArrayList<>(generic.ramTravel().rows());
+            rows.add(new RamTravel.Row(Angle.ofDegrees(94), Length.ofFraction(9, 1, 4)));
+            return new Machine(
+                    generic.takeUp(),
+                    generic.radius(),
+                    generic.minSpacing(),
+                    generic.minStub(),
+                    generic.minPastShoe(),
+                    generic.springback(),
+                    new RamTravel(rows));
+        }
     }
 
     /** The same benders for another purpose, under names of their own, for conduit that the shed has already. */

@@ -41,6 +41,9 @@ final class DemoSchool {
     /** Codes have a chance of their own; of that of the pieces they use up what they did when they were eight letters of it. */
     private static final long CODES = 20_261_129;
 
+    /** So has what is not bent by hand. */
+    private static final long ELSEWHERE = 20_261_130;
+
     private static final int DRAWS_OF_A_CODE = 8;
     private static final double ABSENT = 0.07;
     /** Whoever is done before the others bends the same once more. */
@@ -120,6 +123,8 @@ final class DemoSchool {
                 first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
         term(first, rack, 2);
         term(second, rack, 2);
+        RandomGenerator elsewhere = RandomGeneratorFactory.of("L64X128MixRandom").create(ELSEWHERE);
+        DemoRack.Elsewhere.fill(new GenericShed(entities, new Ids(elsewhere), centreId, founded));
     }
 
     private String code() {

@@ -86,6 +86,6 @@ public final class StripSketch {
                 textSize,
                 last ? Anchor.END : Anchor.START,
                 mark.number() + ": " + layout.job().school().division().text(mark.position()) + " "
-                        + mark.placing().words());
+                        + layout.job().tooling().words(mark.placing()));
     }
 }

@@ -137,7 +137,8 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 insertion,
                 Priors.USUAL,
                 measured.fromBack(),
-                share()));
+                share(),
+                measured.faulty()));
     }
 
     private BenderShare share() {

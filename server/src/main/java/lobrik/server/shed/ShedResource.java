@@ -6,8 +6,6 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Stream;
-import lobrik.layout.Caution;
 import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
 import lobrik.shop.ShoeFigures;
@@ -24,12 +22,11 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "shed")
 class ShedResource {
 
-    /** Conduit, benders, tolerances and cautions: all that the setting desk offers. */
+    /** Conduit, benders, and tolerances: all that the setting desk offers. */
     record Shed(
             List<ConduitView> conduits,
             List<BenderView> benders,
-            List<ToleranceFigures> tolerances,
-            List<String> cautions) {}
+            List<ToleranceFigures> tolerances) {}
 
     record ConduitView(UUID id, String label, ConduitInput figures) {}
 
@@ -58,7 +55,7 @@ class ShedResource {
         this.presets = presets;
     }
 
-    @Operation(summary = "Conduit, benders, tolerance presets and cautions of the centre")
+    @Operation(summary = "Conduit, benders and tolerance presets of the centre")
     @GetMapping("/api/shed")
     Shed shed(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<ConduitSize> conduits = entities.createQuery(
@@ -68,8 +65,7 @@ class ShedResource {
         return new Shed(
                 conduits.stream().map(ShedResource::view).toList(),
                 rack.all(who).stream().map(ShedResource::view).toList(),
-                presets.all(who),
-                Stream.of(Caution.values()).map(Caution::text).toList());
+                presets.all(who));
     }
 
     private static ConduitView view(ConduitSize conduit) {

@@ -54,7 +54,9 @@ public sealed interface ToolFigures {
                 new OfFormer(
                         former.radius().picometres(),
                         former.minSpacing().picometres(),
-                        former.support());
+                        former.support(),
+                        former.warmSeconds(),
+                        former.coolSeconds());
         };
     }
 
@@ -110,11 +112,14 @@ public sealed interface ToolFigures {
     record TravelRow(long underLoadNdeg, long travelPm) {}
 
     /** Heat, and something to bend round. */
-    record OfFormer(long radiusPm, long minSpacingPm, Former.Support support) implements ToolFigures {
+    record OfFormer(
+            long radiusPm, long minSpacingPm, Former.Support support, int warmSeconds, int coolSeconds)
+            implements ToolFigures {
 
         @Override
         public Tool toCore() {
-            return new Former(new Length(radiusPm), new Length(minSpacingPm), support);
+            return new Former(
+                    new Length(radiusPm), new Length(minSpacingPm), support, warmSeconds, coolSeconds);
         }
     }
 }

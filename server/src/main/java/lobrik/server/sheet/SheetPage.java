@@ -282,8 +282,20 @@ final class SheetPage {
                         .map(back -> " (" + sheet.onTape(back.figure()) + fromBack(back) + ")")
                         .orElse("")
                 + ", "
-                + step.mark().placing().words() + ", to "
-                + step.lever().text();
+                + layout().job().tooling().words(step.mark().placing()) + ", " + howFar(step);
+    }
+
+    /** How far to go, as the tool is told it. */
+    private String howFar(BendingStep step) {
+        return switch (step.by()) {
+            case BendingStep.By.Line _ -> "to " + step.lever().text();
+            case BendingStep.By.Ram ram ->
+                "to " + step.lever().text() + " under load"
+                        + ram.travel().map(out -> ", ram out " + sheet.onTape(out)).orElse("");
+            case BendingStep.By.Heat heat ->
+                "warm " + sheet.onTape(heat.from()) + " to " + sheet.onTape(heat.to()) + ", bend to "
+                        + step.rest().text();
+        };
     }
 
     /** With answers every ring has a flag of its own height. */
