@@ -42,6 +42,8 @@ public record Advice(Outcome outcome, List<RemedyStep> steps, List<Predicted> pr
     public enum Scrap {
         /** A kink is not bent out again. */
         KINKED,
+        /** Scorched plastic is brittle. */
+        SCORCHED,
         /** It was bent again as often as the school allows. */
         REBENT_TOO_OFTEN,
         /** A dimension that has to be right cannot be reached by bending, turning or cutting. */
@@ -82,6 +84,9 @@ public record Advice(Outcome outcome, List<RemedyStep> steps, List<Predicted> pr
         Attempted asIs = bench.asIs();
         if (work.faulty().contains(InspectionPoint.KINK)) {
             return scrap(asIs, Scrap.KINKED);
+        }
+        if (work.faulty().contains(InspectionPoint.SCORCH)) {
+            return scrap(asIs, Scrap.SCORCHED);
         }
         if (asIs.outside() == 0) {
             return new Advice(Outcome.LEAVE, List.of(), asIs.predicted(), Optional.empty());

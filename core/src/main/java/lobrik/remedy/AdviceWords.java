@@ -8,6 +8,7 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.Judged;
 
 /**
@@ -15,8 +16,9 @@ import lobrik.verdict.Judged;
  *
  * @param bends how many the piece has: a single one needs no number
  * @param unit that lengths are said in
+ * @param tool that it is bent with
  */
-public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
+public record AdviceWords(Advice advice, int bends, LengthUnit unit, ToolKind tool) {
 
     /** What becomes of the piece, in a sentence. */
     public String outcome() {
@@ -33,6 +35,7 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
     private String reason() {
         return switch (advice.reason().orElse(Advice.Scrap.OUT_OF_REACH)) {
             case KINKED -> "a kink cannot be bent out again.";
+            case SCORCHED -> "scorched plastic is brittle and stays so.";
             case REBENT_TOO_OFTEN -> "it was bent again as often as the conduit can stand.";
             case OUT_OF_REACH -> outOfReach();
         };
@@ -71,16 +74,38 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit) {
         return bends == 1 ? "the bend" : "bend " + bend;
     }
 
+    private String close(RemedyStep.Rebend rebend) {
+        return switch (tool) {
+            case SHOE ->
+                "Close " + name(rebend.bend()) + " by " + rebend.by().text()
+                        + ": back in the shoe, on its ring, as before.";
+            case MACHINE ->
+                "Close " + name(rebend.bend()) + " by " + rebend.by().text()
+                        + ": back in the machine, the shoe on its ring, pushed that much further under load.";
+            case FORMER ->
+                "Warm " + name(rebend.bend()) + " again over its whole length, close it by "
+                        + rebend.by().text() + ", and hold it until it is cold.";
+        };
+    }
+
+    private String ease(RemedyStep.Rebend rebend, Angle by) {
+        return switch (tool) {
+            case SHOE -> "Ease " + name(rebend.bend()) + " open by " + by.text() + ", lifting, never flattening it.";
+            case MACHINE ->
+                "Ease " + name(rebend.bend()) + " open by " + by.text()
+                        + ", a little at a time and never under pressure from the inside of the bend.";
+            case FORMER ->
+                "Warm " + name(rebend.bend()) + " again over its whole length, let it open by " + by.text()
+                        + ", and hold it until it is cold.";
+        };
+    }
+
     /** What to do, in a sentence. */
     public String step(RemedyStep step) {
         return switch (step) {
             case RemedyStep.Rebend rebend
-            when rebend.by().count() > 0 ->
-                "Close " + name(rebend.bend()) + " by " + rebend.by().text()
-                        + ": back in the shoe, on its ring, as before.";
-            case RemedyStep.Rebend rebend ->
-                "Ease " + name(rebend.bend()) + " open by "
-                        + Angle.ZERO.minus(rebend.by()).text() + ", lifting, never flattening it.";
+            when rebend.by().count() > 0 -> close(rebend);
+            case RemedyStep.Rebend rebend -> ease(rebend, Angle.ZERO.minus(rebend.by()));
             case RemedyStep.Untwist untwist ->
                 "Turn the leg beyond bend " + (untwist.bend() - 1) + " back by "
                         + untwist.by().text() + " until the piece lies flat.";

@@ -43,7 +43,8 @@ class BenderInDiagnosisTest {
                         Surround.USUAL_INSERTION,
                         Priors.USUAL,
                         Set.of(),
-                        BenderShare.of(bender, stub))),
+                        BenderShare.of(bender, stub),
+                        Set.of())),
                 LengthUnit.INCH);
     }
 

@@ -108,7 +108,8 @@ class BudgetTest {
                 Surround.USUAL_INSERTION,
                 Priors.USUAL,
                 Set.of(),
-                BenderShare.of(bender, Pieces.offset()));
+                BenderShare.of(bender, Pieces.offset()),
+                Set.of());
         List<Budget> budgets = Budget.of(seen);
         assertThat(change(budgets, FeatureId.angle(1), Budget.Stage.BENDER)).isEqualTo(Angle.ofDegrees(2));
         assertThat(change(budgets, FeatureId.angle(1), Budget.Stage.ANGLES)).isEqualTo(Angle.ZERO);

@@ -147,6 +147,7 @@ class CarriedMistakesTest {
                 Surround.USUAL_INSERTION,
                 Priors.USUAL,
                 fromBack,
-                BenderShare.NONE);
+                BenderShare.NONE,
+                Set.of());
     }
 }

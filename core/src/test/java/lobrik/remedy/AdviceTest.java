@@ -32,6 +32,7 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
 import lobrik.verdict.Reading;
@@ -73,7 +74,7 @@ class AdviceTest {
             assertThat(step.bend()).isEqualTo(2);
             assertThat(step.by().degrees()).isCloseTo(-4, within(1.0));
         });
-        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH)
+        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH, ToolKind.SHOE)
                         .step(advice.steps().getFirst()))
                 .startsWith("Ease bend 2 open by ");
     }
@@ -100,7 +101,7 @@ class AdviceTest {
         Advice advice = advice(Pieces.offset(), Pieces.readings(Pieces.offset(), short_, NOT, NOT));
         assertThat(advice.outcome()).isEqualTo(Advice.Outcome.SCRAP);
         assertThat(advice.reason()).contains(Advice.Scrap.OUT_OF_REACH);
-        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH).outcome()).contains("landing", "1 1/2 in under");
+        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH, ToolKind.SHOE).outcome()).contains("landing", "1 1/2 in under");
     }
 
     @Test

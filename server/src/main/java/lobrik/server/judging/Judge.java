@@ -191,7 +191,11 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     }
 
     private AdviceView view(Advice advice, Optional<Diagnosis> diagnosis) {
-        AdviceWords words = new AdviceWords(advice, layout().marks().size(), unit);
+        AdviceWords words = new AdviceWords(
+                advice,
+                layout().marks().size(),
+                unit,
+                layout().job().tooling().tool().kind());
         String first = diagnosis
                 .filter(_ -> !assessment().isInside())
                 .flatMap(found -> new Telling(found, unit).readAgain())
