@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.random.RandomGenerator;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
@@ -21,6 +22,7 @@ import lobrik.shop.Placing;
 import lobrik.shop.Reference;
 import lobrik.shop.ShoePlacing;
 import lobrik.shop.WarmPlacing;
+import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
 
 /**
@@ -32,6 +34,9 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
     private static final double READING_SPREAD_IN = 0.035;
     private static final double TWIST_SPREAD_DEG = 0.7;
     private static final double PARALLEL_SPREAD_DEG = 0.12;
+    /** How flat a curve gets that is warmed over none of its length, in per cent. */
+    private static final double FLAT_BY_MISSING = 42;
+
     private static final double SPREADS_AT_MOST = 2.5;
 
     /** Readings of every feature that was asked for, in the order in which they are taken. */
@@ -43,7 +48,8 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         List<BendMade> bends = new ArrayList<>();
         for (Mark mark : layout.marks()) {
             double missed = left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
-            bends.add(bend(mark, mark.angle().plus(Angle.ofDegrees(missed)), off, left));
+            BendMade bend = bend(mark, mark.angle().plus(Angle.ofDegrees(missed)), off, left);
+            bends.add(new BendMade(bend.position(), bend.placing(), bend.angle(), bend.roll(), tighter(mark, asItReallyIs)));
         }
         if (endsParallel(layout)) {
             bends.add(untilParallel(bends.removeLast(), bends));
@@ -56,6 +62,15 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
             }
         }
         return readings;
+    }
+
+    /** Warmed over too little, the same angle makes a tighter curve. */
+    private Optional<Tool> tighter(Mark mark, Tooling tooling) {
+        boolean warmed = mark.placing().onShoe().isEmpty() && person.unheated() > 0;
+        double left = 1 - person.left(partOfTerm) * person.unheated();
+        return warmed
+                ? Optional.of(tooling.tool().withRadius(tooling.tool().radius().times(left)))
+                : Optional.empty();
     }
 
     private BendMade bend(Mark mark, Angle angle, Length off, double left) {
@@ -84,7 +99,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
             boolean sameWay = turnsBack(other.roll()) == turnsBack(last.roll());
             missing = sameWay ? missing.minus(other.angle()) : missing.plus(other.angle());
         }
-        return new BendMade(last.position(), last.placing(), missing, last.roll());
+        return new BendMade(last.position(), last.placing(), missing, last.roll(), last.other());
     }
 
     private static boolean turnsBack(Angle roll) {
@@ -120,9 +135,11 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
                 yield feature.id().isSigned() ? read : read.max(Length.ZERO);
             }
             case Angle angle -> Angle.ofDegrees(Math.round(angle.degrees() * 2) / 2.0);
-            // Even a good bend is a little flat.
-            case Percentage part ->
-                Percentage.of(Math.round(2 * Math.max(0, part.perCent() + 2 + gaussian())) / 2.0);
+            // Even a good bend is a little flat; one that was warmed over too little much more.
+            case Percentage part -> {
+                double kinked = FLAT_BY_MISSING * person.left(partOfTerm) * person.unheated();
+                yield Percentage.of(Math.round(2 * Math.max(0, part.perCent() + kinked + 2 + gaussian())) / 2.0);
+            }
         };
     }
 

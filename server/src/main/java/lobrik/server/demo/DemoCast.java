@@ -103,6 +103,46 @@ final class DemoCast {
             new DemoPerson("Vesna Korrin", -0.07, 0.04, 0, 0.6, 0.4, 0.02),
             steady("Wilf Okonde", 0.032, 0.39));
 
+    static final List<DemoPerson> AT_THE_MACHINE = List.of(
+            steady("Xenia Marlow", 0.05, 0.5),
+            // Pulls to the angle itself: it springs back.
+            new DemoPerson("Yorick Tansy", 0, 0.06, -3.2, 0.5, 0.15, 0),
+            new DemoPerson("Zelda Prynne", 0, 0.07, 0, 0.7, 0.5, 0.3),
+            steady("Anselm Dray", 0.09, 0.9),
+            steady("Birgit Soames", 0.03, 0.4));
+
+    static final List<DemoPerson> WITH_HEAT = List.of(
+            steady("Cosmo Ivell", 0.06, 1.1),
+            // Lets go before it is cold.
+            new DemoPerson("Dorrit Lamb", 0, 0.07, -4.5, 1.2, 0.2, 0),
+            // Warms too little of it.
+            new DemoPerson("Emeric Vane", 0, 0.07, 0, 1.1, 0.2, 0, 0.28),
+            steady("Freya Nettle", 0.1, 1.6),
+            steady("Gideon Sparr", 0.04, 0.8));
+
+    /** One session a week at the machine: large conduit for the cold store's feed. The last day begins again. */
+    static final List<DemoExercise> MACHINE_TERM = List.of(
+            stub("Feeder up from the switch room", 34, 48),
+            stub("Feeder down to the trench", 40.5, 52),
+            offset("Feeder up onto the plant plinth", 14, 30, 60, 118),
+            stub("Feeder past the chiller", 28.25, 60),
+            new DemoExercise("Feeder round the tank room", backToBack(30, 62, 36)),
+            new DemoExercise(
+                    "Feeder up to the tray", new Kick(in(22), Angle.ofDegrees(30), in(84), BEFORE_OBSTACLE)),
+            offset("Feeder past the duct bank", 12, 22.5, 64, 130),
+            stub("Feeder up to the changeover switch", 36.75, 44));
+
+    /** One session a week with heat guns: plastic along the wash-down walls. The last day begins again. */
+    static final List<DemoExercise> HEAT_TERM = List.of(
+            stub("Up to the wash-down switch", 18, 24),
+            offset("Round the drain pipe", 5, 30, 34, 64),
+            stub("Down to the sump pump", 14.5, 28),
+            boxOffset("Into the float switch", 30),
+            offset("Over the tiled ledge", 4, 22.5, 36, 70),
+            stub("Up beside the hose reel", 20.25, 22),
+            new DemoExercise("Between the two wash basins", backToBack(16, 36, 18)),
+            stub("Up to the door sensor", 16.75, 26));
+
     /** Two sessions a week: stubs at first, then the first bends that belong together. The last day begins again. */
     static final List<DemoExercise> FIRST_YEAR_TERM = List.of(
             stub("Up from the pump-room box", 12, 18),

@@ -97,7 +97,7 @@ final class DemoFloor {
         }
         fact(attempt, new Fact.Figures(figures), null, at.minus(Duration.ofMinutes(8)));
         for (InspectionPoint point : InspectionPoint.values()) {
-            if (point == InspectionPoint.SCORCH) {
+            if (point == InspectionPoint.SCORCH && layout.job().tooling().shoe().isPresent()) {
                 // Nothing here is heated. Its id is drawn all the same: people and pieces come from the same numbers.
                 ids.next();
                 continue;

@@ -9,6 +9,7 @@ package lobrik.server.demo;
  * @param angleSpreadDeg how much that varies
  * @param learning how much of all this is gone after eight weeks, 0 to 1
  * @param slips chance of forgetting the take-up at a piece
+ * @param unheated which part of a curve is not warmed, where one should be
  */
 record DemoPerson(
         String name,
@@ -17,7 +18,20 @@ record DemoPerson(
         double angleBiasDeg,
         double angleSpreadDeg,
         double learning,
-        double slips) {
+        double slips,
+        double unheated) {
+
+    /** Whatever is warmed is warmed over all of its length. */
+    DemoPerson(
+            String name,
+            double markBiasIn,
+            double markSpreadIn,
+            double angleBiasDeg,
+            double angleSpreadDeg,
+            double learning,
+            double slips) {
+        this(name, markBiasIn, markSpreadIn, angleBiasDeg, angleSpreadDeg, learning, slips, 0);
+    }
 
     /** Steady, with an ordinary spread. */
     static DemoPerson steady(String name, double markSpreadIn, double angleSpreadDeg) {

@@ -13,6 +13,7 @@ import lobrik.shop.Machine;
 import lobrik.shop.MachineTable;
 import lobrik.shop.RamTravel;
 import lobrik.shop.Shoe;
+import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
 import lobrik.shop.TradeSize;
 
@@ -26,7 +27,13 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     private static final Length WEAR = Length.ofFraction(0, 1, 4);
 
     /** A bender on the rack: as it is known, and its figures as they really are. */
-    record Racked(Rack.Racked known, Shoe asItReallyIs) {
+    record Racked(Rack.Racked known, Tool asItReallyIs) {
+
+        /** One that is as it is known. */
+        static Racked good(Rack.Racked known) {
+            return new Racked(known, known.revision().tool());
+        }
+
 
         String label() {
             return known.bender().label();
@@ -50,16 +57,16 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
     }
 
     /** What is not bent by hand: a machine whose rows were made by test bends, and a bench with heat guns. */
-    record Elsewhere(Rack.Racked machine, Rack.Racked heat) {
+    record Elsewhere(Racked machine, Racked heat) {
 
         /** @param shed with ids of its own, so that those of everything else stay what they are */
         static Elsewhere fill(GenericShed shed) {
             return new Elsewhere(
-                    shed.bender("Machine 1", shed.emt(TradeSize.THREE), tested()),
-                    shed.bender(
+                    Racked.good(shed.bender("Machine 1", shed.emt(TradeSize.THREE), tested())),
+                    Racked.good(shed.bender(
                             "Heat 1",
                             shed.pvc(TradeSize.THREE_QUARTERS),
-                            FormerTable.forPvc(TradeSize.THREE_QUARTERS).orElseThrow()));
+                            FormerTable.forPvc(TradeSize.THREE_QUARTERS).orElseThrow())));
         }
 
         /** The generic shoe with a row more: a test bend of 90° at rest. */

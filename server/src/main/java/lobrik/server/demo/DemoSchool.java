@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.IntFunction;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
@@ -63,6 +64,7 @@ final class DemoSchool {
             TolerancePreset late) {}
 
     private final EntityManager entities;
+    private final Bases bases;
     private final Calculations calculations;
     private final Ids ids;
     private final RandomGenerator random;
@@ -81,14 +83,40 @@ final class DemoSchool {
             RandomGenerator random,
             Instant now,
             String passwordHash) {
+        this(entities, bases, calculations, new Streams(ids, random, drawnFrom(CODES)), now, passwordHash, ids.next());
+    }
+
+    /** What ids, people and codes are drawn from. */
+    private record Streams(Ids ids, RandomGenerator random, RandomGenerator codes) {
+
+        /** Others, so that those of everything else stay what they are. */
+        static Streams elsewhere() {
+            RandomGenerator random = drawnFrom(ELSEWHERE);
+            return new Streams(new Ids(random), random, drawnFrom(ELSEWHERE + 1));
+        }
+    }
+
+    private static RandomGenerator drawnFrom(long seed) {
+        return RandomGeneratorFactory.of("L64X128MixRandom").create(seed);
+    }
+
+    private DemoSchool(
+            EntityManager entities,
+            Bases bases,
+            Calculations calculations,
+            Streams streams,
+            Instant now,
+            String passwordHash,
+            UUID centreId) {
         this.entities = entities;
+        this.bases = bases;
         this.calculations = calculations;
-        this.ids = ids;
-        this.random = random;
-        this.codes = RandomGeneratorFactory.of("L64X128MixRandom").create(CODES);
+        this.ids = streams.ids();
+        this.random = streams.random();
+        this.codes = streams.codes();
         this.now = now;
         this.passwordHash = passwordHash;
-        this.centreId = ids.next();
+        this.centreId = centreId;
         this.floor = new DemoFloor(entities, bases, ids, now);
         this.record = new DemoRecord(entities, bases, ids, random, centreId);
     }
@@ -121,10 +149,33 @@ final class DemoSchool {
                 first.trainees().getFirst().cohortId(),
                 "Stubs once more",
                 first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
-        term(first, rack, 2);
-        term(second, rack, 2);
-        RandomGenerator elsewhere = RandomGeneratorFactory.of("L64X128MixRandom").create(ELSEWHERE);
-        DemoRack.Elsewhere.fill(new GenericShed(entities, new Ids(elsewhere), centreId, founded));
+        term(first, rack::forSession, 2);
+        term(second, rack::forSession, 2);
+        new DemoSchool(entities, bases, calculations, Streams.elsewhere(), now, passwordHash, centreId)
+                .notByHand(runa, dessa, founded);
+    }
+
+    /** In the evenings: one group at the machine, one with heat guns. */
+    private void notByHand(UUID runa, UUID dessa, Instant founded) {
+        DemoRack.Elsewhere rack = DemoRack.Elsewhere.fill(new GenericShed(entities, ids, centreId, founded));
+        Taught machine = cohort(
+                "Evening, machine",
+                dessa,
+                founded,
+                DemoCast.AT_THE_MACHINE,
+                DemoCast.MACHINE_TERM,
+                TolerancePreset.LEARNING,
+                TolerancePreset.SITE);
+        Taught heat = cohort(
+                "Evening, plastic",
+                runa,
+                founded,
+                DemoCast.WITH_HEAT,
+                DemoCast.HEAT_TERM,
+                TolerancePreset.BY_HAND,
+                TolerancePreset.BY_HAND);
+        term(machine, _ -> rack.machine(), 1);
+        term(heat, _ -> rack.heat(), 1);
     }
 
     private String code() {
@@ -160,14 +211,14 @@ final class DemoSchool {
     }
 
     /** All sessions of a cohort, the last of them going on since this morning. */
-    private void term(Taught cohort, DemoRack rack, int sessionsAWeek) {
+    private void term(Taught cohort, IntFunction<Racked> rack, int sessionsAWeek) {
         int sessions = WEEKS * sessionsAWeek;
         for (int session = 0; session <= sessions; session++) {
             boolean today = session == sessions;
             int daysAgo = (sessions - session) * 7 / sessionsAWeek;
             Instant start = now.minus(daysAgo, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
             double partOfTerm = (double) session / sessions;
-            session(cohort, session, rack.forSession(session), start, partOfTerm, today);
+            session(cohort, session, rack.apply(session), start, partOfTerm, today);
         }
     }
 

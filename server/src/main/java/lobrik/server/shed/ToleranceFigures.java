@@ -3,7 +3,6 @@ package lobrik.server.shed;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
@@ -54,7 +53,7 @@ public record ToleranceFigures(
     public static ToleranceFigures of(TolerancePreset preset) {
         Tolerances figures = preset.tolerances();
         return new ToleranceFigures(
-                preset.name().toLowerCase(Locale.ROOT),
+                preset.label(),
                 figures.length().inches(),
                 figures.angle().degrees(),
                 figures.dogLeg().degrees(),
@@ -128,7 +127,7 @@ public record ToleranceFigures(
     /** The usual rules of the preset with this name; those of the site for any other name. */
     public static Map<String, RuleFigures> usualWorkmanship(String preset) {
         return figures(Stream.of(TolerancePreset.values())
-                .filter(known -> known.name().equalsIgnoreCase(preset))
+                .filter(known -> known.label().equalsIgnoreCase(preset))
                 .findFirst()
                 .orElse(TolerancePreset.SITE)
                 .tolerances()
