@@ -149,10 +149,7 @@ export default function BenchScreen() {
             </ul>
           </nav>
         )}
-        <p className="mt-auto text-sm leading-snug">
-          Wear eye protection and gloves, keep the swing of the handle clear, ream every cut. Local code and the
-          licensed person in charge decide.
-        </p>
+        <p className="mt-auto text-sm leading-snug">{job.plan.cautions.join(' ')}</p>
       </main>
     </DisplayUnitContext>
   );

@@ -2,8 +2,8 @@ package lobrik.cause;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoubleUnaryOperator;
 import java.util.Set;
+import java.util.function.DoubleUnaryOperator;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;

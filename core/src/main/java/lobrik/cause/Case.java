@@ -79,8 +79,7 @@ public record Case(
 
     /** The same piece, on which this was found wrong. */
     public Case lookedOver(Set<InspectionPoint> found) {
-        return new Case(
-                layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, fromBack, bender, found);
+        return new Case(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, fromBack, bender, found);
     }
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */

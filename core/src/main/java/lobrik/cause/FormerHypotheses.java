@@ -82,16 +82,10 @@ final class FormerHypotheses {
             double radians = layout.marks().get(i).angle().radians();
             double heated = former.radius().inches() * radians;
             double most = MOST_MISSING * heated;
-            all.add(Hypothesis.fitted(
-                    CauseId.HEATED_SHORT,
-                    i + 1,
-                    "",
-                    1,
-                    SHORT,
-                    (making, amount) -> {
-                        double missing = Math.clamp(amount, 0, most);
-                        making.tighten(bend, missing / radians, KINKS * missing / heated);
-                    }));
+            all.add(Hypothesis.fitted(CauseId.HEATED_SHORT, i + 1, "", 1, SHORT, (making, amount) -> {
+                double missing = Math.clamp(amount, 0, most);
+                making.tighten(bend, missing / radians, KINKS * missing / heated);
+            }));
         }
     }
 }

@@ -112,7 +112,11 @@ final class MachineHypotheses {
                             CauseId.WRONG_SHOE,
                             0,
                             "",
-                            1 / (1 + Math.abs(other.radius().minus(machine.radius()).inches())),
+                            1
+                                    / (1
+                                            + Math.abs(other.radius()
+                                                    .minus(machine.radius())
+                                                    .inches())),
                             other.radius().inches(),
                             (making, _) -> Arrays.fill(making.tools, other))));
         }

@@ -223,8 +223,8 @@ final class Making {
      */
     void tighten(int bend, double by, double flattening) {
         flattened[bend] += flattening;
-        tools[bend] = tools[bend].withRadius(
-                Length.ofInches(tools[bend].radius().inches() - by));
+        tools[bend] =
+                tools[bend].withRadius(Length.ofInches(tools[bend].radius().inches() - by));
     }
 
     /** A reading was taken wrong. */

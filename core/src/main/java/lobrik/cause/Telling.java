@@ -89,7 +89,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
             case SPRINGBACK_OMITTED ->
                 pulled(cause) + " under load and opened by " + amount(cause) + " when the pressure was let off.";
             case TRAVEL_OF_ANOTHER_ROW ->
-                (cause.bend().isPresent() ? bendName(cause) + " was" : "The bends were") + " pulled by the travel of " + amount(cause) + " instead of "
+                (cause.bend().isPresent() ? bendName(cause) + " was" : "The bends were") + " pulled by the travel of "
+                        + amount(cause) + " instead of "
                         + mark(bend(cause)).angle().text() + ".";
             case WRONG_SHOE ->
                 "It was bent on a radius of " + amount(cause) + ", that of another size's shoe; this one's is "
@@ -102,7 +103,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 (cause.bend().isPresent() ? bendName(cause) : "Every bend") + " opened by " + amount(cause)
                         + ": it was let go before it was cold.";
             case MIDDLE_AS_ARROW ->
-                madeWhere(cause) + " as if its ring were the mark of a shoe, where the curve begins; it is the middle of the"
+                madeWhere(cause)
+                        + " as if its ring were the mark of a shoe, where the curve begins; it is the middle of the"
                         + " curve.";
             case MARK_SLIPPED ->
                 bendName(cause) + " was made " + amount(cause) + " beside its ring, towards the "

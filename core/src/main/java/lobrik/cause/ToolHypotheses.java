@@ -35,9 +35,11 @@ final class ToolHypotheses {
     }
 
     /** The same mistake at each bend by itself, and at all of them. */
-    static List<Hypothesis> eachAndAll(CauseId cause, Layout layout, double weight, IntFunction<Hypothesis.Change> change) {
+    static List<Hypothesis> eachAndAll(
+            CauseId cause, Layout layout, double weight, IntFunction<Hypothesis.Change> change) {
         int bends = layout.marks().size();
-        List<Hypothesis.Change> changes = IntStream.range(0, bends).mapToObj(change).toList();
+        List<Hypothesis.Change> changes =
+                IntStream.range(0, bends).mapToObj(change).toList();
         List<Hypothesis> all = new ArrayList<>();
         for (int i = 0; i < bends; i++) {
             all.add(Hypothesis.of(cause, i + 1, "", weight, changes.get(i)));

@@ -6,11 +6,10 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.LongUnaryOperator;
 import java.util.function.Function;
+import java.util.function.LongUnaryOperator;
 import java.util.function.Predicate;
 import lobrik.bend.BackToBack90;
-import lobrik.bend.Bend;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
@@ -73,8 +72,13 @@ final class Cures {
     private static Set<Role> roles(FaultCode code) {
         return switch (code) {
             case SPACING_IMPOSSIBLE, ARCS_OVERLAP, MARKS_TOO_CLOSE -> EnumSet.of(Role.ANGLE, Role.SIZE);
-            case LEG_SHORTER_THAN_BEND, MARK_OFF_CONDUIT, ARC_OFF_CONDUIT, GRIP_TOO_SHORT, STANDING_TOO_SHORT, STUB_TOO_SHORT, END_FLATTENS ->
-                EnumSet.of(Role.PLACE, Role.FAR_END, Role.SIZE);
+            case LEG_SHORTER_THAN_BEND,
+                    MARK_OFF_CONDUIT,
+                    ARC_OFF_CONDUIT,
+                    GRIP_TOO_SHORT,
+                    STANDING_TOO_SHORT,
+                    STUB_TOO_SHORT,
+                    END_FLATTENS -> EnumSet.of(Role.PLACE, Role.FAR_END, Role.SIZE);
             case LONGER_THAN_STICK -> EnumSet.of(Role.FAR_END, Role.PLACE);
             case OUT_OF_RANGE -> EnumSet.of(Role.ANGLE, Role.SIZE, Role.FAR_END);
             case DEGREES_OVER_LIMIT -> EnumSet.of(Role.ANGLE);
@@ -102,10 +106,9 @@ final class Cures {
     private List<Cure> placements() {
         return switch (job.bend()) {
             case Stub90 stub ->
-                otherPlacement(
-                        stub.placement(), other -> new Stub90(stub.leg(), stub.otherLeg(), other));
-            case Saddle4 saddle when job.tooling().shoe().isEmpty() ->
-                otherPlacement(saddle.placement(), saddle::placedBy);
+                otherPlacement(stub.placement(), other -> new Stub90(stub.leg(), stub.otherLeg(), other));
+            case Saddle4 saddle
+            when job.tooling().shoe().isEmpty() -> otherPlacement(saddle.placement(), saddle::placedBy);
             case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
                 List.of();
         };

@@ -31,7 +31,10 @@ final class FormerChecks implements ToolChecks {
     @Override
     public void hold() {
         List<Segment.Straight> straights = layout.predicted().straights();
-        endStaysCold(straights.getFirst().length(), "datum", InputsConcerned.place(layout.job().bend().kind()));
+        endStaysCold(
+                straights.getFirst().length(),
+                "datum",
+                InputsConcerned.place(layout.job().bend().kind()));
         layout.cutLength()
                 .ifPresent(_ -> endStaysCold(
                         straights.getLast().length(),

@@ -33,8 +33,9 @@ final class MachineChecks implements ToolChecks {
             warnings.add(
                     FaultCode.END_FLATTENS,
                     "bender/minPastShoeIn",
-                    "the machine's least past the shoe is " + machine.minPastShoe().inWords()
-                            + "; at less than the conduit's diameter of " + diameter.inWords() + " the end flattens",
+                    "the machine's least past the shoe is "
+                            + machine.minPastShoe().inWords() + "; at less than the conduit's diameter of "
+                            + diameter.inWords() + " the end flattens",
                     new Figure("least past the shoe", machine.minPastShoe()),
                     new Figure("diameter", diameter));
         }
@@ -59,8 +60,8 @@ final class MachineChecks implements ToolChecks {
         warnings.add(
                 FaultCode.STUB_TOO_SHORT,
                 on.concerned(ring),
-                "bend " + ring.mark().number() + " leaves a stub of " + leg.inWords() + "; this machine bends none under "
-                        + machine.minStub().inWords(),
+                "bend " + ring.mark().number() + " leaves a stub of " + leg.inWords()
+                        + "; this machine bends none under " + machine.minStub().inWords(),
                 new Figure("stub", leg),
                 new Figure("least stub", machine.minStub()));
         return true;
@@ -74,7 +75,8 @@ final class MachineChecks implements ToolChecks {
                 FaultCode.END_FLATTENS,
                 on.concerned(ring),
                 "at ring " + ring.mark().number() + " only " + held.inWords()
-                        + " of straight conduit lies past the shoe; under " + machine.minPastShoe().inWords()
+                        + " of straight conduit lies past the shoe; under "
+                        + machine.minPastShoe().inWords()
                         + " the end flattens",
                 new Figure("past the shoe", held),
                 new Figure("least past the shoe", machine.minPastShoe()));
@@ -107,7 +109,8 @@ final class MachineChecks implements ToolChecks {
 
     private void travel(Angle angle) {
         Angle underLoad = angle.plus(machine.springback(angle));
-        if (machine.ramTravel().rows().isEmpty() || machine.ramTravel().at(underLoad).isPresent()) {
+        if (machine.ramTravel().rows().isEmpty()
+                || machine.ramTravel().at(underLoad).isPresent()) {
             return;
         }
         Angle first = machine.ramTravel().rows().getFirst().underLoad();

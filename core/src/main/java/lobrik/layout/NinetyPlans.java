@@ -37,10 +37,11 @@ final class NinetyPlans {
         stub.otherLeg().ifPresent(b -> requireRoom(tooling, "bend/otherLegIn", "the other leg", b));
         Working working = new Working(1);
         Placing placing = ToolMarks.placed(stub.placement(), tooling)
-                .apply(switch (stub.placement()) {
-                    case ARROW -> tooling.leading(HookSide.DATUM);
-                    case STAR -> tooling.leading(HookSide.FAR);
-                });
+                .apply(
+                        switch (stub.placement()) {
+                            case ARROW -> tooling.leading(HookSide.DATUM);
+                            case STAR -> tooling.leading(HookSide.FAR);
+                        });
         Mark mark = switch (stub.placement()) {
             case ARROW -> beforeTheBack(working, tooling, "leg", stub.leg(), 1);
             case STAR -> {
@@ -81,7 +82,8 @@ final class NinetyPlans {
                 Angle.ZERO,
                 secondIsShorter ? 1 : 2);
         if (!secondIsShorter) {
-            Length onLeg = tooling.shoe().isPresent() ? u.between() : u.between().minus(tooling.middleToBack());
+            Length onLeg =
+                    tooling.shoe().isPresent() ? u.between() : u.between().minus(tooling.middleToBack());
             second = fromTheBack(second, new BackDatum(1, onLeg));
         }
         working.cut(

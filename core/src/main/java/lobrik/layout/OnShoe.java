@@ -47,8 +47,9 @@ record OnShoe(Layout layout, ShoeFigures figures, List<Ring> rings) {
             warnings.add(
                     FaultCode.ARROW_LEAD_NEGATIVE,
                     "bender/takeUpIn",
-                    "the " + takeUp + " of " + figures.takeUp().inWords() + " is less than radius and half the diameter, "
-                            + least.inWords() + ": the bender's figures contradict each other; measure a test bend",
+                    "the " + takeUp + " of " + figures.takeUp().inWords()
+                            + " is less than radius and half the diameter, " + least.inWords()
+                            + ": the bender's figures contradict each other; measure a test bend",
                     new Figure(takeUp, figures.takeUp()),
                     new Figure("radius and half the diameter", least));
         }

@@ -164,7 +164,9 @@ final class OverBentPlans {
         Length held = tooling.shoe().isPresent() ? mark : mark.plus(tooling.lead(bend.overBend()));
         Length least = tooling.shoe().map(ShoeFigures::minGrip).orElse(Former.WARMED_BESIDE);
         if (held.isLessThan(least)) {
-            String where = tooling.shoe().isPresent() ? "before the first ring; the shoe holds " : "before the first curve; that much is warmed: ";
+            String where = tooling.shoe().isPresent()
+                    ? "before the first ring; the shoe holds "
+                    : "before the first curve; that much is warmed: ";
             throw Refused.impossible(new Fault(
                     FaultCode.GRIP_TOO_SHORT,
                     "bend/dropIn",
@@ -181,8 +183,7 @@ final class OverBentPlans {
                 "over-bent-cut",
                 "To the last ring, through its curve, and on to the far end; the other leg is measured from the outside of the"
                         + " curve.",
-                ToolMarks.throughCurve(
-                                Sum.ofRing(2, "mark 2", mark), tooling, second, "curve of the over-bend")
+                ToolMarks.throughCurve(Sum.ofRing(2, "mark 2", mark), tooling, second, "curve of the over-bend")
                         .plus("other leg", leg)
                         .minus("radius and half the diameter", tooling.backOfBend()));
     }

@@ -46,9 +46,7 @@ final class SaddlePlans {
                 working,
                 job,
                 new Derivation.Slope(
-                        saddle.raised(),
-                        saddle.outerAngle(),
-                        job.tooling().lead(saddle.outerAngle())),
+                        saddle.raised(), saddle.outerAngle(), job.tooling().lead(saddle.outerAngle())),
                 job.offset(saddle.raised(), saddle.outerAngle()));
         Length shrink = slope.shrink();
         List<Mark> marks = switch (job.school().method()) {

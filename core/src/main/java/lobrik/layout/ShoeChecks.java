@@ -65,8 +65,9 @@ final class ShoeChecks implements ToolChecks {
                 warnings.add(
                         FaultCode.GRIP_TOO_SHORT,
                         on.concerned(ring),
-                        "at ring " + ring.mark().number() + " only " + held.get().inWords()
-                                + " lies beyond the arrow; the shoe holds " + least.inWords() + " or more",
+                        "at ring " + ring.mark().number() + " only "
+                                + held.get().inWords() + " lies beyond the arrow; the shoe holds " + least.inWords()
+                                + " or more",
                         new Figure("beyond the arrow", held.get()),
                         new Figure("least grip", least));
                 return;

@@ -2,12 +2,12 @@ package lobrik.layout;
 
 import java.util.function.UnaryOperator;
 import lobrik.bend.Placement;
+import lobrik.derivation.Sum;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.derivation.Sum;
 import lobrik.shop.Former;
 import lobrik.shop.Machine;
 import lobrik.shop.Placing;

@@ -16,8 +16,17 @@ public record Slip(CauseId cause, OptionalInt bend) {
      */
     public boolean isOnce() {
         return switch (cause) {
-            case NONE, BENDER, UNCLEAR, ANGLE_OFF, ANGLE_BIAS, LET_GO_WARM, HEATED_SHORT, MARK_SLIPPED, MISREAD_FRACTION, DOG_LEG, WRONG_TURN ->
-                false;
+            case NONE,
+                    BENDER,
+                    UNCLEAR,
+                    ANGLE_OFF,
+                    ANGLE_BIAS,
+                    LET_GO_WARM,
+                    HEATED_SHORT,
+                    MARK_SLIPPED,
+                    MISREAD_FRACTION,
+                    DOG_LEG,
+                    WRONG_TURN -> false;
             case TAKEUP_OMITTED,
                     TAKEUP_WRONG_SIZE,
                     TAKEUP_TWICE,

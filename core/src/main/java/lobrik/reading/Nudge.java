@@ -3,8 +3,8 @@ package lobrik.reading;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.measure.Percentage;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 

@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.measure.Quantity;
 import lobrik.shape.Piece;
@@ -44,6 +45,8 @@ public record Advice(Outcome outcome, List<RemedyStep> steps, List<Predicted> pr
         KINKED,
         /** Scorched plastic is brittle. */
         SCORCHED,
+        /** Warm plastic that was pressed flat does not get round again. */
+        FLATTENED,
         /** It was bent again as often as the school allows. */
         REBENT_TOO_OFTEN,
         /** A dimension that has to be right cannot be reached by bending, turning or cutting. */
@@ -94,13 +97,19 @@ public record Advice(Outcome outcome, List<RemedyStep> steps, List<Predicted> pr
         Attempted best = bench.best();
         boolean bends = best.steps().stream().anyMatch(RemedyStep.Rebend.class::isInstance);
         if (best.criticalOutside() > 0) {
-            return scrap(best, Scrap.OUT_OF_REACH);
+            return scrap(best, isFlat(best) ? Scrap.FLATTENED : Scrap.OUT_OF_REACH);
         }
         if (bends && work.rebent() >= work.tolerances().rebending().mostTimes()) {
             return scrap(asIs, Scrap.REBENT_TOO_OFTEN);
         }
         Outcome outcome = best.outside() == 0 ? Outcome.REWORK : Outcome.ACCEPT;
         return new Advice(outcome, best.steps(), best.predicted(), Optional.empty());
+    }
+
+    private static boolean isFlat(Attempted best) {
+        return best.predicted().stream()
+                .anyMatch(each -> each.feature().kind() == FeatureKind.FLATTENING
+                        && each.then().band() == Judged.Band.OUTSIDE);
     }
 
     private static Advice scrap(Attempted best, Scrap reason) {

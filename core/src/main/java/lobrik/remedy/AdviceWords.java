@@ -35,6 +35,7 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit, ToolKind to
     private String reason() {
         return switch (advice.reason().orElse(Advice.Scrap.OUT_OF_REACH)) {
             case KINKED -> "a kink cannot be bent out again.";
+            case FLATTENED -> "a bend is pressed flat, and does not get round again.";
             case SCORCHED -> "scorched plastic is brittle and stays so.";
             case REBENT_TOO_OFTEN -> "it was bent again as often as the conduit can stand.";
             case OUT_OF_REACH -> outOfReach();
@@ -103,8 +104,7 @@ public record AdviceWords(Advice advice, int bends, LengthUnit unit, ToolKind to
     /** What to do, in a sentence. */
     public String step(RemedyStep step) {
         return switch (step) {
-            case RemedyStep.Rebend rebend
-            when rebend.by().count() > 0 -> close(rebend);
+            case RemedyStep.Rebend rebend when rebend.by().count() > 0 -> close(rebend);
             case RemedyStep.Rebend rebend -> ease(rebend, Angle.ZERO.minus(rebend.by()));
             case RemedyStep.Untwist untwist ->
                 "Turn the leg beyond bend " + (untwist.bend() - 1) + " back by "

@@ -64,7 +64,8 @@ public record NextTime(String sentence, Layout exercise) {
             case TAKEUP_WRONG_SIZE ->
                 switch (tool) {
                     case Shoe _ -> "Read the take-up off the shoe in your hand, not from memory.";
-                    case Machine _, Former _ -> "Read the size off the shoe, then its deduct off the same line of the table.";
+                    case Machine _, Former _ ->
+                        "Read the size off the shoe, then its deduct off the same line of the table.";
                 };
             case TAKEUP_TWICE -> "Write the mark down once it is worked out, so that nothing is deducted twice.";
             case SHRINK_OMITTED -> addTheShrink(job.bend());
@@ -85,8 +86,10 @@ public record NextTime(String sentence, Layout exercise) {
             case SPRINGBACK_OMITTED -> "Say both angles before you pull: so much under load, so much at rest.";
             case TRAVEL_OF_ANOTHER_ROW -> "Put a finger on the row of the angle and read the travel out loud.";
             case WRONG_SHOE -> "Read the size off shoe and follower before the conduit goes in.";
-            case HEATED_SHORT -> "Pencil both ends of the heated length on the conduit and warm all of it, to the ends.";
-            case TOO_HOT -> "Keep it moving and turning at the same distance; when it sags by itself it is warm enough.";
+            case HEATED_SHORT ->
+                "Pencil both ends of the heated length on the conduit and warm all of it, to the ends.";
+            case TOO_HOT ->
+                "Keep it moving and turning at the same distance; when it sags by itself it is warm enough.";
             case LET_GO_WARM -> "Hold it on the angle until it is cold to the back of the hand; time it.";
             case MIDDLE_AS_ARROW -> "The ring is the middle: half the heated length lies on either side of it.";
             case ANGLE_BIAS -> "Bend one test angle, see how far it springs back, and allow for just that.";

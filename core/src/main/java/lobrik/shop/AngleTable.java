@@ -18,8 +18,7 @@ final class AngleTable {
      * @param rows in order of their angles, at least one
      * @param angle from the first row's to the last row's
      */
-    static <R> double between(
-            List<R> rows, ToDoubleFunction<R> angleOf, ToDoubleFunction<R> figureOf, Angle angle) {
+    static <R> double between(List<R> rows, ToDoubleFunction<R> angleOf, ToDoubleFunction<R> figureOf, Angle angle) {
         double at = angle.degrees();
         for (int i = 1; i < rows.size(); i++) {
             double above = angleOf.applyAsDouble(rows.get(i));

@@ -22,7 +22,6 @@ public final class FormerTable {
     }
 
     private static Optional<Former> of(double radiusInches) {
-        return Optional.of(
-                new Former(Length.ofInches(radiusInches), Tool.USUAL_MIN_SPACING, Former.Support.NONE));
+        return Optional.of(new Former(Length.ofInches(radiusInches), Tool.USUAL_MIN_SPACING, Former.Support.NONE));
     }
 }

@@ -48,7 +48,8 @@ public record RamTravel(List<Row> rows) {
                         FaultCode.DUPLICATE,
                         at + "/angleDeg",
                         "two rows say how far the ram comes out for "
-                                + row.underLoad().text() + ", " + rows.get(twin).travel().inWords() + " and "
+                                + row.underLoad().text() + ", "
+                                + rows.get(twin).travel().inWords() + " and "
                                 + row.travel().inWords() + "; keep one of them");
             }
         }
@@ -63,7 +64,8 @@ public record RamTravel(List<Row> rows) {
                         "ramTravel",
                         "for " + row.underLoad().text() + " the ram comes out "
                                 + row.travel().inWords() + ", no further than for "
-                                + below.underLoad().text() + ", " + below.travel().inWords()
+                                + below.underLoad().text() + ", "
+                                + below.travel().inWords()
                                 + "; measure one of the two again");
             }
         }

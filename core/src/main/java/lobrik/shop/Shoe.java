@@ -21,6 +21,7 @@ public record Shoe(
 
     /** Used where a profile does not name them; generic, to be edited. */
     public static final Length USUAL_MIN_STUB = Length.ofInches(2);
+
     public static final Length USUAL_MIN_STANDING = Length.ofInches(6);
 
     private static final Angle LARGEST_SPRINGBACK = Angle.ofDegrees(45);

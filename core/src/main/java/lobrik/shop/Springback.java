@@ -70,8 +70,10 @@ public record Springback(List<Row> rows) {
                 faults.add(
                         FaultCode.NOT_INCREASING,
                         "springback",
-                        row.rest().text() + " would be pulled to " + row.underLoad().text() + ", no further than "
-                                + below.rest().text() + " is, to " + below.underLoad().text()
+                        row.rest().text() + " would be pulled to "
+                                + row.underLoad().text() + ", no further than "
+                                + below.rest().text() + " is, to "
+                                + below.underLoad().text()
                                 + "; measure one of the two again");
             }
         }
@@ -102,7 +104,8 @@ public record Springback(List<Row> rows) {
             return Angle.ZERO;
         }
         Row nearest = rest.isLessThan(rows.getFirst().rest()) ? rows.getFirst() : rows.getLast();
-        if (rest.isLessThan(rows.getFirst().rest()) || rest.isMoreThan(rows.getLast().rest())) {
+        if (rest.isLessThan(rows.getFirst().rest())
+                || rest.isMoreThan(rows.getLast().rest())) {
             return Angle.ofDegrees(nearest.springback().degrees()
                     * rest.degrees()
                     / nearest.rest().degrees());

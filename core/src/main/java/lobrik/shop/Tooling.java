@@ -100,10 +100,13 @@ public record Tooling(Conduit conduit, Tool tool) {
             case Machine _ ->
                 placing.onShoe()
                         .map(shoe -> switch (shoe.reference()) {
-                            case ARROW -> "front of the shoe";
-                            case STAR -> "back mark of the shoe";
-                            case NOTCH -> "middle of the shoe";
-                        } + (shoe.hookTowards() == HookSide.DATUM ? ", front to the datum end" : ", front to the far end"))
+                                    case ARROW -> "front of the shoe";
+                                    case STAR -> "back mark of the shoe";
+                                    case NOTCH -> "middle of the shoe";
+                                }
+                                + (shoe.hookTowards() == HookSide.DATUM
+                                        ? ", front to the datum end"
+                                        : ", front to the far end"))
                         .orElse(placing.words());
         };
     }
@@ -142,11 +145,14 @@ public record Tooling(Conduit conduit, Tool tool) {
             case ShoePlacing onShoe ->
                 shoe().orElseThrow(() -> new IllegalArgumentException("a former has no " + onShoe.words()))
                         .arcStart(mark, onShoe, angle);
-            case WarmPlacing warm -> mark.minus(arcLength(angle).times(switch (warm.on()) {
-                case MIDDLE -> 0.5;
-                case START -> 0;
-                case END -> 1;
-            }));
+            case WarmPlacing warm ->
+                mark.minus(arcLength(angle)
+                        .times(
+                                switch (warm.on()) {
+                                    case MIDDLE -> 0.5;
+                                    case START -> 0;
+                                    case END -> 1;
+                                }));
         };
     }
 

@@ -93,7 +93,12 @@ final class BenchJobs {
             case BACK_TO_BACK_90 -> new BackToBack90(eighths(22, 40), eighths(44, 80), eighths(22, 40));
             case OFFSET ->
                 new Offset(
-                        eighths(9, 24), clearance(), angle(ANGLES), eighths(50, 70), layout(), mostly(eighths(110, 150)));
+                        eighths(9, 24),
+                        clearance(),
+                        angle(ANGLES),
+                        eighths(50, 70),
+                        layout(),
+                        mostly(eighths(110, 150)));
             case BOX_OFFSET ->
                 new BoxOffset(eighths(0.75, 2), angle(10, 10, 8, 12), eighths(4, 8), mostly(eighths(40, 80)));
             case ROLLING_OFFSET ->

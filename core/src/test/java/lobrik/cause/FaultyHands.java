@@ -106,7 +106,8 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         int one = random.nextInt(bends.size());
         boolean everywhere = bends.size() > 1 && random.nextInt(3) > 0;
         return switch (cause) {
-            case SPRINGBACK_OMITTED -> Optional.of(everyOrOne(everywhere, one, b -> angle(b, stays(machine, b.angle()))));
+            case SPRINGBACK_OMITTED ->
+                Optional.of(everyOrOne(everywhere, one, b -> angle(b, stays(machine, b.angle()))));
             case TRAVEL_OF_ANOTHER_ROW -> {
                 List<RamTravel.Row> rows = machine.ramTravel().rows();
                 Angle row = rows.get(random.nextInt(rows.size())).underLoad();
@@ -126,8 +127,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
                         : Optional.of(everyOrOne(
                                 true,
                                 one,
-                                b -> new BendMade(
-                                        b.position(), b.placing(), b.angle(), b.roll(), Optional.of(other))));
+                                b -> new BendMade(b.position(), b.placing(), b.angle(), b.roll(), Optional.of(other))));
             }
         };
     }
@@ -165,8 +165,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
                 Optional.of(everyOrOne(
                         everywhere,
                         one,
-                        b -> new BendMade(
-                                b.position(), new WarmPlacing(WarmPlacing.On.START), b.angle(), b.roll())));
+                        b -> new BendMade(b.position(), new WarmPlacing(WarmPlacing.On.START), b.angle(), b.roll())));
             default -> {
                 double missing = 1 + 2 * random.nextDouble();
                 double radius = former.radius().inches()

@@ -69,7 +69,9 @@ class HeatDiagnosisTest {
     }
 
     private static Cause first(Map<FeatureId, Quantity> readings, Set<InspectionPoint> faulty) {
-        return Diagnosis.of(Case.of(LAYOUT, readings).lookedOver(faulty)).causes().getFirst();
+        return Diagnosis.of(Case.of(LAYOUT, readings).lookedOver(faulty))
+                .causes()
+                .getFirst();
     }
 
     @Test
@@ -103,8 +105,7 @@ class HeatDiagnosisTest {
         assertThat(telling.what(telling.diagnosis().causes().getFirst())).contains("warmed", "too short");
     }
 
-    private static double probability(
-            CauseId cause, Map<FeatureId, Quantity> readings, Set<InspectionPoint> faulty) {
+    private static double probability(CauseId cause, Map<FeatureId, Quantity> readings, Set<InspectionPoint> faulty) {
         return Diagnosis.of(Case.of(LAYOUT, readings).lookedOver(faulty)).causes().stream()
                 .filter(each -> each.id() == cause)
                 .mapToDouble(Cause::probability)

@@ -110,7 +110,8 @@ final class PlantedPieces {
         for (Feature feature : Features.of(layout.job().bend(), piece, hands.rings())) {
             values.put(feature.id(), feature.value());
         }
-        values.replaceAll((id, value) -> id.kind() == FeatureKind.FLATTENING ? flat(layout, bends.get(id.number() - 1)) : value);
+        values.replaceAll(
+                (id, value) -> id.kind() == FeatureKind.FLATTENING ? flat(layout, bends.get(id.number() - 1)) : value);
         values.keySet()
                 .retainAll(layout.features().stream().map(PlannedFeature::id).toList());
         return values;
@@ -119,7 +120,8 @@ final class PlantedPieces {
     /** A curve that was bent tighter than it was warmed for goes flat. */
     private Percentage flat(Layout layout, BendMade bend) {
         double radius = layout.job().tooling().tool().radius().inches();
-        double tighter = bend.other().map(tool -> 1 - tool.radius().inches() / radius).orElse(0.0);
+        double tighter =
+                bend.other().map(tool -> 1 - tool.radius().inches() / radius).orElse(0.0);
         return Percentage.of(tighter * (LEAST_KINK + (MOST_KINK - LEAST_KINK) * random.nextDouble()));
     }
 

@@ -12,7 +12,9 @@ class CautionsTest {
     @ParameterizedTest
     @EnumSource(ToolKind.class)
     void everyTool_beginsWithWhatKills_andEndsWithWhoDecides(ToolKind tool) {
-        assertThat(Caution.of(tool)).startsWith(Caution.ENERGISED, Caution.EYES_AND_HANDS).endsWith(Caution.LOCAL_CODE);
+        assertThat(Caution.of(tool))
+                .startsWith(Caution.ENERGISED, Caution.EYES_AND_HANDS)
+                .endsWith(Caution.LOCAL_CODE);
     }
 
     @Test
@@ -23,7 +25,9 @@ class CautionsTest {
         assertThat(Caution.of(ToolKind.MACHINE))
                 .contains(Caution.ONE_VOICE, Caution.HANDS_OUT, Caution.UNDER_PRESSURE)
                 .doesNotContain(Caution.FOOTING);
-        assertThat(Caution.of(ToolKind.FORMER)).contains(Caution.HOT, Caution.FUMES).doesNotContain(Caution.FOOTING);
+        assertThat(Caution.of(ToolKind.FORMER))
+                .contains(Caution.HOT, Caution.FUMES)
+                .doesNotContain(Caution.FOOTING);
     }
 
     @Test

@@ -66,8 +66,7 @@ class EveryToolTest {
     }
 
     private static List<Fault> warnings(Bend bend, Tooling tooling) {
-        return Review.of(
-                        new Job(bend, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH)), Optional.empty())
+        return Review.of(new Job(bend, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH)), Optional.empty())
                 .warnings()
                 .stream()
                 .map(Warning::fault)
@@ -99,7 +98,8 @@ class EveryToolTest {
 
     /** {@code 2 R (θ/2 − sin θ/2)} at most: by so much less reaches what is half a curve long, at one ring or at two. */
     private static double onItsCurve(PlannedFeature feature, Layout layout) {
-        boolean byRings = feature.id().kind() == FeatureKind.LANDING || feature.id().kind() == FeatureKind.FLAT;
+        boolean byRings =
+                feature.id().kind() == FeatureKind.LANDING || feature.id().kind() == FeatureKind.FLAT;
         if (!byRings || layout.job().tooling().shoe().isPresent()) {
             return 0;
         }
@@ -119,8 +119,7 @@ class EveryToolTest {
             Layout layout = Layout.of(jobs.next(kind, tool, Method.CHART, TapeDivision.SIXTEENTH));
             assertThat(layout.steps()).hasSameSizeAs(layout.marks());
             for (BendingStep step : layout.steps()) {
-                Segment.Arc arc =
-                        layout.predicted().arcs().get(step.mark().number() - 1);
+                Segment.Arc arc = layout.predicted().arcs().get(step.mark().number() - 1);
                 switch (step.by()) {
                     case BendingStep.By.Line _ -> assertThat(tool).isEqualTo(ToolKind.SHOE);
                     case BendingStep.By.Ram _ -> {
@@ -186,7 +185,8 @@ class EveryToolTest {
         Layout layout = exact(new BackToBack90(Length.ofInches(16), Length.ofInches(30), Length.ofInches(14)), PLASTIC);
         double quarter = 6 * Math.PI / 2;
         double first = 16 - 6.42 + quarter / 2;
-        // From the middle of the first curve to that of the second: both halves, and what is straight between the backs.
+        // From the middle of the first curve to that of the second: both halves, and what is straight between the
+        // backs.
         double second = first + quarter + (30 - 2 * 6.42);
         assertThat(layout.marks().get(0).position().inches()).isCloseTo(first, within(1e-9));
         assertThat(layout.marks().get(1).position().inches()).isCloseTo(second, within(1e-9));
@@ -199,7 +199,8 @@ class EveryToolTest {
     void uWithHeat_secondMarkFromTheBack_leadsToTheSameRing() {
         Layout layout = exact(new BackToBack90(Length.ofInches(14), Length.ofInches(30), Length.ofInches(16)), PLASTIC);
         Mark second = layout.marks().get(1);
-        // The back of the first bend is the line where the first leg ends; along the floor leg its tangent point is R + d/2 on.
+        // The back of the first bend is the line where the first leg ends; along the floor leg its tangent point is R +
+        // d/2 on.
         double straight = 30 - 2 * 6.42;
         assertThat(second.taught().inches()).isCloseTo(6.42 + straight + 6 * Math.PI / 4, within(1e-9));
     }
@@ -213,15 +214,14 @@ class EveryToolTest {
         double[] starts = {10.8474, 19.9671};
         double[] lengths = {2.0126, 10.0629};
         for (int i = 0; i < 2; i++) {
-            assertThat(layout.marks().get(i).position().inches())
-                    .isCloseTo(starts[i] + lengths[i] / 2, within(0.001));
+            assertThat(layout.marks().get(i).position().inches()).isCloseTo(starts[i] + lengths[i] / 2, within(0.001));
         }
     }
 
     @Test
     void ninetyByAMachine_isRungItsDeductBeforeTheBack_andPulledOver() {
-        Layout layout = exact(
-                new Stub90(Length.ofInches(30), Optional.of(Length.ofInches(48)), Placement.ARROW), THREE_INCH);
+        Layout layout =
+                exact(new Stub90(Length.ofInches(30), Optional.of(Length.ofInches(48)), Placement.ARROW), THREE_INCH);
         BendingStep step = layout.steps().getFirst();
         assertThat(step.mark().position()).isEqualTo(Length.ofFraction(12, 1, 2));
         assertThat(step.mark().placing()).isEqualTo(Placing.arrow(HookSide.DATUM));
@@ -251,17 +251,17 @@ class EveryToolTest {
                         new RamTravel(rows)));
         Stub90 stub = new Stub90(Length.ofInches(30), Optional.of(Length.ofInches(48)), Placement.ARROW);
         assertThat(exact(stub, tested).steps().getFirst().by())
-                .isInstanceOfSatisfying(BendingStep.By.Ram.class, ram -> assertThat(
-                                ram.travel().orElseThrow().inches())
-                        .isCloseTo(8.875 + 0.375 * 3.5 / 4, within(1e-9)));
+                .isInstanceOfSatisfying(
+                        BendingStep.By.Ram.class,
+                        ram -> assertThat(ram.travel().orElseThrow().inches())
+                                .isCloseTo(8.875 + 0.375 * 3.5 / 4, within(1e-9)));
         assertThat(warnings(stub, tested)).isEmpty();
     }
 
     @Test
     void stubUnderTheLeast_isWarnedOf_withTheLeastThatWorks() {
         assertThat(warnings(
-                        new Stub90(Length.ofInches(20), Optional.of(Length.ofInches(48)), Placement.ARROW),
-                        THREE_INCH))
+                        new Stub90(Length.ofInches(20), Optional.of(Length.ofInches(48)), Placement.ARROW), THREE_INCH))
                 .filteredOn(fault -> fault.code() == FaultCode.STUB_TOO_SHORT)
                 .singleElement()
                 .satisfies(fault -> {
@@ -272,8 +272,7 @@ class EveryToolTest {
 
     @Test
     void legShorterThanTheDeduct_isRefused_withBoth() {
-        assertThatThrownBy(() -> exact(
-                        new Stub90(Length.ofInches(17), Optional.empty(), Placement.ARROW), THREE_INCH))
+        assertThatThrownBy(() -> exact(new Stub90(Length.ofInches(17), Optional.empty(), Placement.ARROW), THREE_INCH))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("the leg is 17 in, less than the deduct of 17 1/2 in");
     }
@@ -321,9 +320,9 @@ class EveryToolTest {
         Stub90 byTheStar = new Stub90(Length.ofInches(16), Optional.empty(), Placement.STAR);
         assertThatThrownBy(() -> Review.of(
                         new Job(byTheStar, PLASTIC, School.of(Method.EXACT, TapeDivision.NONE)), Optional.empty()))
-                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.faults())
-                        .singleElement()
-                        .satisfies(fault -> {
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        refused -> assertThat(refused.faults()).singleElement().satisfies(fault -> {
                             assertThat(fault.code()).isEqualTo(FaultCode.TOOL_WITHOUT_MARK);
                             assertThat(fault.message())
                                     .contains("no star")
@@ -345,7 +344,8 @@ class EveryToolTest {
                         .contains("6 in", "7 in", "bend it wider, or with something that keeps it round"));
         Tooling withSpring = new Tooling(
                 PLASTIC.conduit(), new Former(Length.ofInches(6), Tool.USUAL_MIN_SPACING, Former.Support.INSIDE));
-        assertThat(Review.of(new Job(stub, withSpring, school), Optional.empty()).warnings())
+        assertThat(Review.of(new Job(stub, withSpring, school), Optional.empty())
+                        .warnings())
                 .isEmpty();
     }
 

@@ -124,13 +124,20 @@ public final class Jobs {
                         inches(26 + 4 * more, 60 + 4 * more),
                         inches(13 + 2 * more, 40 + 2 * more));
             case OFFSET ->
-                new Offset(rise(tooling, angle), inches(0, 2), angle, inches(90, 110), layout(), overall(220 + 10 * more));
+                new Offset(
+                        rise(tooling, angle), inches(0, 2), angle, inches(90, 110), layout(), overall(220 + 10 * more));
             case BOX_OFFSET -> {
                 Angle small = Angle.ofDegrees(between(5, 12));
                 yield new BoxOffset(rise(tooling, small), small, inches(2.5, 6), overall(150));
             }
             case ROLLING_OFFSET ->
-                new RollingOffset(rise(tooling, angle), inches(0, 9), angle, inches(100, 120), layout(), overall(240 + 10 * more));
+                new RollingOffset(
+                        rise(tooling, angle),
+                        inches(0, 9),
+                        angle,
+                        inches(100, 120),
+                        layout(),
+                        overall(240 + 10 * more));
             case KICK ->
                 new Kick(rise(tooling, angle).plus(reserve), angle, inches(150 + 5 * more, 170 + 5 * more), layout());
             case SADDLE_3 -> {
@@ -150,8 +157,7 @@ public final class Jobs {
                         inches(0, 2),
                         angle,
                         // With rings in the middle of their curves, two halves of a curve lie on the flat.
-                        inches(6, 24)
-                                .plus(tooling.shoe().isPresent() ? Length.ZERO : tooling.arcLength(angle)),
+                        inches(6, 24).plus(tooling.shoe().isPresent() ? Length.ZERO : tooling.arcLength(angle)),
                         inches(0, 1),
                         random.nextBoolean() ? Saddle4.MeasuredTo.NEAR_EDGE : Saddle4.MeasuredTo.CENTRED,
                         inches(120 + 4 * more, 140 + 4 * more),

@@ -11,7 +11,17 @@ import org.junit.jupiter.params.provider.ValueSource;
 class PercentageTest {
 
     @ParameterizedTest
-    @CsvSource({"4, 4", "4.5, 4.5", "4 1/2, 4.5", "4½, 4.5", "4 %, 4", "4%, 4", "12.25 per cent, 12.25", "100, 100", "0, 0"})
+    @CsvSource({
+        "4, 4",
+        "4.5, 4.5",
+        "4 1/2, 4.5",
+        "4½, 4.5",
+        "4 %, 4",
+        "4%, 4",
+        "12.25 per cent, 12.25",
+        "100, 100",
+        "0, 0"
+    })
     void textsAreReadExactly(String text, double perCent) {
         assertThat(Percentage.parse(text)).isEqualTo(Percentage.of(perCent));
     }

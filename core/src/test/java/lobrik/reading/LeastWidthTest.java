@@ -18,9 +18,12 @@ class LeastWidthTest {
 
     @Test
     void flattening_isWhatIsMissingOfTheDiameter() {
-        assertThat(new LeastWidth(Length.ofInches(0.79), Length.ofInches(0.84)).flattening().perCent())
+        assertThat(new LeastWidth(Length.ofInches(0.79), Length.ofInches(0.84))
+                        .flattening()
+                        .perCent())
                 .isCloseTo(100 * 0.05 / 0.84, within(1e-6));
-        assertThat(new LeastWidth(Length.ofInches(0.84), Length.ofInches(0.84)).flattening()).isEqualTo(Percentage.ZERO);
+        assertThat(new LeastWidth(Length.ofInches(0.84), Length.ofInches(0.84)).flattening())
+                .isEqualTo(Percentage.ZERO);
     }
 
     @Test
@@ -28,7 +31,8 @@ class LeastWidthTest {
         assertThat(ReadingText.read(FLATTENING, "6 %", LengthUnit.INCH)).isEqualTo(Percentage.of(6));
         assertThat(ReadingText.read(FLATTENING, "0.79 of 0.84", LengthUnit.INCH).number())
                 .isCloseTo(5.952381, within(1e-6));
-        assertThat(ReadingText.read(FLATTENING, "20 of 21.3", LengthUnit.MILLIMETRE).number())
+        assertThat(ReadingText.read(FLATTENING, "20 of 21.3", LengthUnit.MILLIMETRE)
+                        .number())
                 .isCloseTo(100 * 1.3 / 21.3, within(1e-6));
     }
 
@@ -37,7 +41,8 @@ class LeastWidthTest {
         assertThatThrownBy(() -> ReadingText.read(FLATTENING, "0.9 of 0.84", LengthUnit.INCH))
                 .isInstanceOf(Refused.class)
                 .hasMessageContaining("give the least width first");
-        assertThatThrownBy(() -> ReadingText.read(FLATTENING, "0.9 of 0", LengthUnit.INCH)).isInstanceOf(Refused.class);
+        assertThatThrownBy(() -> ReadingText.read(FLATTENING, "0.9 of 0", LengthUnit.INCH))
+                .isInstanceOf(Refused.class);
     }
 
     @Test
@@ -52,6 +57,7 @@ class LeastWidthTest {
     void fingerThatSlipped_isAskedAbout() {
         assertThat(TypingSlip.in(FLATTENING, "45", LengthUnit.INCH, Percentage.ZERO, Percentage.of(10)))
                 .hasValueSatisfying(slip -> assertThat(slip.off()).isEqualTo(Percentage.of(45)));
-        assertThat(TypingSlip.in(FLATTENING, "12", LengthUnit.INCH, Percentage.ZERO, Percentage.of(10))).isEmpty();
+        assertThat(TypingSlip.in(FLATTENING, "12", LengthUnit.INCH, Percentage.ZERO, Percentage.of(10)))
+                .isEmpty();
     }
 }

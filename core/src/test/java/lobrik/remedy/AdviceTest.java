@@ -101,7 +101,8 @@ class AdviceTest {
         Advice advice = advice(Pieces.offset(), Pieces.readings(Pieces.offset(), short_, NOT, NOT));
         assertThat(advice.outcome()).isEqualTo(Advice.Outcome.SCRAP);
         assertThat(advice.reason()).contains(Advice.Scrap.OUT_OF_REACH);
-        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH, ToolKind.SHOE).outcome()).contains("landing", "1 1/2 in under");
+        assertThat(new AdviceWords(advice, 2, LengthUnit.INCH, ToolKind.SHOE).outcome())
+                .contains("landing", "1 1/2 in under");
     }
 
     @Test

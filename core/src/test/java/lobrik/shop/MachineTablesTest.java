@@ -71,24 +71,26 @@ class MachineTablesTest {
     @Test
     void twoRowsOfOneAngle_areRefused_withBothFigures() {
         assertThatThrownBy(() -> travel(30, 2.625, 45, 4.125, 45, 4.25))
-                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.faults())
-                        .singleElement()
-                        .satisfies(fault -> {
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        refused -> assertThat(refused.faults()).singleElement().satisfies(fault -> {
                             assertThat(fault.code()).isEqualTo(FaultCode.DUPLICATE);
                             assertThat(fault.input()).isEqualTo("ramTravel/2/angleDeg");
                             assertThat(fault.message())
                                     .contains("45°", "4 1/8 in", "4 1/4 in")
                                     .endsWith("keep one of them");
                         }));
-        assertThatThrownBy(() -> springback(30, 1, 30, 2)).isInstanceOf(Refused.class).hasMessageContaining("30°");
+        assertThatThrownBy(() -> springback(30, 1, 30, 2))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("30°");
     }
 
     @Test
     void travelThatDoesNotGrow_isRefused() {
         assertThatThrownBy(() -> travel(30, 2.625, 45, 2.5))
-                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.faults())
-                        .singleElement()
-                        .satisfies(fault -> {
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        refused -> assertThat(refused.faults()).singleElement().satisfies(fault -> {
                             assertThat(fault.code()).isEqualTo(FaultCode.NOT_INCREASING);
                             assertThat(fault.message()).contains("for 45° the ram comes out 2 1/2 in");
                         }));
@@ -107,13 +109,17 @@ class MachineTablesTest {
                         Length.ofInches(-2),
                         Springback.NONE,
                         RamTravel.NONE))
-                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.faults())
-                        .extracting(fault -> fault.input())
-                        .containsExactly("takeUpIn", "radiusIn", "minStubIn", "minPastShoeIn"));
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        refused -> assertThat(refused.faults())
+                                .extracting(fault -> fault.input())
+                                .containsExactly("takeUpIn", "radiusIn", "minStubIn", "minPastShoeIn"));
         assertThatThrownBy(() -> springback(0, 1, 30, 60))
-                .isInstanceOfSatisfying(Refused.class, refused -> assertThat(refused.faults())
-                        .extracting(fault -> fault.input())
-                        .containsExactly("springback/0/angleDeg", "springback/1/springbackDeg"));
+                .isInstanceOfSatisfying(
+                        Refused.class,
+                        refused -> assertThat(refused.faults())
+                                .extracting(fault -> fault.input())
+                                .containsExactly("springback/0/angleDeg", "springback/1/springbackDeg"));
     }
 
     @Test
@@ -121,7 +127,9 @@ class MachineTablesTest {
         List<RamTravel.Row> rows = IntStream.rangeClosed(1, 51)
                 .mapToObj(i -> new RamTravel.Row(Angle.ofDegrees(i), Length.ofInches(i)))
                 .toList();
-        assertThatThrownBy(() -> new RamTravel(rows)).isInstanceOf(Refused.class).hasMessageContaining("51 rows");
+        assertThatThrownBy(() -> new RamTravel(rows))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("51 rows");
     }
 
     @Test
@@ -138,7 +146,8 @@ class MachineTablesTest {
             MachineTable.forEmt(size).ifPresent(machine -> {
                 Conduit conduit = ConduitTable.conduit(ConduitMaterial.EMT, size);
                 Tooling tooling = new Tooling(conduit, machine);
-                assertThat(tooling.shoe().orElseThrow().arrowLead().isNegative()).isFalse();
+                assertThat(tooling.shoe().orElseThrow().arrowLead().isNegative())
+                        .isFalse();
                 assertThat(machine.minPastShoe()).isGreaterThanOrEqualTo(conduit.outsideDiameter());
                 assertThat(machine.minStub()).isEqualTo(machine.takeUp().plus(machine.minPastShoe()));
             });

@@ -48,7 +48,8 @@ class TablesTest {
         assertThat(tooling.stream()).allSatisfy(pair -> {
             assertThat(pair.shoe().orElseThrow().arrowLead()).isGreaterThanOrEqualTo(Length.ZERO);
             assertThat(pair.shoe().orElseThrow().starOffset()).isGreaterThan(Length.ZERO);
-            assertThat(pair.shoe().orElseThrow().starOffset()).isLessThan(pair.shoe().orElseThrow().takeUp());
+            assertThat(pair.shoe().orElseThrow().starOffset())
+                    .isLessThan(pair.shoe().orElseThrow().takeUp());
         });
     }
 
@@ -57,7 +58,8 @@ class TablesTest {
         // handbook 3: the 3/4 shoe takes 1/2 rigid, which is thinner than 1 EMT but thicker than 1/2 EMT
         Shoe threeQuarters = HandBenderTable.forEmt(TradeSize.THREE_QUARTERS).orElseThrow();
         Conduit rigid = ConduitTable.conduit(ConduitMaterial.RIGID, TradeSize.HALF);
-        assertThat(new Tooling(rigid, threeQuarters).shoe().orElseThrow().arrowLead()).isGreaterThan(Length.ZERO);
+        assertThat(new Tooling(rigid, threeQuarters).shoe().orElseThrow().arrowLead())
+                .isGreaterThan(Length.ZERO);
     }
 
     @Test

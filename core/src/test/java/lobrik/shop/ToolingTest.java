@@ -23,7 +23,8 @@ class ToolingTest {
         assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().arrowLead().inches()).isCloseTo(0.414, within(1e-9));
         assertThat(THREE_QUARTER_EMT.gain().inches()).isCloseTo(3.12167, within(1e-5));
         assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().starOffset().inches()).isCloseTo(2.87833, within(1e-5));
-        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().notchOffset().inches()).isCloseTo(2.42658, within(1e-5));
+        assertThat(THREE_QUARTER_EMT.shoe().orElseThrow().notchOffset().inches())
+                .isCloseTo(2.42658, within(1e-5));
     }
 
     @Test

@@ -5,8 +5,8 @@ import java.util.Objects;
 import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.measure.Percentage;
 import lobrik.measure.LengthUnit;
+import lobrik.measure.Percentage;
 import lobrik.measure.TakeOff;
 import org.jspecify.annotations.Nullable;
 

@@ -1,22 +1,21 @@
 package lobrik.wire;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
-import java.util.stream.Stream;
-import java.util.stream.Collectors;
-import java.util.Set;
-import java.util.Objects;
-import java.util.EnumSet;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import lobrik.cause.Case;
 import lobrik.cause.Diagnosis;
 import lobrik.cause.Priors;
 import lobrik.fault.FaultCode;
 import lobrik.feature.FeatureId;
-import lobrik.verdict.InspectionPoint;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -25,6 +24,7 @@ import lobrik.measure.Quantity;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Surround;
+import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
 /** Asks the core what went wrong with a piece. */
@@ -50,10 +50,9 @@ final class Diagnoses {
                 translation.required("readings", request.readings()).map(given -> readings(translation, given, layout));
         Map<Integer, Length> own = own(translation, request.own(), layout);
         Set<InspectionPoint> faulty = faulty(translation, request.faulty());
-        Optional<Case> seen =
-                sigmaIn.flatMap(tape -> sigmaDeg.flatMap(level -> insertion.flatMap(in -> readings.flatMap(read ->
-                        translation.built("", () -> new Case(layout, read, own, tape, level, in, Priors.USUAL)
-                                .lookedOver(faulty))))));
+        Optional<Case> seen = sigmaIn.flatMap(tape ->
+                sigmaDeg.flatMap(level -> insertion.flatMap(in -> readings.flatMap(read -> translation.built(
+                        "", () -> new Case(layout, read, own, tape, level, in, Priors.USUAL).lookedOver(faulty))))));
         return DiagnoseAnswer.of(Diagnosis.of(translation.finish(seen)), LengthUnit.INCH);
     }
 
@@ -62,16 +61,18 @@ final class Diagnoses {
         List<@Nullable String> ids = Objects.requireNonNullElse(given, List.of());
         for (int i = 0; i < ids.size(); i++) {
             String at = "faulty/" + i;
-            translation.required(at, ids.get(i)).ifPresent(id -> InspectionPoint.withId(id)
-                    .ifPresentOrElse(
-                            faulty::add,
-                            () -> translation.fault(
-                                    FaultCode.UNKNOWN_VALUE,
-                                    at,
-                                    "nobody looks for that; there are "
-                                            + Stream.of(InspectionPoint.values())
-                                                    .map(InspectionPoint::id)
-                                                    .collect(Collectors.joining(", ")))));
+            translation
+                    .required(at, ids.get(i))
+                    .ifPresent(id -> InspectionPoint.withId(id)
+                            .ifPresentOrElse(
+                                    faulty::add,
+                                    () -> translation.fault(
+                                            FaultCode.UNKNOWN_VALUE,
+                                            at,
+                                            "nobody looks for that; there are "
+                                                    + Stream.of(InspectionPoint.values())
+                                                            .map(InspectionPoint::id)
+                                                            .collect(Collectors.joining(", ")))));
         }
         return faulty;
     }

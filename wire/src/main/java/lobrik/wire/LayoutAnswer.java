@@ -173,8 +173,7 @@ public record LayoutAnswer(
                             step.lever().degrees(),
                             ram.travel().map(Length::inches).orElse(null),
                             null);
-                case BendingStep.By.Heat heat ->
-                    of(step, null, null, heat);
+                case BendingStep.By.Heat heat -> of(step, null, null, heat);
             };
         }
 

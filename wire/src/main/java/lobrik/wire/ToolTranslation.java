@@ -118,11 +118,14 @@ final class ToolTranslation {
         if (input.springback() == null) {
             return sameSpringback(input).flatMap(same -> translation.built("bender", () -> Springback.always(same)));
         }
-        return rows("bender/springback", input.springback(), (at, row) -> translation
-                        .angle(at + "/angleDeg", row.angleDeg())
-                        .flatMap(rest -> translation
-                                .angle(at + "/springbackDeg", row.springbackDeg())
-                                .map(back -> new Springback.Row(rest, back))))
+        return rows(
+                        "bender/springback",
+                        input.springback(),
+                        (at, row) -> translation
+                                .angle(at + "/angleDeg", row.angleDeg())
+                                .flatMap(rest -> translation
+                                        .angle(at + "/springbackDeg", row.springbackDeg())
+                                        .map(back -> new Springback.Row(rest, back))))
                 .flatMap(rows -> translation.built("bender", () -> new Springback(rows)));
     }
 
@@ -130,22 +133,22 @@ final class ToolTranslation {
         if (input.ramTravel() == null) {
             return Optional.of(RamTravel.NONE);
         }
-        return rows("bender/ramTravel", input.ramTravel(), (at, row) -> translation
-                        .angle(at + "/angleDeg", row.angleDeg())
-                        .flatMap(load -> translation
-                                .length(at + "/travelIn", row.travelIn())
-                                .map(travel -> new RamTravel.Row(load, travel))))
+        return rows(
+                        "bender/ramTravel",
+                        input.ramTravel(),
+                        (at, row) -> translation
+                                .angle(at + "/angleDeg", row.angleDeg())
+                                .flatMap(load -> translation
+                                        .length(at + "/travelIn", row.travelIn())
+                                        .map(travel -> new RamTravel.Row(load, travel))))
                 .flatMap(rows -> translation.built("bender", () -> new RamTravel(rows)));
     }
 
     /** All rows, or nothing where one of them is bad. */
-    private <I, R> Optional<List<R>> rows(
-            String at, List<@Nullable I> inputs, BiFunction<String, I, Optional<R>> row) {
+    private <I, R> Optional<List<R>> rows(String at, List<@Nullable I> inputs, BiFunction<String, I, Optional<R>> row) {
         if (inputs.size() > MOST_ROWS) {
             translation.fault(
-                    FaultCode.OUT_OF_RANGE,
-                    at,
-                    "there are " + inputs.size() + " rows; give at most " + MOST_ROWS);
+                    FaultCode.OUT_OF_RANGE, at, "there are " + inputs.size() + " rows; give at most " + MOST_ROWS);
             return Optional.empty();
         }
         List<R> rows = new ArrayList<>();

@@ -107,8 +107,7 @@ final class Translation {
 
     Optional<Tooling> tooling(@Nullable ConduitInput conduit, @Nullable BenderInput bender) {
         Optional<Conduit> pipe = conduit(conduit);
-        Optional<Tool> tool =
-                required("bender", bender).flatMap(input -> new ToolTranslation(this).of(input, pipe));
+        Optional<Tool> tool = required("bender", bender).flatMap(input -> new ToolTranslation(this).of(input, pipe));
         return pipe.flatMap(d -> tool.flatMap(t -> built("", () -> new Tooling(d, t))));
     }
 
@@ -122,9 +121,7 @@ final class Translation {
     Function<Length, Length> leastGrip(@Nullable BenderInput named, Optional<Tooling> tooling) {
         return usual -> named == null || named.minStubIn() == null
                 ? usual
-                : tooling.flatMap(Tooling::shoe)
-                        .map(ShoeFigures::minGrip)
-                        .orElse(usual);
+                : tooling.flatMap(Tooling::shoe).map(ShoeFigures::minGrip).orElse(usual);
     }
 
     Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {
@@ -149,8 +146,7 @@ final class Translation {
         });
     }
 
-    private Optional<BendMade> bendMade(
-            String at, SimulateRequest.BendMadeInput input, Optional<Tooling> tooling) {
+    private Optional<BendMade> bendMade(String at, SimulateRequest.BendMadeInput input, Optional<Tooling> tooling) {
         Optional<Length> position = length(at + "/positionIn", input.positionIn());
         Optional<Placing> placing =
                 required(at + "/reference", input.reference()).flatMap(on -> placing(at, input, on, tooling));
@@ -171,7 +167,8 @@ final class Translation {
                 ? Optional.of(Placing.middle())
                 : required(at + "/hookTowards", input.hookTowards())
                         .map(hook -> new ShoePlacing(on.reference().get(), hook));
-        if (tooling.isPresent() && tooling.get().shoe().isPresent() == on.reference().isEmpty()) {
+        if (tooling.isPresent()
+                && tooling.get().shoe().isPresent() == on.reference().isEmpty()) {
             fault(
                     FaultCode.TOOL_WITHOUT_MARK,
                     at + "/reference",

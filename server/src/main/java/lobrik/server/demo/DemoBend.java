@@ -21,9 +21,9 @@ import lobrik.shape.Piece;
 import lobrik.shop.Placing;
 import lobrik.shop.Reference;
 import lobrik.shop.ShoePlacing;
-import lobrik.shop.WarmPlacing;
 import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
+import lobrik.shop.WarmPlacing;
 
 /**
  * What a made-up person bends, and what an instructor then reads: the marks go wrong by the person's habit, the piece is
@@ -49,7 +49,8 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         for (Mark mark : layout.marks()) {
             double missed = left * (person.angleBiasDeg() + person.angleSpreadDeg() * gaussian());
             BendMade bend = bend(mark, mark.angle().plus(Angle.ofDegrees(missed)), off, left);
-            bends.add(new BendMade(bend.position(), bend.placing(), bend.angle(), bend.roll(), tighter(mark, asItReallyIs)));
+            bends.add(new BendMade(
+                    bend.position(), bend.placing(), bend.angle(), bend.roll(), tighter(mark, asItReallyIs)));
         }
         if (endsParallel(layout)) {
             bends.add(untilParallel(bends.removeLast(), bends));
@@ -114,9 +115,7 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
         boolean byTheArrow = layout.marks().size() == 1
                 && isByTheArrow(layout.marks().getFirst().placing())
                 && layout.shrink().equals(Length.ZERO);
-        return byTheArrow
-                ? layout.job().tooling().takenOff()
-                : layout.shrink().times(-1);
+        return byTheArrow ? layout.job().tooling().takenOff() : layout.shrink().times(-1);
     }
 
     private static boolean isByTheArrow(Placing placing) {

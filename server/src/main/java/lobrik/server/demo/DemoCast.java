@@ -127,8 +127,7 @@ final class DemoCast {
             offset("Feeder up onto the plant plinth", 14, 30, 60, 118),
             stub("Feeder past the chiller", 28.25, 60),
             new DemoExercise("Feeder round the tank room", backToBack(30, 62, 36)),
-            new DemoExercise(
-                    "Feeder up to the tray", new Kick(in(22), Angle.ofDegrees(30), in(84), BEFORE_OBSTACLE)),
+            new DemoExercise("Feeder up to the tray", new Kick(in(22), Angle.ofDegrees(30), in(84), BEFORE_OBSTACLE)),
             offset("Feeder past the duct bank", 12, 22.5, 64, 130),
             stub("Feeder up to the changeover switch", 36.75, 44));
 

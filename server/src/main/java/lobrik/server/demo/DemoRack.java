@@ -34,7 +34,6 @@ record DemoRack(Racked half, Racked threeQuarters, Racked worn) {
             return new Racked(known, known.revision().tool());
         }
 
-
         String label() {
             return known.bender().label();
         }

@@ -159,7 +159,7 @@ final class DemoSchool {
     private void notByHand(UUID runa, UUID dessa, Instant founded) {
         DemoRack.Elsewhere rack = DemoRack.Elsewhere.fill(new GenericShed(entities, ids, centreId, founded));
         Taught machine = cohort(
-                "Evening, machine",
+                "Tuesday evening, machine",
                 dessa,
                 founded,
                 DemoCast.AT_THE_MACHINE,
@@ -167,7 +167,7 @@ final class DemoSchool {
                 TolerancePreset.LEARNING,
                 TolerancePreset.SITE);
         Taught heat = cohort(
-                "Evening, plastic",
+                "Tuesday evening, plastic",
                 runa,
                 founded,
                 DemoCast.WITH_HEAT,

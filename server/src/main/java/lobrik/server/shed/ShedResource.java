@@ -23,10 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 class ShedResource {
 
     /** Conduit, benders, and tolerances: all that the setting desk offers. */
-    record Shed(
-            List<ConduitView> conduits,
-            List<BenderView> benders,
-            List<ToleranceFigures> tolerances) {}
+    record Shed(List<ConduitView> conduits, List<BenderView> benders, List<ToleranceFigures> tolerances) {}
 
     record ConduitView(UUID id, String label, ConduitInput figures) {}
 

@@ -44,11 +44,13 @@ public sealed interface ToolFigures {
                         machine.minPastShoe().picometres(),
                         machine.springback().rows().stream()
                                 .map(row -> new SpringbackRow(
-                                        row.rest().nanodegrees(), row.springback().nanodegrees()))
+                                        row.rest().nanodegrees(),
+                                        row.springback().nanodegrees()))
                                 .toList(),
                         machine.ramTravel().rows().stream()
                                 .map(row -> new TravelRow(
-                                        row.underLoad().nanodegrees(), row.travel().picometres()))
+                                        row.underLoad().nanodegrees(),
+                                        row.travel().picometres()))
                                 .toList());
             case Former former ->
                 new OfFormer(
@@ -112,14 +114,12 @@ public sealed interface ToolFigures {
     record TravelRow(long underLoadNdeg, long travelPm) {}
 
     /** Heat, and something to bend round. */
-    record OfFormer(
-            long radiusPm, long minSpacingPm, Former.Support support, int warmSeconds, int coolSeconds)
+    record OfFormer(long radiusPm, long minSpacingPm, Former.Support support, int warmSeconds, int coolSeconds)
             implements ToolFigures {
 
         @Override
         public Tool toCore() {
-            return new Former(
-                    new Length(radiusPm), new Length(minSpacingPm), support, warmSeconds, coolSeconds);
+            return new Former(new Length(radiusPm), new Length(minSpacingPm), support, warmSeconds, coolSeconds);
         }
     }
 }

@@ -252,9 +252,7 @@ final class PocketCard {
                         radius,
                         new Row(
                                 "Heated for a ninety",
-                                said(
-                                        tooling.arcLength(Angle.RIGHT).plus(Former.WARMED_BESIDE.times(2)),
-                                        unit)),
+                                said(tooling.arcLength(Angle.RIGHT).plus(Former.WARMED_BESIDE.times(2)), unit)),
                         new Row("Wall left outside", decimal(100 * former.wallLeft(tooling.conduit()), 0) + " %"));
         };
     }

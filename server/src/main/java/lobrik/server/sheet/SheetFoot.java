@@ -99,7 +99,8 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
 
     private float cautions(float foot) {
         String all = Caution.of(sheet.question().layout().job().tooling().tool().kind()).stream()
-                .map(Caution::text).collect(Collectors.joining("  "));
+                .map(Caution::text)
+                .collect(Collectors.joining("  "));
         float height = 30;
         canvas.text(Typeface.BOLD, 9, left, foot + height - 9, "Take care");
         canvas.column(Typeface.TEXT, 8.8f, left + 48, foot + height + 3, right - left - 48, all);

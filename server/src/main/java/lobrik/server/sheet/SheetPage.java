@@ -291,7 +291,9 @@ final class SheetPage {
             case BendingStep.By.Line _ -> "to " + step.lever().text();
             case BendingStep.By.Ram ram ->
                 "to " + step.lever().text() + " under load"
-                        + ram.travel().map(out -> ", ram out " + sheet.onTape(out)).orElse("");
+                        + ram.travel()
+                                .map(out -> ", ram out " + sheet.onTape(out))
+                                .orElse("");
             case BendingStep.By.Heat heat ->
                 "warm " + sheet.onTape(heat.from()) + " to " + sheet.onTape(heat.to()) + ", bend to "
                         + step.rest().text();

@@ -52,7 +52,8 @@ class ToolsInterfaceTest {
         assertThat(step.at("/travelIn").isNull()).isTrue();
         assertThat(step.at("/heatFromIn").isNull()).isTrue();
         Answer offset = layout(
-                MACHINE, "{\"kind\":\"offset\",\"riseIn\":14,\"angleDeg\":45,\"distanceIn\":60,\"layout\":\"fromEdge\"}");
+                MACHINE,
+                "{\"kind\":\"offset\",\"riseIn\":14,\"angleDeg\":45,\"distanceIn\":60,\"layout\":\"fromEdge\"}");
         assertThat(offset.at("/steps/0/pullToDeg").asDouble()).isEqualTo(47);
         assertThat(offset.at("/steps/0/travelIn").asDouble()).isCloseTo(4.125 + 1.625 * 2 / 15, within(1e-9));
     }
@@ -65,15 +66,14 @@ class ToolsInterfaceTest {
                 "{\"kind\":\"stub90\",\"legIn\":20}");
         assertThat(answer.at("/steps/0/pullToDeg").asDouble()).isEqualTo(92);
         assertThat(answer.at("/warnings"))
-                .anySatisfy(warning -> assertThat(warning.at("/message").asString())
-                        .contains("a stub of 20 in", "none under 21 in"));
+                .anySatisfy(warning ->
+                        assertThat(warning.at("/message").asString()).contains("a stub of 20 in", "none under 21 in"));
     }
 
     @Test
     void former_marksTheMiddles_andSaysWhatIsWarmed_andMeasuresHowFlatItIs() {
         Answer answer = layout(
-                FORMER,
-                "{\"kind\":\"offset\",\"riseIn\":3,\"angleDeg\":30,\"distanceIn\":18,\"layout\":\"fromEdge\"}");
+                FORMER, "{\"kind\":\"offset\",\"riseIn\":3,\"angleDeg\":30,\"distanceIn\":18,\"layout\":\"fromEdge\"}");
         JsonNode mark = answer.at("/marks/1");
         assertThat(mark.at("/positionIn").asDouble()).isCloseTo(23.9262, within(0.001));
         assertThat(mark.at("/reference").asString()).isEqualTo("middle");
@@ -81,9 +81,19 @@ class ToolsInterfaceTest {
         JsonNode step = answer.at("/steps/0");
         assertThat(step.at("/heatFromIn").asDouble()).isCloseTo(18 - Math.PI / 2 - 1, within(1e-6));
         assertThat(step.at("/heatToIn").asDouble()).isCloseTo(18 + Math.PI / 2 + 1, within(1e-6));
-        assertThat(answer.at("/features").valueStream().map(each -> each.at("/id").asString()))
+        assertThat(answer.at("/features")
+                        .valueStream()
+                        .map(each -> each.at("/id").asString()))
                 .containsExactly(
-                        "mark1", "mark2", "rise", "angle1", "angle2", "landing", "dogLeg", "flattening1", "flattening2");
+                        "mark1",
+                        "mark2",
+                        "rise",
+                        "angle1",
+                        "angle2",
+                        "landing",
+                        "dogLeg",
+                        "flattening1",
+                        "flattening2");
         assertThat(answer.at("/features/7/unit").asString()).isEqualTo("percent");
     }
 
@@ -116,8 +126,8 @@ class ToolsInterfaceTest {
                 "{" + FORMER + ",\"bend\":" + bend + ",\"lengthIn\":" + answer.at("/shape/lengthIn") + ",\"bends\":["
                         + String.join(",", bends) + "]}");
         assertThat(simulated.status()).as(simulated.body().toString()).isEqualTo(200);
-        answer.at("/features").forEach(planned -> assertThat(simulated.at("/features"))
-                .anySatisfy(made -> {
+        answer.at("/features")
+                .forEach(planned -> assertThat(simulated.at("/features")).anySatisfy(made -> {
                     assertThat(made.at("/id")).isEqualTo(planned.at("/id"));
                     assertThat(made.at("/value").asDouble())
                             .isCloseTo(planned.at("/predicted").asDouble(), within(1e-6));
