@@ -135,6 +135,16 @@ export function useAlongside(request: Schemas['AlongsideRequest'] | undefined) {
   });
 }
 
+/** Every angle, way and tool that would do at the same place. */
+export function useAlternatives(request: Schemas['CompareRequest'] | undefined) {
+  return useQuery<Schemas['CompareAnswer'], Problem>({
+    queryKey: ['compare', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/compare', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 export function useAttempt(id: string | undefined) {
   const client = useQueryClient();
   return useQuery<Attempt, Problem>({

@@ -149,8 +149,13 @@ export default function BenchScreen() {
             </ul>
           </nav>
         )}
-        <p className="mt-auto text-sm leading-snug">{job.plan.cautions.join(' ')}</p>
+        <p className="mt-auto text-sm leading-snug">{cautionsOf(job.plan).join(' ')}</p>
       </main>
     </DisplayUnitContext>
   );
+}
+
+/** A phone may remember a sheet from an earlier build, which had none. */
+function cautionsOf({ cautions = [] }: { cautions?: readonly string[] }): readonly string[] {
+  return cautions;
 }

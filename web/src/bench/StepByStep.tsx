@@ -8,12 +8,14 @@ import { RunsDown } from './RunsDown';
 /** The steps of bending, one at a time: the ring in hand on the conduit, the tool on it, what to do and how far to go. */
 export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Schemas['LayoutAnswer'] }) {
   const [at, setAt] = useState(0);
-  const [looked, setLooked] = useState(plan.before.length === 0);
+  // A phone may remember a sheet from an earlier build, which had nothing to look over first.
+  const { before = [] }: { before?: readonly string[] } = plan;
+  const [looked, setLooked] = useState(before.length === 0);
   const step = plan.steps[at];
   if (!looked) {
     return (
       <LookFirst
-        points={plan.before}
+        points={before}
         onDone={() => {
           setLooked(true);
         }}

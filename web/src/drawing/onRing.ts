@@ -9,13 +9,13 @@ const WORDS: Record<Tool, Record<OnRing, string>> = {
   former: { arrow: 'arrow', star: 'star', notch: 'notch', middle: 'middle of the curve' },
 };
 
-/** What of a tool stands on a ring, as people at that tool call it. */
-export function onRing(reference: OnRing, tool: Tool): string {
-  return WORDS[tool][reference];
+/** What of a tool stands on a ring, as people at that tool call it; pieces that a device remembers from an earlier build are a shoe's. */
+export function onRing(reference: OnRing, tool: Tool | undefined): string {
+  return WORDS[tool ?? 'shoe'][reference];
 }
 
 /** Which way a shoe stands, in words and as a sign; nothing where there is no shoe. */
-export function hookWords(hookTowards: Schemas['MarkAnswer']['hookTowards'], tool: Tool) {
+export function hookWords(hookTowards: Schemas['MarkAnswer']['hookTowards'], tool: Tool | undefined) {
   if (hookTowards == null) {
     return undefined;
   }

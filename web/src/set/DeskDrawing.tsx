@@ -16,6 +16,7 @@ import { MissSign } from './MethodMisses';
 import { Notices, WarningSigns } from './Notices';
 import type { FieldProps } from './SetPanel';
 import type { Desk } from './useDesk';
+import { WhichAngle } from './WhichAngle';
 
 const VIEWS = [
   { value: 'side', name: 'Side' },
@@ -29,7 +30,7 @@ const LARGER = [
 ] as const;
 
 /** The piece in its place with its inputs; the marks' piece over the one that is wanted, its difference made larger. */
-export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }) {
+export function DeskDrawing({ desk, diameter, shed }: { desk: Desk; diameter: number; shed: Schemas['Shed'] }) {
   const unit = useDisplayUnit();
   const narrow = useNarrow();
   const [view, setView] = useState<'side' | 'turned'>('side');
@@ -89,6 +90,7 @@ export function DeskDrawing({ desk, diameter }: { desk: Desk; diameter: number }
         {plan.wanted != null && (
           <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />
         )}
+        {desk.isCurrent && <WhichAngle desk={desk} shed={shed} />}
       </div>
     </div>
   );

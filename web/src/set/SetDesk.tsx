@@ -142,7 +142,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
         <>
           <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
             <div className="relative min-h-[18rem] min-w-0 flex-1 sm:min-h-[22rem]">
-              <DeskDrawing desk={desk} diameter={diameter} />
+              <DeskDrawing desk={desk} diameter={diameter} shed={shed} />
             </div>
             <SetPanel shed={shed} desk={desk} fields={fieldsOf(desk)} asked={asked} onAsk={setAsked} />
           </div>

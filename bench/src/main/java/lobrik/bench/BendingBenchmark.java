@@ -9,6 +9,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lobrik.bend.Bend;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -24,6 +25,7 @@ import lobrik.layout.Review;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.remedy.Advice;
@@ -60,7 +62,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(2)
 public class BendingBenchmark {
 
-    @Param({"stub", "fourPointSaddle"})
+    @Param({"stub", "fourPointSaddle", "overBent"})
     public String bend = "";
 
     private Job job;
@@ -74,7 +76,11 @@ public class BendingBenchmark {
     public void lay() {
         Tooling tooling =
                 new Tooling(new Conduit(Length.ofInches(0.922)), Shoe.of(Length.ofInches(6), Length.ofInches(5.125)));
-        Bend asked = bend.equals("stub") ? stub() : saddle();
+        Bend asked = switch (bend) {
+            case "stub" -> stub();
+            case "overBent" -> overBent();
+            default -> saddle();
+        };
         job = new Job(asked, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH));
         layout = Layout.of(job);
         bends = layout.marks().stream().map(Mark::asMarked).toList();
@@ -85,6 +91,14 @@ public class BendingBenchmark {
 
     private static Bend stub() {
         return new Stub90(Length.ofInches(17.625), Optional.of(Length.ofInches(22)), Placement.ARROW);
+    }
+
+    private static Bend overBent() {
+        return new OverBent90(
+                Length.ofInches(26),
+                Length.ofInches(3.5),
+                Angle.ofDegrees(22.5),
+                Optional.of(Length.ofInches(30)));
     }
 
     private static Bend saddle() {
@@ -117,6 +131,7 @@ public class BendingBenchmark {
         return switch (feature.predicted()) {
             case Length length -> length.plus(Length.ofFraction(0, 1, 16));
             case Angle angle -> angle.plus(Angle.ofDegrees(0.5));
+            case Percentage part -> part;
         };
     }
 

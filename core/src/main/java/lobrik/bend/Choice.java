@@ -8,8 +8,18 @@ import java.util.Optional;
  *
  * @param id as programs see it: {@code layout}
  * @param title on a form: {@code Distance measured}
+ * @param of what it decides
  */
-public record Choice(String id, String title, List<Option> options) {
+public record Choice(String id, String title, Of of, List<Option> options) {
+
+    /** What a choice decides. */
+    public enum Of {
+        /** Where the distance that was measured runs to: the same bend lies elsewhere. */
+        PLACE,
+        /** How the same bend is worked out, or made. */
+        WORKING
+    }
+
 
     /**
      * One of them.
@@ -25,8 +35,8 @@ public record Choice(String id, String title, List<Option> options) {
         }
     }
 
-    Choice(String id, String title, Option... options) {
-        this(id, title, List.of(options));
+    Choice(String id, String title, Of of, Option... options) {
+        this(id, title, of, List.of(options));
     }
 
     /** The option with this id, if there is one. */

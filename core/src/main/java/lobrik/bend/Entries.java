@@ -2,6 +2,7 @@ package lobrik.bend;
 
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.measure.Angle;
@@ -28,6 +29,13 @@ public record Entries(Map<InputId, Quantity> sizes, Map<String, Enum<?>> options
         return new Entries(other, options);
     }
 
+    /** The same with another option of a choice. */
+    public Entries with(String choice, Enum<?> option) {
+        Map<String, Enum<?>> other = new HashMap<>(options);
+        other.put(choice, option);
+        return new Entries(sizes, other);
+    }
+
     /** A size that is said. */
     Length length(InputId input) {
         return (Length) size(input);
@@ -49,7 +57,7 @@ public record Entries(Map<InputId, Quantity> sizes, Map<String, Enum<?>> options
     }
 
     /** A size that is said, as it is. */
-    Quantity size(InputId input) {
+    public Quantity size(InputId input) {
         Quantity size = sizes.get(input);
         if (size == null) {
             throw new IllegalArgumentException(input.id() + " is missing");

@@ -25,6 +25,7 @@ final class Fields {
     static final Choice PLACEMENT = new Choice(
             "placement",
             "Placed by",
+            Choice.Of.WORKING,
             new Choice.Option(Placement.ARROW, "By the arrow"),
             new Choice.Option(Placement.STAR, "By the star"));
 
@@ -62,6 +63,7 @@ final class Fields {
         return new Choice(
                 "layout",
                 "Distance measured",
+                Choice.Of.PLACE,
                 new Choice.Option(OffsetLayout.BEFORE_OBSTACLE, beforeObstacle),
                 new Choice.Option(OffsetLayout.FROM_EDGE, fromEdge));
     }

@@ -51,11 +51,13 @@ public record Saddle3(
     private static final Choice SPACING = new Choice(
             "spacing",
             "Outer marks",
+            Choice.Of.WORKING,
             new Choice.Option(Spacing.FACTOR, "2.5 × the height"),
             new Choice.Option(Spacing.COSECANT, "By the multiplier"));
     private static final Choice ORDER = new Choice(
             "order",
             "Order",
+            Choice.Of.WORKING,
             new Choice.Option(Order.CENTRE_FIRST, "Centre first"),
             new Choice.Option(Order.PUSH_THROUGH, "Push through"));
 

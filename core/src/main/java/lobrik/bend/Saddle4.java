@@ -48,6 +48,7 @@ public record Saddle4(
     private static final Choice REFERENCE = new Choice(
             "reference",
             "Distance measured",
+            Choice.Of.PLACE,
             new Choice.Option(MeasuredTo.NEAR_EDGE, "To the near edge"),
             new Choice.Option(MeasuredTo.CENTRED, "To the middle"));
 

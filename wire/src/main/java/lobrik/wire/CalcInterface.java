@@ -90,6 +90,11 @@ public final class CalcInterface {
         return Inverses.alongside(request);
     }
 
+    /** What else would do at the same place. */
+    public static CompareAnswer compare(CompareRequest request) {
+        return Comparing.compare(request);
+    }
+
     /** What can be set and measured. */
     public static KindsAnswer kinds() {
         return KindsAnswer.all();

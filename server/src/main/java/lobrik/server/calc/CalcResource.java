@@ -5,6 +5,8 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import lobrik.wire.AlongsideRequest;
 import lobrik.wire.CalcInterface;
+import lobrik.wire.CompareAnswer;
+import lobrik.wire.CompareRequest;
 import lobrik.wire.CalibrationCall;
 import lobrik.wire.ClearanceRequest;
 import lobrik.wire.DiagnoseAnswer;
@@ -101,6 +103,12 @@ final class CalcResource {
     @PostMapping("/parallel-runs")
     List<AlongsideRequest.ConduitAlongside> alongside(@RequestBody AlongsideRequest request) {
         return CalcInterface.alongside(request);
+    }
+
+    @Operation(summary = "Every angle, way and tool that would do at the same place, with what it takes")
+    @PostMapping("/compare")
+    CompareAnswer compare(@RequestBody CompareRequest request) {
+        return CalcInterface.compare(request);
     }
 
     @Operation(summary = "The kinds of bend with their inputs and choices, and what is measured on a piece")

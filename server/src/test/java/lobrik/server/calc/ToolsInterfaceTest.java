@@ -229,4 +229,28 @@ class ToolsInterfaceTest {
         assertThat(unknown.status()).isEqualTo(400);
         assertThat(unknown.at("/errors/0/pointer").asString()).isEqualTo("/faulty/0");
     }
+
+    @Test
+    void everythingElseThatWouldDo_isCompared_withOtherToolsToo() {
+        String offset = "{\"method\":\"exact\",\"conduit\":{\"outsideDiameterIn\":0.922},"
+                + "\"bender\":{\"takeUpIn\":6,\"radiusIn\":5.125},\"bend\":{\"kind\":\"offset\",\"riseIn\":6,"
+                + "\"angleDeg\":30,\"distanceIn\":60}}";
+        Answer answer = client.post(
+                "/api/calc/compare", "{\"layout\":" + offset + ",\"benders\":[{" + FORMER + "},{" + MACHINE + "}]}");
+        assertThat(answer.status()).as(answer.body().toString()).isEqualTo(200);
+        assertThat(answer.at("/alternatives")).hasSize(8);
+        assertThat(answer.at("/alternatives/3/isCurrent").asBoolean()).isTrue();
+        assertThat(answer.at("/alternatives/3/takes/pull").asDouble())
+                .isCloseTo(Math.exp(0.4 * Math.PI / 3), within(1e-9));
+        assertThat(answer.at("/alternatives/6/bender").asInt()).isZero();
+        assertThat(answer.at("/words").asString()).startsWith("Room against pull: 10° takes");
+        Answer friction = client.post("/api/calc/compare", "{\"layout\":" + offset + ",\"friction\":-1}");
+        assertThat(friction.status()).isEqualTo(400);
+        assertThat(friction.at("/errors/0/pointer").asString()).isEqualTo("/friction");
+        Answer bender = client.post(
+                "/api/calc/compare", "{\"layout\":" + offset + ",\"benders\":[{\"conduit\":{},\"bender\":{}}]}");
+        assertThat(bender.status()).isEqualTo(400);
+        assertThat(bender.at("/errors/0/pointer").asString()).startsWith("/benders/0/");
+        assertThat(client.post("/api/calc/compare", "{}").status()).isEqualTo(400);
+    }
 }

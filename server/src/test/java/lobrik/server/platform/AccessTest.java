@@ -31,6 +31,7 @@ class AccessTest {
             "POST /api/calc/offset-of-marks",
             "POST /api/calc/calibration",
             "POST /api/calc/tooling",
+            "POST /api/calc/compare",
             "POST /api/calc/parallel-runs",
             "GET /api/calc/kinds",
             "GET /api/calc/tables",
