@@ -85,11 +85,13 @@ export function DeskDrawing({ desk, diameter, shed }: { desk: Desk; diameter: nu
         )}
       </div>
       {notices}
-      <div className="flex shrink-0 gap-2 px-2.5 pb-2 max-sm:hidden">
-        <Choice label="View" options={VIEWS} value={view} onChange={setView} />
-        {plan.wanted != null && (
-          <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />
-        )}
+      <div className="flex shrink-0 gap-2 px-2.5 pb-2">
+        <div className="contents max-sm:hidden">
+          <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+          {plan.wanted != null && (
+            <Choice label="Difference to what is asked" options={LARGER} value={larger} onChange={setLarger} />
+          )}
+        </div>
         {desk.isCurrent && <WhichAngle desk={desk} shed={shed} />}
       </div>
     </div>

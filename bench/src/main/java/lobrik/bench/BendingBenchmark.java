@@ -95,10 +95,7 @@ public class BendingBenchmark {
 
     private static Bend overBent() {
         return new OverBent90(
-                Length.ofInches(26),
-                Length.ofInches(3.5),
-                Angle.ofDegrees(22.5),
-                Optional.of(Length.ofInches(30)));
+                Length.ofInches(26), Length.ofInches(3.5), Angle.ofDegrees(22.5), Optional.of(Length.ofInches(30)));
     }
 
     private static Bend saddle() {

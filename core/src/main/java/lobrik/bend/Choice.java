@@ -20,7 +20,6 @@ public record Choice(String id, String title, Of of, List<Option> options) {
         WORKING
     }
 
-
     /**
      * One of them.
      *

@@ -84,8 +84,9 @@ public record Alternative(Of of, Bend bend, Tooling tooling, boolean isCurrent, 
         /** @param friction {@code µ} of wire in conduit */
         static Takes of(Layout layout, Optional<Obstacle> obstacle, double friction) {
             Piece piece = layout.predicted();
-            Length along = Length.ofInches(piece.straights().getLast().start().origin().x()
-                    - piece.straights().getFirst().end().origin().x());
+            Length along =
+                    Length.ofInches(piece.straights().getLast().start().origin().x()
+                            - piece.straights().getFirst().end().origin().x());
             Length conduit = piece.length()
                     .minus(piece.straights().getFirst().length())
                     .minus(piece.straights().getLast().length());

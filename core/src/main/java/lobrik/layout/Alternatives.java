@@ -26,8 +26,9 @@ public final class Alternatives {
     public static final double USUAL_FRICTION = 0.4;
 
     /** What people bend to: the lines of a shoe short of a ninety, and the one between that the card has. */
-    private static final List<Angle> ANGLES =
-            Stream.of(10, 15, 22.5, 30, 45, 60).map(angle -> Angle.ofDegrees(angle.doubleValue())).toList();
+    private static final List<Angle> ANGLES = Stream.of(10, 15, 22.5, 30, 45, 60)
+            .map(angle -> Angle.ofDegrees(angle.doubleValue()))
+            .toList();
 
     private final Job job;
     private final Optional<Obstacle> obstacle;

@@ -62,8 +62,10 @@ class AlternativesTest {
                         Angle.ofDegrees(30),
                         Angle.ofDegrees(45),
                         Angle.ofDegrees(60));
-        assertThat(all).filteredOn(Alternative::isCurrent).singleElement().satisfies(now -> assertThat(now.bend())
-                .isEqualTo(offset(6)));
+        assertThat(all)
+                .filteredOn(Alternative::isCurrent)
+                .singleElement()
+                .satisfies(now -> assertThat(now.bend()).isEqualTo(offset(6)));
     }
 
     /** By hand for 6 in at 45° on a radius of 5.125: 2R(1 − cos θ) = 3.0021, t = 2.9979/sin θ = 4.2397. */
@@ -110,9 +112,10 @@ class AlternativesTest {
     void angleThatCannotBeBent_saysWhy() {
         Alternative steep = of(offset(2)).get(5);
         assertThat(steep.result())
-                .isInstanceOfSatisfying(Alternative.Result.Impossible.class, impossible -> assertThat(
-                                impossible.fault().reason())
-                        .contains("a rise of 2 in cannot be bent at 60°"));
+                .isInstanceOfSatisfying(
+                        Alternative.Result.Impossible.class,
+                        impossible -> assertThat(impossible.fault().reason())
+                                .contains("a rise of 2 in cannot be bent at 60°"));
     }
 
     @Test
@@ -134,7 +137,8 @@ class AlternativesTest {
                         "spacing cosecant false",
                         "order centreFirst true",
                         "order pushThrough false");
-        assertThat(of(offset(6))).allSatisfy(each -> assertThat(each.of()).isInstanceOf(Alternative.Of.Steepness.class));
+        assertThat(of(offset(6)))
+                .allSatisfy(each -> assertThat(each.of()).isInstanceOf(Alternative.Of.Steepness.class));
     }
 
     @Test
@@ -153,7 +157,8 @@ class AlternativesTest {
     @Test
     void marksThatFallOnLines_areToldFromThoseThatDoNot() {
         Stub90 byTheArrow = new Stub90(Length.ofInches(16), Optional.empty(), Placement.ARROW);
-        assertThat(of(byTheArrow)).allSatisfy(each -> assertThat(takes(each).isOnLines()).isTrue());
+        assertThat(of(byTheArrow))
+                .allSatisfy(each -> assertThat(takes(each).isOnLines()).isTrue());
         assertThat(takes(of(offset(6)).get(3)).isOnLines()).isFalse();
     }
 

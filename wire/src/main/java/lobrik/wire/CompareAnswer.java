@@ -70,16 +70,7 @@ public record CompareAnswer(List<AlternativeAnswer> alternatives, String words) 
                     impossible = not.fault().reason();
             }
             return new AlternativeAnswer(
-                    input,
-                    angle,
-                    choice,
-                    option,
-                    title,
-                    bender,
-                    alternative.isCurrent(),
-                    impossible,
-                    takes,
-                    shape);
+                    input, angle, choice, option, title, bender, alternative.isCurrent(), impossible, takes, shape);
         }
     }
 

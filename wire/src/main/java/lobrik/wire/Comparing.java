@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 import lobrik.fault.FaultCode;
+import lobrik.layout.Alternative;
 import lobrik.layout.AlternativeWords;
 import lobrik.layout.Alternatives;
-import lobrik.layout.Alternative;
 import lobrik.shop.Tooling;
 import org.jspecify.annotations.Nullable;
 
@@ -31,8 +31,7 @@ final class Comparing {
         }
         List<Tooling> others = benders(translation, Objects.requireNonNullElse(request.benders(), List.of()));
         Question question = Question.of(translation.finish(layout));
-        List<Alternative> all =
-                Alternatives.of(question.layout().job(), question.obstacle(), friction, others);
+        List<Alternative> all = Alternatives.of(question.layout().job(), question.obstacle(), friction, others);
         return new CompareAnswer(
                 all.stream().map(CompareAnswer.AlternativeAnswer::of).toList(),
                 new AlternativeWords(all, question.unit()).sentence());
