@@ -10,8 +10,6 @@ import { TargetNote } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { type Datum, takenWords } from './datum';
 import { DatumChoice } from './DatumChoice';
-import { DogLegSpan } from './DogLegSpan';
-import { LeastWidth } from './LeastWidth';
 import { LookOver } from './LookOver';
 import { OmitField } from './OmitField';
 import { OwnArithmetic } from './OwnArithmetic';
@@ -19,6 +17,7 @@ import { Correction } from '../verdict/Correction';
 import { exactText, kindOfUnit } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import type { Readings } from './useReadings';
+import { TwoParts } from './TwoParts';
 
 interface MeasurePanelProps {
   attempt: Attempt;
@@ -129,16 +128,25 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
           {field}
           {gauge}
           {active.id === 'dogLeg' && (
-            <DogLegSpan
+            <TwoParts
+              legend="or as a gap over a span"
+              first="Gap"
+              joint="over"
+              second="Span"
+              usual="24"
               onText={(said) => {
                 readings.setText(active.id, said, true);
               }}
             />
           )}
           {active.unit === 'percent' && (
-            <LeastWidth
+            <TwoParts
               key={active.id}
-              diameter={exactText(attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1, display)}
+              legend="or as the caliper reads it"
+              first="Least width"
+              joint="of"
+              second="Diameter"
+              usual={exactText(attempt.exercise.definition.conduit?.outsideDiameterIn ?? 1, display)}
               onText={(said) => {
                 readings.setText(active.id, said, true);
               }}
