@@ -59,7 +59,7 @@ public record Alternative(Of of, Bend bend, Tooling tooling, boolean isCurrent, 
      * @param gap least gap to what it has to clear, where that is known
      * @param shrink one-sided
      * @param pull how many times as hard wire is to pull as through a straight: {@code e^(µφ)}, φ all bends in radians. Formula
-     *     {@code capstan}, handbook, choosing the angle
+     *     {@code capstan}, handbook 4, choosing the angle
      * @param offLine how far the mark that suits the tape worst is from its nearest line
      * @param concerns codes of what should be thought about
      */
