@@ -29,6 +29,9 @@ export const FEATURES = described.features as readonly Schemas['FeatureKindAnswe
 /** By how much an angle goes up and down. */
 export const ANGLE_STEP_DEG: number = described.angleStepDeg;
 
+/** How flat a bend may be, in per cent, where a set of tolerances does not say otherwise. */
+export const USUAL_FLATTENING: number = described.usualFlattening;
+
 /** How credit falls with a deviation. */
 export const SCHEMES = described.schemes as readonly Schemas['SchemeAnswer'][];
 

@@ -3,7 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useQuantities } from '../benchcore/useQuantities';
-import { SCHEMES } from '../bends/kinds';
+import { SCHEMES, USUAL_FLATTENING } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { Deductions } from './Deductions';
@@ -14,9 +14,6 @@ import { Weights } from './Weights';
 
 type Figures = Schemas['ToleranceFigures'];
 type Scheme = NonNullable<Figures['scheme']>;
-
-/** In per cent; the core's own limit where a set says nothing of it. */
-const USUAL_FLATTENING = 10;
 
 const LIMITS = [
   { name: 'length', label: 'Lengths ±', kind: 'length' },

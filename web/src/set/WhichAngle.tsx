@@ -4,7 +4,9 @@ import type { Schemas } from '../api/client';
 import { fit, path, type View } from '../drawing/geometry';
 import { Sized } from '../drawing/Sized';
 import { Figure } from '../entry/Figure';
+import { quantityText } from '../entry/figures';
 import { Dialog } from '../frame/Dialog';
+import { useDisplayUnit } from '../frame/signedIn';
 import { type Alternative, drawnTogether, fits, nameOf, takenInto } from './compared';
 import type { Desk } from './useDesk';
 
@@ -195,6 +197,7 @@ function Together({
   width: number;
   height: number;
 }) {
+  const display = useDisplayUnit();
   // Ways of working lie where the bend itself lies, and other tools only nearly: the angles are what shows.
   const angles = all.filter((each) => each.angleDeg != null);
   const shown = angles.length > 0 ? angles : all;
@@ -209,7 +212,7 @@ function Together({
     .sort((a, b) => a.x - b.x);
   const described = shown
     .filter(fits)
-    .map((each) => `${name(each)}: ${each.takes.alongIn.toFixed(1)} in along the wall`)
+    .map((each) => `${name(each)}: ${quantityText(each.takes.alongIn, 'in', display)} along the wall`)
     .join('. ');
   return (
     <svg width={width} height={height} role="img" aria-label={described}>

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
+import lobrik.bend.Placement;
 import lobrik.bend.Stub90;
 import lobrik.derivation.Part;
 import lobrik.derivation.Sum;
@@ -36,21 +37,16 @@ final class NinetyPlans {
         requireRoom(tooling, "bend/legIn", "the leg", stub.leg());
         stub.otherLeg().ifPresent(b -> requireRoom(tooling, "bend/otherLegIn", "the other leg", b));
         Working working = new Working(1);
-        Placing placing = ToolMarks.placed(stub.placement(), tooling)
-                .apply(
-                        switch (stub.placement()) {
-                            case ARROW -> tooling.leading(HookSide.DATUM);
-                            case STAR -> tooling.leading(HookSide.FAR);
-                        });
         Mark mark = switch (stub.placement()) {
             case ARROW -> beforeTheBack(working, tooling, "leg", stub.leg(), 1);
             case STAR -> {
+                Placing star = ToolMarks.placed(Placement.STAR, tooling).apply(tooling.leading(HookSide.FAR));
                 Length place = working.mark(
                         1,
                         "stub-mark",
                         "The star shows where the back of a ninety comes to lie, so the mark is the leg itself.",
                         Sum.of(Part.PLACE, "leg", stub.leg()));
-                yield new Mark(1, place, placing, Angle.RIGHT, Angle.ZERO, 1);
+                yield new Mark(1, place, star, Angle.RIGHT, Angle.ZERO, 1);
             }
         };
         gain(working, tooling);

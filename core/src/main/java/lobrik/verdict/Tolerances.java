@@ -35,7 +35,7 @@ public record Tolerances(
     public static final double USUAL_PASS_MARK = 70;
 
     /** How flat a bend may be (handbook 4.10), where a set does not say otherwise. */
-    private static final Percentage USUAL_FLATTENING = Percentage.of(10);
+    public static final Percentage USUAL_FLATTENING = Percentage.of(10);
 
     private static final Percentage SMALLEST_PERCENTAGE = Percentage.of(0.1);
 

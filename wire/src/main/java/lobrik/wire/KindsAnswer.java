@@ -11,6 +11,7 @@ import lobrik.feature.FeatureKind;
 import lobrik.measure.QuantityKind;
 import lobrik.reading.Nudge;
 import lobrik.verdict.Scheme;
+import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -20,9 +21,14 @@ import org.jspecify.annotations.Nullable;
  * @param features in the order of a sheet
  * @param schemes how credit falls with a deviation
  * @param angleStepDeg by which an angle goes up and down
+ * @param usualFlattening how flat a bend may be, in per cent, where a set of tolerances does not say otherwise
  */
 public record KindsAnswer(
-        List<KindAnswer> kinds, List<FeatureKindAnswer> features, List<SchemeAnswer> schemes, double angleStepDeg) {
+        List<KindAnswer> kinds,
+        List<FeatureKindAnswer> features,
+        List<SchemeAnswer> schemes,
+        double angleStepDeg,
+        double usualFlattening) {
 
     /** How credit falls with a deviation, in two words and in a sentence. */
     public record SchemeAnswer(String id, String name, String words) {
@@ -129,6 +135,7 @@ public record KindsAnswer(
                 Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
                 Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
                 Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),
-                Nudge.ANGLE_STEP.degrees());
+                Nudge.ANGLE_STEP.degrees(),
+                Tolerances.USUAL_FLATTENING.perCent());
     }
 }
