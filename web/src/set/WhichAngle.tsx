@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useAlternatives } from '../api/queries';
 import type { Schemas } from '../api/client';
+import { kindOf } from '../bends/kinds';
 import { fit, path, type View } from '../drawing/geometry';
 import { Sized } from '../drawing/Sized';
 import { Figure } from '../entry/Figure';
@@ -13,6 +14,7 @@ import type { Desk } from './useDesk';
 /** Opens the comparison of every angle, way and tool that would do for what is on the desk. */
 export function WhichAngle({ desk, shed }: { desk: Desk; shed: Schemas['Shed'] }) {
   const [open, setOpen] = useState(false);
+  const title = titleFor(desk);
   return (
     <>
       <button
@@ -22,7 +24,7 @@ export function WhichAngle({ desk, shed }: { desk: Desk; shed: Schemas['Shed'] }
           setOpen(true);
         }}
       >
-        Which angle?
+        {title}
       </button>
       {open && desk.request !== undefined && (
         <Compared
@@ -35,6 +37,11 @@ export function WhichAngle({ desk, shed }: { desk: Desk; shed: Schemas['Shed'] }
       )}
     </>
   );
+}
+
+/** A ninety is a ninety: of it only the way can be chosen. */
+function titleFor({ draft }: Desk): string {
+  return kindOf(draft.kind).inputs.some(({ kind }) => kind === 'angle') ? 'Which angle?' : 'Which way?';
 }
 
 function Compared({ desk, shed, onClose }: { desk: Desk; shed: Schemas['Shed']; onClose: () => void }) {
@@ -61,7 +68,7 @@ function Compared({ desk, shed, onClose }: { desk: Desk; shed: Schemas['Shed']; 
     onClose();
   };
   return (
-    <Dialog title="Which angle?" wide onClose={onClose}>
+    <Dialog title={titleFor(desk)} wide onClose={onClose}>
       {compared.error !== null && (
         <p role="alert" className="text-lg text-error">
           ✕ {compared.error.message}

@@ -29,6 +29,13 @@ public record AlternativeWords(List<Alternative> all, LengthUnit unit) {
 
     /** {@code 10° takes 35 in along the wall and pulls 1.15 times as hard as a straight; 45° takes 9 in and pulls 1.87 times.} */
     public String sentence() {
+        boolean isFixed = all.stream().allMatch(each -> switch (each.of()) {
+            case Alternative.Of.Steepness _ -> false;
+            case Alternative.Of.Way _, Alternative.Of.OtherTool _ -> true;
+        });
+        if (isFixed) {
+            return "The angle of this bend is given: what can be chosen is how it is made.";
+        }
         List<Angled> angles = all.stream()
                 .flatMap(each -> switch (each.of()) {
                     case Alternative.Of.Steepness _ -> fitting(each).stream();

@@ -169,6 +169,10 @@ class AlternativesTest {
                 .startsWith("Room against pull: 10° takes 34 7/8 in along the wall and wire pulls 1.15 times")
                 .contains("; 45° takes ")
                 .endsWith("and pulls 1.87 times.");
-        assertThat(new AlternativeWords(List.of(), LengthUnit.INCH).sentence()).isEqualTo("No other angle fits here.");
+        Stub90 ninety = new Stub90(Length.ofInches(16), Optional.empty(), Placement.ARROW);
+        assertThat(new AlternativeWords(of(ninety), LengthUnit.INCH).sentence())
+                .isEqualTo("The angle of this bend is given: what can be chosen is how it is made.");
+        assertThat(new AlternativeWords(of(offset(0.1)), LengthUnit.INCH).sentence())
+                .isEqualTo("No other angle fits here.");
     }
 }
