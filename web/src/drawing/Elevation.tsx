@@ -38,7 +38,7 @@ export function Elevation(props: ElevationProps) {
 
 function Drawing(props: ElevationProps & { width: number; height: number }) {
   const { plan, outsideDiameter, dimensions, notes, faded = false, at: places, description, width, height } = props;
-  const { made, marked, wanted, exaggeration } = props;
+  const { made, marked, first, wanted, exaggeration } = props;
   const { holder, sizes } = usePlaceSizes();
   const [whole, setWhole] = useState(false);
   const named = Object.keys(places)
@@ -47,14 +47,14 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
   const { pieces, view, folds, foldable, spots, half, datum, pose, switchHalfWay } = useMemo(
     () =>
       layOutElevation(
-        { plan, outsideDiameter, made, marked, wanted, exaggeration, dimensions },
+        { plan, outsideDiameter, made, marked, first, wanted, exaggeration, dimensions },
         new Set(named.split(' ')),
         sizes,
         width,
         height,
         whole,
       ),
-    [plan, outsideDiameter, made, marked, wanted, exaggeration, dimensions, named, sizes, width, height, whole],
+    [plan, outsideDiameter, made, marked, first, wanted, exaggeration, dimensions, named, sizes, width, height, whole],
   );
   return (
     <div ref={holder} className="contents">
@@ -68,6 +68,9 @@ function Drawing(props: ElevationProps & { width: number; height: number }) {
             <Leader key={spot.id} spot={spot} />
           ))}
           <Pieces asked={pieces.asked} made={pieces.made} outsideDiameter={outsideDiameter} view={view} />
+          {pieces.first !== undefined && (
+            <Tube points={pieces.first} outsideDiameter={outsideDiameter} view={view} look="first" />
+          )}
           {pieces.marked !== undefined && (
             <Tube points={pieces.marked} outsideDiameter={outsideDiameter} view={view} look="marked" />
           )}

@@ -4,12 +4,12 @@ interface TubeProps {
   points: readonly Point[];
   outsideDiameter: number;
   view: View;
-  look?: 'steel' | 'made' | 'asked' | 'marked';
+  look?: 'steel' | 'made' | 'asked' | 'marked' | 'first';
 }
 
 /**
  * Conduit to scale: two edges, a soft band of sheen, a fine centreline. What was asked for is an outline only; what the rings
- * alone would have given is a dotted centreline.
+ * alone would have given is a dotted centreline, and what was first bent a dotted outline.
  */
 export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProps) {
   const screen = (line: readonly Point[]) => line.map(view.toScreen);
@@ -28,6 +28,19 @@ export function Tube({ points, outsideDiameter, view, look = 'steel' }: TubeProp
           strokeDasharray="7 4"
         />
       </g>
+    );
+  }
+  if (look === 'first') {
+    return (
+      <path
+        d={outline}
+        fill="none"
+        stroke="var(--made)"
+        className="line-medium"
+        strokeDasharray="2 3"
+        strokeLinejoin="round"
+        data-look="first"
+      />
     );
   }
   if (look === 'marked') {

@@ -17,6 +17,8 @@ export interface Drawn {
   made?: Shape | null | undefined;
   /** What the rings alone would have given. */
   marked?: Shape | null | undefined;
+  /** As it was first bent, where it was bent again since. */
+  first?: Shape | null | undefined;
   exaggeration?: number | undefined;
   /** What the exercise asks for exactly: then the piece is laid over it, with its difference made larger. */
   wanted?: Shape | null | undefined;
@@ -25,7 +27,7 @@ export interface Drawn {
 }
 
 /** What is drawn of a piece in its place, in inches. Each lies on its own leg. */
-function drawnPieces({ plan, outsideDiameter, made, marked, wanted, exaggeration = 1 }: Drawn, pose: Pose) {
+function drawnPieces({ plan, outsideDiameter, made, marked, first, wanted, exaggeration = 1 }: Drawn, pose: Pose) {
   const lying = (shape: Shape) => shape.centreline.map(poseOf(shape, outsideDiameter).place);
   const predicted = plan.shape.centreline.map(pose.place);
   const wantedPiece = wanted == null ? undefined : lying(wanted);
@@ -40,13 +42,16 @@ function drawnPieces({ plan, outsideDiameter, made, marked, wanted, exaggeration
     wanted: wantedPiece,
     made: over(made),
     marked: over(marked),
+    first: over(first),
     above,
     madeAbove:
       fromAbove === undefined || made == null || above === undefined
         ? undefined
         : exaggerated(above, made.centreline.map(fromAbove), exaggeration),
   };
-  const lines = [asked, pieces.made, pieces.marked, above, pieces.madeAbove].filter((line) => line !== undefined);
+  const lines = [asked, pieces.made, pieces.marked, pieces.first, above, pieces.madeAbove].filter(
+    (line) => line !== undefined,
+  );
   const inner = boxAround([...lines.flat(), ...reach(plan.around, pose.place)]);
   const box: Box = { ...inner, top: inner.top + half, bottom: Math.min(0, inner.bottom - half) };
   return { pieces, lines, box, half };

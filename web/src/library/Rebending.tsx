@@ -4,6 +4,7 @@ const REBENDING = [
   { name: 'mostEasedDeg', label: 'Eased open, degrees', most: 90 },
   { name: 'mostAddedDeg', label: 'closed further, degrees', most: 90 },
   { name: 'mostTimes', label: 'times in all', most: 100 },
+  { name: 'pointsEach', label: 'points off each time', most: 100 },
 ] as const;
 
 /** How much a piece may be bent again before it is scrap. */
@@ -22,7 +23,7 @@ export function Rebending({ figures, change }: PartProps) {
             type="number"
             min={0}
             max={most}
-            value={rebending[name]}
+            value={rebending[name] ?? 0}
             onChange={(event) => {
               const value = event.target.valueAsNumber;
               change({ rebending: { ...rebending, [name]: Number.isNaN(value) ? 0 : Math.round(value) } });

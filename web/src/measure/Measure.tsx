@@ -25,6 +25,7 @@ import { ReadingField, ReadingPlace } from './ReadingPlace';
 import { OpenSheet } from './SheetLink';
 import { fits, gaugeFor, useGauges } from './useGauge';
 import { ReadingsContext } from './readingsContext';
+import { doneWords, stageOf, stagesOf } from './stages';
 import { useReadings } from './useReadings';
 import { WhoIsNext } from './WhoIsNext';
 
@@ -167,6 +168,12 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
         {narrow && (
           <p className="truncate px-3 text-sm leading-tight">
             Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.benderLabel}
+          </p>
+        )}
+        {stageOf(attempt) > 1 && !complete && (
+          <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg leading-tight">
+            {doneWords(stagesOf(attempt).at(-1) ?? { bends: [] }, bends)}: measured anew. What was read before stays on
+            record.
           </p>
         )}
         {attempt.bench.seal?.sealed === true && (

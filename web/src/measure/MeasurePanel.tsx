@@ -9,7 +9,10 @@ import { Pad } from '../entry/Pad';
 import { TargetNote } from '../entry/Target';
 import { Choice } from '../frame/Header';
 import { type Datum, takenWords } from './datum';
+import { BentAgain } from './BentAgain';
 import { DatumChoice } from './DatumChoice';
+import { FloorNote } from './FloorNote';
+import { isByLevel, levelWords } from './level';
 import { LookOver } from './LookOver';
 import { OmitField } from './OmitField';
 import { OwnArithmetic } from './OwnArithmetic';
@@ -125,6 +128,9 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
               }}
             />
           )}
+          {isByLevel(active.id) && (
+            <FloorNote attempt={attempt} protractor={readings.protractor} onProtractor={readings.setProtractor} />
+          )}
           {field}
           {gauge}
           {active.id === 'dogLeg' && (
@@ -207,6 +213,7 @@ function ReadingRow({
         </button>
         {feature.taken !== undefined && <span className="block text-sm">{takenWords(feature.taken)}</span>}
         <TargetNote feature={feature} className="pb-1 text-sm" />
+        {feature.reading?.level != null && <span className="block text-sm">{levelWords(feature.reading.level)}</span>}
       </th>
       <td className="text-right text-xl">
         <Figure value={feature.target} unit={feature.unit} shown={shown} />
@@ -249,6 +256,7 @@ function Done({ attempt, next }: { attempt: Attempt; next: ReactNode }) {
       >
         See the verdict
       </Link>
+      <BentAgain attempt={attempt} />
       {next}
     </div>
   );

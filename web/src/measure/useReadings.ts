@@ -6,6 +6,8 @@ import { divisionFor } from '../drawing/tape';
 import { useDisplayUnit } from '../frame/signedIn';
 import { useKeep } from '../queue/outboxContext';
 import { asMeant, expectedAt } from './datum';
+import { isByLevel, takenOff } from './level';
+import { stageOf } from './stages';
 import { Pace, type TakenWith } from './takenWith';
 
 /** What is wrong with what was typed, or what is asked about it. */
@@ -32,11 +34,14 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   const [query, setQuery] = useState<Query>();
   const [pace] = useState(() => new Pace());
   const [tapped, setTapped] = useState(false);
+  const [protractor, setProtractor] = useState(false);
   const coming = useRef(false);
   const feature: Feature | undefined = attempt.features.find(({ id }) => id === active);
   const text = active === undefined ? '' : (texts[active] ?? '');
   const division = divisionFor(attempt.exercise.definition.tapeDivisionIn ?? 1 / 16, unit);
 
+  /** Degrees that are taken off what is typed for a feature. */
+  const tilt = (id: string) => (protractor ? 0 : takenOff(attempt, id));
   const setText = (id: string, next: string, byPad: boolean) => {
     setQuery(undefined);
     setTapped(byPad);
@@ -63,6 +68,8 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
         bare: unit,
         takenWith: by,
         takenAt: new Date().toISOString(),
+        stage: stageOf(attempt),
+        ...(protractor && isByLevel(read.id) ? { byLevel: false } : {}),
         ...(read.taken === undefined || body.omitted !== undefined ? {} : { from: read.taken.from }),
       },
     };
@@ -102,9 +109,10 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
       setQuery({ kind: 'problem', message: said.problem, suggestion: said.suggestion });
       return;
     }
-    const read = asMeant(rules, chosen, said.value);
+    const off = tilt(chosen.id);
+    const read = asMeant(rules, chosen, said.value - off);
     const near = Math.max(read.tolerance, read.under);
-    const slips = expectedAt(attempt, read).map((at) => rules.slip(read.id, typed, unit, at, near));
+    const slips = expectedAt(attempt, read).map((at) => rules.slip(read.id, typed, unit, at + off, near));
     // Who rings on a wrong figure of their own has not been misread: it is a slip only where it is one from either place.
     const slip = slips.includes(null) ? null : (slips[0] ?? null);
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
@@ -155,20 +163,32 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
     },
     nudge: (steps: 1 | -1) => {
       if (core !== undefined && feature !== undefined) {
-        setText(feature.id, core.nudge(feature.id, text, unit, feature.target, division, steps), true);
+        const at = feature.target + tilt(feature.id);
+        setText(feature.id, core.nudge(feature.id, text, unit, at, division, steps), true);
       }
     },
     /** What is typed so far, judged: seen while it is typed. */
     live:
-      core === undefined || feature === undefined || text.trim() === '' ? undefined : judged(core, feature, text, unit),
+      core === undefined || feature === undefined || text.trim() === ''
+        ? undefined
+        : judged(core, feature, text, unit, tilt(feature.id)),
+    /** Angles are read by protractor, so that no floor is taken off. */
+    protractor,
+    setProtractor,
   };
 }
 
 export type Readings = ReturnType<typeof useReadings>;
 
-function judged(core: BenchCore, feature: Feature, text: string, unit: 'in' | 'mm') {
+function judged(core: BenchCore, feature: Feature, text: string, unit: 'in' | 'mm', off: number) {
   const said = core.read(feature.id, text, unit);
   return 'value' in said
-    ? core.judge(feature.id, said.value, asMeant(core, feature, said.value).target, feature.tolerance, feature.under)
+    ? core.judge(
+        feature.id,
+        said.value - off,
+        asMeant(core, feature, said.value - off).target,
+        feature.tolerance,
+        feature.under,
+      )
     : undefined;
 }

@@ -48,6 +48,12 @@ export function describe({ task }: Entry): string {
         ? `${task.body.feature ?? ''} not measured`
         : `${task.body.feature ?? ''} ${task.body.asAsked === true ? 'as asked' : (task.body.text ?? '')}`;
     case 'fact':
+      if (task.body.fact?.kind === 'stage') {
+        return 'bent again';
+      }
+      if (task.body.fact?.kind === 'floor') {
+        return `the floor ${task.body.fact.text ?? ''}`;
+      }
       return task.body.fact?.kind === 'finding' ? `looked over: ${task.body.fact.point ?? ''}` : 'a note';
     case 'setAside':
       return 'taken back';

@@ -1,6 +1,8 @@
 import type { Schemas } from '../api/client';
 import type { BenchCore } from '../benchcore/useBenchCore';
 import { backOf } from '../measure/datum';
+import { takenOff, tiltOf } from '../measure/level';
+import { isReadAnew, stageOf, stagesOf } from '../measure/stages';
 import type { Entry } from './entries';
 
 type Attempt = Schemas['AttemptView'];
@@ -23,17 +25,25 @@ function withEntry(attempt: Attempt, entry: Entry, core: BenchCore | undefined):
         score: null,
         features: attempt.features.map((feature) =>
           feature.id === task.body.feature
-            ? withReading(feature, entry, task.body, core, backOf(attempt, feature.id)?.offset ?? 0)
+            ? withReading(
+                feature,
+                entry,
+                task.body,
+                core,
+                backOf(attempt, feature.id)?.offset ?? 0,
+                task.body.byLevel === false ? 0 : takenOff(attempt, feature.id),
+              )
             : feature,
         ),
       };
     case 'fact':
-      return { ...attempt, bench: withFact(attempt.bench, entry, task.body) };
+      return withStage({ ...attempt, bench: withFact(attempt.bench, entry, task.body, core) }, entry, task.body);
     case 'setAside':
       return {
         ...attempt,
         bench: {
           ...attempt.bench,
+          stages: stagesOf(attempt).filter(({ id }) => id !== task.recordId),
           rework: attempt.bench.rework.filter(({ id }) => id !== task.recordId),
           points: attempt.bench.points.map((point) => withoutRival(point, task.recordId)),
         },
@@ -58,11 +68,16 @@ function withReading(
   body: Schemas['NewReading'],
   core: BenchCore | undefined,
   back: number,
+  floor: number,
 ): Feature {
-  const read = body.omitted != null ? undefined : valueOf(feature, body, core, back);
+  const off = body.asAsked === true ? 0 : floor;
+  const raw = body.omitted != null ? undefined : valueOf(feature, body, core, back);
+  const read = raw === undefined ? undefined : raw - off;
   const reading: Schemas['ReadingView'] = {
     id: entry.key,
     value: read ?? null,
+    level: raw === undefined || off === 0 ? null : { readDeg: raw, floorDeg: off },
+    stage: body.stage ?? 1,
     typed: body.asAsked === true ? 'as asked' : (body.text ?? ''),
     from: body.from ?? null,
     takenBy: entry.accountName,
@@ -104,7 +119,41 @@ function valueOf(
   return read !== undefined && 'value' in read ? read.value + (body.from === 'back' ? back : 0) : undefined;
 }
 
-function withFact(bench: Schemas['BenchNotes'], entry: Entry, { fact }: Schemas['NewFact']): Schemas['BenchNotes'] {
+/** The piece was bent again: all but its rings is to be read anew. What each time came to is for the server to say. */
+function withStage(attempt: Attempt, entry: Entry, { fact }: Schemas['NewFact']): Attempt {
+  if (fact?.kind !== 'stage' || stagesOf(attempt).some(({ id }) => id === entry.key)) {
+    return attempt;
+  }
+  const unknown = { points: null, passed: null, off: [] };
+  const stage: Schemas['StageView'] = {
+    id: entry.key,
+    number: stageOf(attempt) + 1,
+    bends: (fact.bends ?? []).map(({ bend, change }) => ({ bend: bend ?? 1, change: change ?? 'added' })),
+    takenBy: entry.accountName,
+    takenAt: entry.at,
+    minutes: null,
+    pointsOff: 0,
+    before: unknown,
+    after: unknown,
+  };
+  return {
+    ...attempt,
+    score: null,
+    features: attempt.features.map((feature) =>
+      isReadAnew(feature)
+        ? { ...feature, state: 'open', reading: null, deviation: null, credit: null, band: null, rivals: [] }
+        : feature,
+    ),
+    bench: { ...attempt.bench, stages: [...stagesOf(attempt), stage] },
+  };
+}
+
+function withFact(
+  bench: Schemas['BenchNotes'],
+  entry: Entry,
+  { fact }: Schemas['NewFact'],
+  core: BenchCore | undefined,
+): Schemas['BenchNotes'] {
   const written = { id: entry.key, takenBy: entry.accountName, takenAt: entry.at };
   switch (fact?.kind) {
     case 'finding':
@@ -124,6 +173,16 @@ function withFact(bench: Schemas['BenchNotes'], entry: Entry, { fact }: Schemas[
       return {
         ...bench,
         rework: [...bench.rework, { ...written, bend: fact.bend ?? 1, change: fact.change ?? 'added' }],
+      };
+    case 'floor':
+      return {
+        ...bench,
+        floor: {
+          ...written,
+          deg: (core === undefined ? undefined : tiltOf(core, fact.text ?? '')) ?? 0,
+          text: fact.text ?? '',
+          bench: fact.bench === true,
+        },
       };
     case 'time':
       return { ...bench, minutes: fact.minutes ?? null };

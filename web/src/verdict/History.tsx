@@ -1,6 +1,7 @@
 import type { Feature } from '../api/queries';
 import { offInWords } from '../api/deviceClock';
 import { featureName } from '../entry/features';
+import { levelWords } from '../measure/level';
 
 const WITH = { keys: '', pad: '', wedge: 'typed by a gauge', gauge: '', asAsked: 'spot on' } as const;
 
@@ -21,6 +22,7 @@ export function History({ features, bends }: { features: readonly Feature[]; ben
             <span className={replaced ? 'line-through opacity-75' : ''}>
               {featureName(feature.id, bends)}{' '}
               <span className="figures">{reading.omitted == null ? reading.typed : 'not measured'}</span>
+              {reading.stage > 1 && <span className="text-sm"> bent again</span>}
               {reading.from === 'back' && <span className="text-sm"> from the back of the bend before</span>}
             </span>
             <span>
@@ -29,6 +31,7 @@ export function History({ features, bends }: { features: readonly Feature[]; ben
             {(reading.instrument ?? WITH[reading.takenWith]) !== '' && (
               <span className="basis-full text-sm">{reading.instrument ?? WITH[reading.takenWith]}</span>
             )}
+            {reading.level != null && <span className="basis-full">{levelWords(reading.level)}</span>}
             {reading.clockWrongBySeconds != null && (
               <span className="basis-full text-sm">
                 by a clock that was {offInWords(reading.clockWrongBySeconds)}; the time is put right

@@ -59,7 +59,7 @@ export function Points({
         </h2>
         <ul>
           {marksheet.lost.map((each) => (
-            <LostRow key={each.feature ?? each.point} lost={each} bends={bends} />
+            <LostRow key={each.feature ?? each.point ?? each.fault} lost={each} bends={bends} />
           ))}
         </ul>
         {marksheet.failing.length > 0 && (
@@ -145,7 +145,10 @@ function LostRow({ lost, bends }: { lost: Schemas['LostPoints']; bends: number }
   return (
     <li className="flex items-baseline justify-between gap-2 border-b border-base-300 py-0.5">
       {lost.feature == null ? (
-        <span>Looked over: {lost.fault}</span>
+        <span>
+          {lost.point == null ? 'Piece: ' : 'Looked over: '}
+          {lost.fault}
+        </span>
       ) : (
         <span className="leading-tight">
           {featureName(lost.feature, bends)}{' '}

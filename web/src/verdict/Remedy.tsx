@@ -5,6 +5,7 @@ import type { Attempt } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
+import { BentAgain } from '../measure/BentAgain';
 
 /** What to do with this piece, with what it comes to; what to do next time, with something to try it on. */
 export function Remedy({ judgement, attempt }: { judgement: Schemas['Judgement']; attempt: Attempt }) {
@@ -30,6 +31,7 @@ export function Remedy({ judgement, attempt }: { judgement: Schemas['Judgement']
           {advice.steps.length > 0 && <Expected advice={advice} bends={attempt.plan.marks.length} />}
         </section>
       )}
+      <BentAgain attempt={attempt} advised={advised(advice)} />
       {nextTime != null && <NextTime nextTime={nextTime} attempt={attempt} />}
       <a
         href={`/api/attempts/${attempt.id}/verdict.pdf`}
@@ -38,6 +40,13 @@ export function Remedy({ judgement, attempt }: { judgement: Schemas['Judgement']
         <Printer size={18} aria-hidden="true" /> Verdict on one page (PDF)
       </a>
     </>
+  );
+}
+
+/** What is done to which bend, by its number. */
+function advised(advice: Schemas['AdviceView'] | null | undefined): Record<number, 'eased' | 'added'> {
+  return Object.fromEntries(
+    (advice?.steps ?? []).flatMap(({ bend, change }) => (bend == null || change == null ? [] : [[bend, change]])),
   );
 }
 

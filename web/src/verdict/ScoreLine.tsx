@@ -1,4 +1,5 @@
 import type { Attempt } from '../api/queries';
+import { stagesOf } from '../measure/stages';
 import { failingWords } from './failing';
 
 /** The points and whether it passed; until then, what is still missing. */
@@ -21,6 +22,7 @@ export function ScoreLine({ attempt }: { attempt: Attempt }) {
     );
   }
   const { points, passed, passMark } = attempt.score;
+  const stages = stagesOf(attempt);
   return (
     <div data-testid="score">
       <div className="flex items-end justify-between gap-2">
@@ -35,6 +37,14 @@ export function ScoreLine({ attempt }: { attempt: Attempt }) {
           {passed ? 'Pass' : 'Not yet'}
         </p>
       </div>
+      {stages.length > 0 && (
+        <p className="pt-1 leading-snug">
+          As it is, bent again {stages.length === 1 ? 'once' : `${String(stages.length)} times`};{' '}
+          {stages[0]?.before.points == null
+            ? 'not measured to the end as first bent.'
+            : `${String(Math.round(stages[0].before.points * 10) / 10)} as first bent.`}
+        </p>
+      )}
       {!passed && points >= passMark && (
         <p className="pt-1 leading-snug text-error">Fails the piece whatever its points: {failingWords(attempt)}.</p>
       )}

@@ -5,6 +5,7 @@ import { featureName } from '../entry/features';
 import { Correction } from './Correction';
 import { Verification } from './Decide';
 import { History } from './History';
+import { Stages } from './Stages';
 
 /** What is on record: who read what, when and with what; corrections; what was looked over; the lock. */
 export function TheRecord({ attempt }: { attempt: Attempt }) {
@@ -57,6 +58,7 @@ export function TheRecord({ attempt }: { attempt: Attempt }) {
           ))}
         </tbody>
       </table>
+      <Stages attempt={attempt} />
       <LookedOver attempt={attempt} />
       <History features={attempt.features} bends={bends} />
     </>

@@ -48,6 +48,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
   const asked = attempt.plan.wanted ?? attempt.plan.shape;
   const plan = useMemo(() => ({ ...attempt.plan, shape: asked }), [attempt.plan, asked]);
   const description = `What was made over what was asked for. ${described(attempt, unit)}.`;
+  const again = attempt.madeFirst != null;
   const roomy = hasFewFeatures(attempt);
   const places = Object.fromEntries(
     attempt.features.map((feature) => [
@@ -62,7 +63,8 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
           <Elevation
             plan={plan}
             made={attempt.made}
-            marked={marked}
+            marked={again ? undefined : marked}
+            first={attempt.madeFirst}
             exaggeration={Number(larger)}
             outsideDiameter={diameter}
             description={description}
@@ -89,7 +91,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
             difference
             <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
           </span>
-          <Legend marked={marked != null && view === 'side'} />
+          <Legend marked={marked != null && !again && view === 'side'} first={again && view === 'side'} />
         </div>
       )}
     </div>
@@ -109,7 +111,7 @@ function described(attempt: Attempt, unit: 'in' | 'mm'): string {
     .join('; ');
 }
 
-function Legend({ marked }: { marked: boolean }) {
+function Legend({ marked, first }: { marked: boolean; first: boolean }) {
   return (
     <ul
       className="flex items-center gap-3 rounded-field bg-base-100 px-2 text-base max-sm:hidden"
@@ -148,8 +150,16 @@ function Legend({ marked }: { marked: boolean }) {
         <svg width="26" height="12" aria-hidden="true">
           <rect x="1" y="1" width="24" height="10" fill="var(--made-fill)" stroke="var(--made)" />
         </svg>
-        bent
+        {first ? 'as it is' : 'bent'}
       </li>
+      {first && (
+        <li className="flex items-center gap-1.5">
+          <svg width="26" height="12" aria-hidden="true">
+            <rect x="1" y="1" width="24" height="10" fill="none" stroke="var(--made)" strokeDasharray="2 3" />
+          </svg>
+          as first bent
+        </li>
+      )}
     </ul>
   );
 }

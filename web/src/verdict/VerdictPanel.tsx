@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Problem, Schemas } from '../api/client';
 import type { Attempt } from '../api/queries';
 import { Choice } from '../frame/Header';
+import { stagesOf } from '../measure/stages';
 import { BenderShare } from './BenderShare';
 import { Decide } from './Decide';
 import { Points } from './Points';
@@ -49,6 +50,7 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
         <>
           {tab === 'why' && (
             <>
+              {stagesOf(attempt).length > 0 && <p className="-mb-2 text-base">As first bent:</p>}
               <Why finding={judgement.finding} diagnosis={judgement.diagnosis} />
               {judgement.bender != null && <BenderShare share={judgement.bender} bends={attempt.plan.marks.length} />}
               <Remedy judgement={judgement} attempt={attempt} />

@@ -126,7 +126,8 @@ public record Assessment(
                                 taken,
                                 figures,
                                 tolerances,
-                                evidence.lookedOver() ? Optional.of(evidence.faulty()) : Optional.empty()))
+                                evidence.lookedOver() ? Optional.of(evidence.faulty()) : Optional.empty(),
+                                evidence.reworked()))
                         : Optional.empty(),
                 figures.isEmpty()
                         ? Optional.empty()

@@ -17,6 +17,7 @@ import lobrik.verdict.InspectionPoint;
  * @param lookedOver whether anybody looked at anything
  * @param disputedFinding whether two people found different things at a point
  * @param ownFigures the trainee's own figures, by number of the mark
+ * @param stage 1 as first bent, one more after each rework
  */
 public record Evidence(
         Map<FeatureId, Quantity> values,
@@ -25,7 +26,25 @@ public record Evidence(
         Set<InspectionPoint> faulty,
         boolean lookedOver,
         boolean disputedFinding,
-        Map<Integer, Length> ownFigures) {
+        Map<Integer, Length> ownFigures,
+        int stage) {
+
+    /** Of a piece as it was first bent. */
+    public Evidence(
+            Map<FeatureId, Quantity> values,
+            Set<FeatureId> omitted,
+            Set<FeatureId> disputed,
+            Set<InspectionPoint> faulty,
+            boolean lookedOver,
+            boolean disputedFinding,
+            Map<Integer, Length> ownFigures) {
+        this(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures, 1);
+    }
+
+    /** How often the piece was bent on or eased, and measured again. */
+    int reworked() {
+        return stage - 1;
+    }
 
     Assessment.State state(FeatureId feature) {
         if (disputed.contains(feature)) {

@@ -52,6 +52,30 @@ public final class WhatCounts {
         return depth;
     }
 
+    /**
+     * Of entries that hold for what is written down after them, the one that holds for another. A correction holds from where the
+     * corrected one did: what was read wrongly was wrong from the beginning.
+     *
+     * @param about all entries about one thing
+     * @param setAside ids of those that somebody decided do not count
+     */
+    public static <T extends Entry> Optional<T> holding(Collection<T> about, Set<UUID> setAside, Entry other) {
+        Map<UUID, T> byId = about.stream().collect(Collectors.toMap(Entry::id, Function.identity()));
+        return standing(about, setAside).stream()
+                .filter(entry -> other.isAfter(first(entry, byId).number()))
+                .reduce((one, next) ->
+                        first(next, byId).isAfter(first(one, byId).number()) ? next : one);
+    }
+
+    /** What a chain of corrections began with, of all entries that it may run through. */
+    public static <T extends Entry> T origin(T entry, Collection<T> about) {
+        return first(entry, about.stream().collect(Collectors.toMap(Entry::id, Function.identity())));
+    }
+
+    private static <T extends Entry> T first(T entry, Map<UUID, T> byId) {
+        return entry.correctionOf().map(byId::get).map(before -> first(before, byId)).orElse(entry);
+    }
+
     /** Of entries of which the newest counts, that one. */
     public static <T extends Entry> Optional<T> newest(List<T> standing) {
         return standing.stream().reduce((one, other) -> one.isAfter(other.number()) ? one : other);

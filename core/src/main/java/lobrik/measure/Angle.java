@@ -39,6 +39,18 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
         return new AngleReader(text).read();
     }
 
+    /**
+     * Reads an angle with its sign: as {@link #parse}, with {@code -}, {@code −} or {@code +} before it.
+     *
+     * @throws RefusedText for anything else, and for more than 360°
+     */
+    public static Angle parseSigned(String text) {
+        String stripped = text.strip();
+        boolean negative = stripped.startsWith("-") || stripped.startsWith("−");
+        Angle size = parse(negative || stripped.startsWith("+") ? stripped.substring(1) : stripped);
+        return negative ? ZERO.minus(size) : size;
+    }
+
     public double degrees() {
         return (double) nanodegrees / NANODEGREES_PER_DEGREE;
     }

@@ -45,12 +45,15 @@ public record Marksheet(Score score, List<Lost> lost, List<PartScore> parts) {
 
         /** For a fault of workmanship. */
         record For(InspectionPoint point, double points) implements Lost {}
+
+        /** Because it was bent on or eased, so many times. */
+        record Reworked(int times, double points) implements Lost {}
     }
 
     private static final double NOTHING = 1e-9;
 
     /**
-     * Scores a piece.
+     * Scores a piece as it was first bent.
      *
      * @param readings at least one
      * @param own the trainee's own figures, each as a reading of its mark; may be empty
@@ -58,13 +61,31 @@ public record Marksheet(Score score, List<Lost> lost, List<PartScore> parts) {
      */
     public static Marksheet of(
             List<Reading> readings, List<Reading> own, Tolerances tolerances, Optional<Set<InspectionPoint>> faulty) {
+        return of(readings, own, tolerances, faulty, 0);
+    }
+
+    /**
+     * Scores a piece.
+     *
+     * @param readings at least one
+     * @param own the trainee's own figures, each as a reading of its mark; may be empty
+     * @param faulty what was found when it was looked over; empty if nobody looked
+     * @param reworked how often it was bent on or eased and measured again
+     */
+    public static Marksheet of(
+            List<Reading> readings,
+            List<Reading> own,
+            Tolerances tolerances,
+            Optional<Set<InspectionPoint>> faulty,
+            int reworked) {
         Scheme scheme = tolerances.judging().scheme();
         Set<InspectionPoint> found = faulty.orElse(Set.of());
+        double forRework = tolerances.rebending().deduction(reworked);
         Score score = Score.of(
                 readings,
                 scheme,
                 tolerances.passMark(),
-                tolerances.workmanship().found(found));
+                tolerances.workmanship().found(found).with(forRework));
         List<Lost> lost = new ArrayList<>();
         double weights = readings.stream().mapToDouble(Reading::weight).sum();
         for (int i = 0; i < readings.size(); i++) {
@@ -79,6 +100,9 @@ public record Marksheet(Score score, List<Lost> lost, List<PartScore> parts) {
             if (points > 0) {
                 lost.add(new Lost.For(point, points));
             }
+        }
+        if (forRework > 0) {
+            lost.add(new Lost.Reworked(reworked, forRework));
         }
         lost.sort((one, other) -> Double.compare(other.points(), one.points()));
         return new Marksheet(score, List.copyOf(lost), parts(readings, own, tolerances, faulty));

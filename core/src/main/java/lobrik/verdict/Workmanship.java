@@ -26,6 +26,11 @@ public record Workmanship(Map<InspectionPoint, Rule> rules) {
 
         /** Nothing was found. */
         public static final Found NOTHING = new Found(0, false);
+
+        /** The same and so many points more, never more than there are. */
+        Found with(double more) {
+            return new Found(Math.min(MOST, deductions + more), critical);
+        }
     }
 
     private static final double MOST = 100;

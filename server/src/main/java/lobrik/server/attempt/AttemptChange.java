@@ -1,6 +1,7 @@
 package lobrik.server.attempt;
 
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -8,6 +9,7 @@ import java.util.stream.Collectors;
 import lobrik.assessment.Assessment;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
+import lobrik.measure.Quantity;
 import lobrik.server.cohort.Trainee;
 import lobrik.shape.Piece;
 import lobrik.verdict.Judged;
@@ -20,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * What may have changed of an attempt when something was written down on it; whoever wrote it has the rest, which stays as it was.
  *
  * @param made the shape that the readings describe, once they describe one
+ * @param madeFirst the shape as it was first bent, where it was bent again since
  * @param drawnTimes how many times as large its difference to what was asked is best drawn
  * @param edition grows with all that is written down of it, so that an answer that comes late is known to be older
  */
@@ -30,6 +33,7 @@ public record AttemptChange(
         BenchNotes bench,
         AttemptView.@Nullable ScoreView score,
         @Nullable PieceShape made,
+        @Nullable PieceShape madeFirst,
         int drawnTimes,
         int edition) {
 
@@ -43,11 +47,14 @@ public record AttemptChange(
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
-                made.map(piece ->
-                                PieceShape.of(measured.question().layout().job().bend(), piece))
-                        .orElse(null),
+                made.map(piece -> shape(measured, piece)).orElse(null),
+                measured.madeFirst().map(piece -> shape(measured, piece)).orElse(null),
                 measured.drawnTimes(made),
                 measured.ledger().size());
+    }
+
+    private static PieceShape shape(Measured measured, Piece piece) {
+        return PieceShape.of(measured.question().layout().job().bend(), piece);
     }
 
     private static AttemptView.@Nullable ScoreView score(Measured measured) {
@@ -96,11 +103,18 @@ public record AttemptChange(
     }
 
     private static AttemptView.ReadingView reading(ReadingRow row, Ledger ledger, Names names) {
-        var value = row.value();
+        Quantity value = ledger.value(row).orElse(null);
+        AttemptView.ByLevel level = ledger.floorUnder(row)
+                .map(floor -> new AttemptView.ByLevel(
+                        Numbers.of(Objects.requireNonNull(row.value())),
+                        floor.tilt().degrees()))
+                .orElse(null);
         ReadingRow.Taken taken = row.taken();
         return new AttemptView.ReadingView(
                 row.id(),
                 value == null ? null : Numbers.of(value),
+                level,
+                row.stage(),
                 row.typed(),
                 row.measuredFrom(),
                 names.of(taken.by()),

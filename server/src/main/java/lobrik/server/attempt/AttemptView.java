@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param plan the exercise laid out: marks, features, the shape asked for
  * @param bench what is written down of the piece besides its readings
  * @param made the shape that the readings describe, once they describe one
+ * @param madeFirst the shape as it was first bent, where it was bent again since
  * @param drawnTimes how many times as large its difference to what was asked is best drawn
  * @param edition grows with all that is written down of it, so that an answer that comes late is known to be older
  */
@@ -38,6 +39,7 @@ public record AttemptView(
         BenchNotes bench,
         @Nullable ScoreView score,
         @Nullable PieceShape made,
+        @Nullable PieceShape madeFirst,
         int drawnTimes,
         int edition) {
 
@@ -104,7 +106,10 @@ public record AttemptView(
     /**
      * A reading as it was taken.
      *
-     * @param value nothing if the feature was not measured; of a mark always from the end of the straight conduit
+     * @param value nothing if the feature was not measured; of a mark always from the end of the straight conduit, of an angle by level
+     *     with the floor taken off
+     * @param level what an angle was read as and over which floor; null where no floor is taken off
+     * @param stage of the piece: 1 as first bent, one more after each time that it was bent again
      * @param from where a mark was measured from; null where nobody asked
      * @param takenAt as far as the clocks can be believed
      * @param clockWrongBySeconds by how much the device's clock was ahead, or behind if below 0; null where it was about right
@@ -115,6 +120,8 @@ public record AttemptView(
     public record ReadingView(
             UUID id,
             @Nullable Double value,
+            @Nullable ByLevel level,
+            int stage,
             String typed,
             @Nullable MarkDatum from,
             String takenBy,
@@ -126,6 +133,9 @@ public record AttemptView(
             @Nullable String omitted,
             @Nullable String reason,
             @Nullable String setAside) {}
+
+    /** An angle as the level read it, and what it reads on the floor: degrees. */
+    public record ByLevel(double readDeg, double floorDeg) {}
 
     /**
      * The score, once every feature is measured.
@@ -161,6 +171,7 @@ public record AttemptView(
                 now.bench(),
                 now.score(),
                 now.made(),
+                now.madeFirst(),
                 now.drawnTimes(),
                 now.edition());
     }

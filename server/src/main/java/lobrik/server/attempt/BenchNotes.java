@@ -23,7 +23,9 @@ import org.jspecify.annotations.Nullable;
 /**
  * What is written down of a piece besides its readings.
  *
- * @param rework how often bends went back into the shoe, from the oldest
+ * @param rework how often bends went back into the shoe before they were measured, from the oldest
+ * @param stages each time that it was bent again once it was measured, and what that came to
+ * @param floor what the level reads on the floor, for the angles that are read next
  * @param own the trainee's figures for the marks, once they are in
  * @param minutes how long it took, by the steps and the readings or as somebody wrote it down
  * @param step what the trainee last said to be doing
@@ -32,6 +34,8 @@ import org.jspecify.annotations.Nullable;
 public record BenchNotes(
         List<PointView> points,
         List<ReworkView> rework,
+        List<StageView> stages,
+        @Nullable TiltView floor,
         @Nullable WasteView waste,
         @Nullable OwnFigures own,
         @Nullable Integer minutes,
@@ -72,6 +76,13 @@ public record BenchNotes(
 
     /** A bend that went back into the shoe once. */
     public record ReworkView(UUID id, int bend, Fact.Change change, String takenBy, Instant takenAt) {}
+
+    /**
+     * What the level reads on the floor.
+     *
+     * @param bench whether it was read for whoever is measured at this bench
+     */
+    public record TiltView(UUID id, double deg, String text, boolean bench, String takenBy, Instant takenAt) {}
 
     /** Conduit that went into the bin. */
     public record WasteView(UUID id, double lengthIn, String text) {}
@@ -130,6 +141,8 @@ public record BenchNotes(
                         .map(point -> point(point, rules, ledger, names))
                         .toList(),
                 ledger.rework().stream().map(row -> rework(row, names)).toList(),
+                StageView.of(measured, names),
+                ledger.floor().map(row -> floor(row, names)).orElse(null),
                 ledger.newest("waste").map(BenchNotes::waste).orElse(null),
                 own(measured, names),
                 minutes(measured),
@@ -192,6 +205,17 @@ public record BenchNotes(
                 row.id(),
                 Objects.requireNonNullElse(rework.bend(), 0),
                 Objects.requireNonNullElse(rework.change(), Fact.Change.ADDED),
+                names.of(row.takenBy()),
+                row.takenAt());
+    }
+
+    private static TiltView floor(FactRow row, Names names) {
+        Fact.Floor floor = (Fact.Floor) row.said();
+        return new TiltView(
+                row.id(),
+                Objects.requireNonNullElse(floor.deg(), 0.0),
+                Objects.requireNonNullElse(floor.text(), ""),
+                Boolean.TRUE.equals(floor.bench()),
                 names.of(row.takenBy()),
                 row.takenAt());
     }

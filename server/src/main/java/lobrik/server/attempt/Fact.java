@@ -14,6 +14,8 @@ import org.jspecify.annotations.Nullable;
 @JsonSubTypes({
     @JsonSubTypes.Type(value = Fact.Finding.class, name = "finding"),
     @JsonSubTypes.Type(value = Fact.Rework.class, name = "rework"),
+    @JsonSubTypes.Type(value = Fact.Stage.class, name = "stage"),
+    @JsonSubTypes.Type(value = Fact.Floor.class, name = "floor"),
     @JsonSubTypes.Type(value = Fact.Waste.class, name = "waste"),
     @JsonSubTypes.Type(value = Fact.TimeTaken.class, name = "time"),
     @JsonSubTypes.Type(value = Fact.Figures.class, name = "figures"),
@@ -25,6 +27,8 @@ import org.jspecify.annotations.Nullable;
         discriminatorMapping = {
             @DiscriminatorMapping(value = "finding", schema = Fact.Finding.class),
             @DiscriminatorMapping(value = "rework", schema = Fact.Rework.class),
+            @DiscriminatorMapping(value = "stage", schema = Fact.Stage.class),
+            @DiscriminatorMapping(value = "floor", schema = Fact.Floor.class),
             @DiscriminatorMapping(value = "waste", schema = Fact.Waste.class),
             @DiscriminatorMapping(value = "time", schema = Fact.TimeTaken.class),
             @DiscriminatorMapping(value = "figures", schema = Fact.Figures.class),
@@ -34,6 +38,8 @@ import org.jspecify.annotations.Nullable;
         oneOf = {
             Fact.Finding.class,
             Fact.Rework.class,
+            Fact.Stage.class,
+            Fact.Floor.class,
             Fact.Waste.class,
             Fact.TimeTaken.class,
             Fact.Figures.class,
@@ -62,6 +68,30 @@ public sealed interface Fact {
     /** A bend that went back into the shoe once: eased out, or bent on. */
     @Schema(name = "Rework")
     record Rework(@Nullable Integer bend, @Nullable Change change) implements Fact {}
+
+    /**
+     * The piece was bent on or eased after it was measured, and is measured again: what was read stays as it was first bent.
+     *
+     * @param number 2 after the first time; the server knows it where it is left out
+     * @param bends what was done to which
+     */
+    @Schema(name = "Stage")
+    record Stage(@Nullable Integer number, @Nullable List<Rebent> bends) implements Fact {}
+
+    /** A bend, and what was done to it. */
+    record Rebent(@Nullable Integer bend, @Nullable Change change) {}
+
+    /**
+     * What the level reads on the floor, or on the leg that lies on it.
+     *
+     * @param deg what the text comes to; the server works it out
+     * @param bench whether it holds for whoever is measured at this bench later today
+     */
+    @Schema(name = "Floor")
+    record Floor(
+            @Nullable String text,
+            @Nullable Double deg,
+            @Nullable Boolean bench) implements Fact {}
 
     /** What was done to a bend. */
     enum Change {
@@ -140,6 +170,8 @@ public sealed interface Fact {
         return switch (this) {
             case Finding _ -> "finding";
             case Rework _ -> "rework";
+            case Stage _ -> "stage";
+            case Floor _ -> "floor";
             case Waste _ -> "waste";
             case TimeTaken _ -> "time";
             case Figures _ -> "figures";
@@ -153,7 +185,8 @@ public sealed interface Fact {
         return switch (this) {
             case Finding finding -> String.valueOf(finding.point());
             case Rework rework -> String.valueOf(rework.bend());
-            case Waste _, TimeTaken _, Figures _, OwnLook _, Note _ -> "";
+            case Stage stage -> String.valueOf(stage.number());
+            case Floor _, Waste _, TimeTaken _, Figures _, OwnLook _, Note _ -> "";
         };
     }
 }

@@ -6,9 +6,12 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
 import lobrik.feature.FeatureId;
+import lobrik.layout.Mark;
 import lobrik.layout.MarkDatum;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
+import lobrik.reading.FloorReading;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.InspectionPoint;
 import lobrik.wire.Question;
@@ -41,6 +44,8 @@ final class FactInput {
                 require("/fact/change", rework.change(), "say whether it was eased or bent on");
                 yield rework;
             }
+            case Fact.Stage stage -> stage(stage, piece.get().ledger());
+            case Fact.Floor floor -> floor(floor);
             case Fact.Waste waste -> {
                 String typed = require("/fact/text", waste.text(), "give the length that was wasted");
                 yield new Fact.Waste(typed.strip(), Length.parse(typed, unit).inches());
@@ -68,6 +73,22 @@ final class FactInput {
                 yield new Fact.Note(text);
             }
         };
+    }
+
+    private static Fact.Stage stage(Fact.Stage sent, Ledger ledger) {
+        for (Fact.Rebent bend : Objects.requireNonNullElse(sent.bends(), List.<Fact.Rebent>of())) {
+            require("/fact/bends", bend.bend(), "name each bend that was bent again");
+            require("/fact/bends", bend.change(), "say of each whether it was eased or bent on");
+        }
+        int number = Objects.requireNonNullElse(sent.number(), ledger.stages() + 1);
+        return new Fact.Stage(number, Objects.requireNonNullElse(sent.bends(), List.of()));
+    }
+
+    private static Fact.Floor floor(Fact.Floor sent) {
+        String typed = require("/fact/text", sent.text(), "give what the level reads on the floor, with its sign")
+                .strip();
+        Angle tilt = new FloorReading(Angle.parseSigned(typed)).tilt();
+        return new Fact.Floor(typed, tilt.degrees(), Boolean.TRUE.equals(sent.bench()));
     }
 
     /** The trainee's figures with what they come to. */
@@ -116,11 +137,11 @@ final class FactInput {
     /**
      * Checks that a fact is one of this piece.
      *
-     * @throws TurnedDown if it names what the piece has not
+     * @throws TurnedDown if it names what the piece has not, or if its time has not come
      */
-    static void requireSensible(Fact said, Question question) {
+    static void requireSensible(Fact said, Question question, Ledger ledger) {
         List<Integer> bends =
-                question.layout().marks().stream().map(mark -> mark.number()).toList();
+                question.layout().marks().stream().map(Mark::number).toList();
         switch (said) {
             case Fact.Finding finding -> {
                 if (InspectionPoint.withId(String.valueOf(finding.point())).isEmpty()) {
@@ -132,6 +153,7 @@ final class FactInput {
                     throw TurnedDown.badInput("/fact/bend", "out-of-range", "this piece has the bends " + bends);
                 }
             }
+            case Fact.Stage stage -> requireNext(stage, bends, ledger);
             case Fact.Figures figures -> {
                 if (figures.marks() == null
                         || figures.marks().isEmpty()
@@ -149,9 +171,29 @@ final class FactInput {
                             "/fact/points", "unknown-value", "name points that are looked over, each good or not");
                 }
             }
-            case Fact.Waste _, Fact.TimeTaken _, Fact.Note _ -> {
+            case Fact.Floor _, Fact.Waste _, Fact.TimeTaken _, Fact.Note _ -> {
                 // Any piece can have these.
             }
+        }
+    }
+
+    private static void requireNext(Fact.Stage stage, List<Integer> bends, Ledger ledger) {
+        List<Fact.Rebent> rebent = Objects.requireNonNullElse(stage.bends(), List.of());
+        if (!rebent.stream().allMatch(each -> bends.contains(each.bend()))) {
+            throw TurnedDown.badInput("/fact/bends", "out-of-range", "this piece has the bends " + bends);
+        }
+        int now = ledger.stages();
+        if (!Objects.equals(stage.number(), now + 1)) {
+            throw TurnedDown.conflict(
+                    "stage-begun",
+                    now == 1
+                            ? "This piece was not bent again yet; say so from where it is measured"
+                            : "Somebody noted already that it was bent again; measure it as it is now");
+        }
+        if (!ledger.isReadInStage(now)) {
+            throw TurnedDown.conflict(
+                    "nothing-read",
+                    "Nothing is read of the piece as it is now; read at least what is to change, then bend it again");
         }
     }
 }

@@ -80,7 +80,7 @@ public class Keeping {
             return again(before, same.get().saysTheSameAs(row));
         }
         requireOpen(before);
-        FactInput.requireSensible(row.said(), before.laidOut().get());
+        FactInput.requireSensible(row.said(), before.laidOut().get(), before.ledger());
         requireKnown(
                 row.correctionOf(),
                 before.ledger().facts().stream()
@@ -156,11 +156,17 @@ public class Keeping {
     }
 
     private static void requireAnotherStands(Ledger ledger, UUID recordId) {
+        if (ledger.began(ledger.stages()).map(FactRow::id).filter(recordId::equals).isPresent()
+                && ledger.isReadInStage(ledger.stages())) {
+            throw TurnedDown.conflict(
+                    "measured-already", "The piece is measured as it is since it was bent again; correct the readings");
+        }
         for (ReadingRow row : ledger.readings()) {
             if (row.id().equals(recordId)
                     && WhatCounts.standing(
                                     ledger.readings().stream()
-                                            .filter(other -> other.feature().equals(row.feature()))
+                                            .filter(other -> other.feature().equals(row.feature())
+                                                    && other.stage() == row.stage())
                                             .toList(),
                                     ledger.asideIds())
                             .stream()

@@ -61,7 +61,7 @@ public class KeepingByTrainee {
         if (measured.ledger().newest("figures").isPresent()) {
             throw TurnedDown.conflict("figures-given", "Your figures are in already; your instructor can correct them");
         }
-        FactInput.requireSensible(figures, measured.question());
+        FactInput.requireSensible(figures, measured.question(), measured.ledger());
         entities.persist(FactRow.by(null, key, attemptId, figures, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);
@@ -80,7 +80,7 @@ public class KeepingByTrainee {
         if (entities.find(FactRow.class, key) != null) {
             return;
         }
-        FactInput.requireSensible(look, measured.question());
+        FactInput.requireSensible(look, measured.question(), measured.ledger());
         entities.persist(FactRow.by(null, key, attemptId, look, clock.instant()));
         entities.flush();
         live.changed(cohortId, measured.attempt().traineeId(), attemptId);

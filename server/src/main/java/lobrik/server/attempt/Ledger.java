@@ -17,8 +17,10 @@ import lobrik.assessment.Evidence;
 import lobrik.assessment.WhatCounts;
 import lobrik.feature.FeatureId;
 import lobrik.layout.MarkDatum;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.reading.FloorReading;
 import lobrik.verdict.InspectionPoint;
 import org.jspecify.annotations.Nullable;
 
@@ -76,15 +78,75 @@ record Ledger(
         return setAside.stream().map(SetAside::recordId).collect(Collectors.toSet());
     }
 
-    /** The readings of a feature that count: none, one, or those that somebody has to decide between. */
+    /** How often the piece was measured: once as first bent, and once more after each time that it was bent on or eased. */
+    int stages() {
+        int stages = ReadingRow.FIRST_STAGE;
+        while (began(stages + 1).isPresent()) {
+            stages++;
+        }
+        return stages;
+    }
+
+    /** What began a stage; nothing did the first. */
+    Optional<FactRow> began(int stage) {
+        return stage == ReadingRow.FIRST_STAGE
+                ? Optional.empty()
+                : standing("stage", String.valueOf(stage)).stream().findFirst();
+    }
+
+    /** Whether something of the finished piece was read in a stage. */
+    boolean isReadInStage(int stage) {
+        return readings.stream()
+                .anyMatch(row -> row.stage() == stage
+                        && row.value() != null
+                        && row.feature().isOfFinishedPiece());
+    }
+
+    /** The readings of a feature that count now: none, one, or those that somebody has to decide between. */
     List<ReadingRow> standing(FeatureId feature) {
+        return standing(feature, stages());
+    }
+
+    /** The same as the piece was in a stage. A ring stays where it is, however often the piece is bent again. */
+    private List<ReadingRow> standing(FeatureId feature, int stage) {
         return WhatCounts.readings(
                 WhatCounts.standing(
                         readings.stream()
-                                .filter(row -> row.feature().equals(feature))
+                                .filter(row -> row.feature().equals(feature)
+                                        && (row.stage() == stage || !feature.isOfFinishedPiece()))
                                 .toList(),
                         asideIds()),
-                row -> Optional.ofNullable(row.value()));
+                this::value);
+    }
+
+    /** The floor that an angle was read over by level, where that was read before it. */
+    Optional<FloorReading> floorUnder(ReadingRow row) {
+        return row.isByLevel() && row.value() != null
+                ? WhatCounts.holding(ofKind("floor"), asideIds(), WhatCounts.origin(row, readings))
+                        .map(Ledger::floor)
+                : Optional.empty();
+    }
+
+    /** The floor that holds for what is read next. */
+    Optional<FactRow> floor() {
+        return newest("floor");
+    }
+
+    static FloorReading floor(FactRow row) {
+        Double tilt = ((Fact.Floor) row.said()).deg();
+        return new FloorReading(Angle.ofDegrees(Objects.requireNonNullElse(tilt, 0.0)));
+    }
+
+    /** What a reading comes to, with the floor taken off; nothing if the feature was not measured. */
+    Optional<Quantity> value(ReadingRow row) {
+        return Optional.ofNullable(row.value())
+                .map(read -> floorUnder(row)
+                        .map(floor -> floor.corrected(read))
+                        .orElse(read));
+    }
+
+    private List<FactRow> ofKind(String kind) {
+        return facts.stream().filter(row -> row.kind().equals(kind)).toList();
     }
 
     /** The facts of a kind about something that count. */
@@ -98,7 +160,21 @@ record Ledger(
 
     /** The findings of a point that count; two that say the same are one. */
     List<FactRow> findings(InspectionPoint point) {
-        return WhatCounts.agreed(standing("finding", point.id()), row -> Optional.ofNullable(result(row)));
+        return agreed(standing("finding", point.id()));
+    }
+
+    /** The same as the piece was in a stage: what was found once it was bent again is not of before. */
+    private List<FactRow> findings(InspectionPoint point, int stage) {
+        Optional<Long> over = began(stage + 1).flatMap(FactRow::number);
+        return agreed(WhatCounts.standing(
+                ofKind("finding").stream()
+                        .filter(row -> row.about().equals(point.id()) && (over.isEmpty() || !row.isAfter(over)))
+                        .toList(),
+                asideIds()));
+    }
+
+    private static List<FactRow> agreed(List<FactRow> findings) {
+        return WhatCounts.agreed(findings, row -> Optional.ofNullable(result(row)));
     }
 
     static Fact.@Nullable Result result(FactRow row) {
@@ -122,8 +198,7 @@ record Ledger(
 
     /** How often each bend went back into the shoe. */
     List<FactRow> rework() {
-        return WhatCounts.standing(
-                facts.stream().filter(row -> row.kind().equals("rework")).toList(), asideIds());
+        return WhatCounts.standing(ofKind("rework"), asideIds());
     }
 
     List<Photo.Caption> standingPhotos() {
@@ -144,37 +219,38 @@ record Ledger(
         return steps.isEmpty() ? Optional.empty() : Optional.of(steps.getLast());
     }
 
-    /** What counts, as the core judges it. */
+    /** What counts of the piece as it is now, as the core judges it. */
     Evidence evidence() {
+        return evidence(stages());
+    }
+
+    /** What counts of the piece as it was in a stage. */
+    Evidence evidence(int stage) {
         Map<FeatureId, Quantity> values = new TreeMap<>();
         Set<FeatureId> omitted = new TreeSet<>();
         Set<FeatureId> disputed = new TreeSet<>();
         for (FeatureId feature : readings.stream().map(ReadingRow::feature).collect(Collectors.toSet())) {
-            List<ReadingRow> standing = standing(feature);
+            List<ReadingRow> standing = standing(feature, stage);
             if (standing.size() > 1) {
                 disputed.add(feature);
             } else if (!standing.isEmpty()) {
-                Quantity value = standing.getFirst().value();
-                if (value == null) {
-                    omitted.add(feature);
-                } else {
-                    values.put(feature, value);
-                }
+                value(standing.getFirst())
+                        .ifPresentOrElse(value -> values.put(feature, value), () -> omitted.add(feature));
             }
         }
         Set<InspectionPoint> faulty = EnumSet.noneOf(InspectionPoint.class);
         boolean disputedFinding = false;
         for (InspectionPoint point : InspectionPoint.values()) {
-            List<FactRow> findings = findings(point);
+            List<FactRow> findings = findings(point, stage);
             disputedFinding |= findings.size() > 1;
             if (findings.size() == 1 && result(findings.getFirst()) == Fact.Result.FAULT) {
                 faulty.add(point);
             }
         }
         boolean lookedOver = Stream.of(InspectionPoint.values())
-                .flatMap(point -> findings(point).stream())
+                .flatMap(point -> findings(point, stage).stream())
                 .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
-        return new Evidence(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures());
+        return new Evidence(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures(), stage);
     }
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */

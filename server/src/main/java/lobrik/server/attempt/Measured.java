@@ -20,8 +20,10 @@ import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.MarkDatum;
 import lobrik.layout.TakenMark;
+import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.reading.FloorReading;
 import lobrik.server.exercise.Exercise;
 import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
@@ -49,6 +51,64 @@ public record Measured(
     static Measured of(Attempt attempt, Exercise exercise, Basis basis, Supplier<Question> laidOut, Ledger ledger) {
         Assessment assessment = Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence());
         return new Measured(attempt, exercise, ledger, basis, assessment, laidOut);
+    }
+
+    /** The same with something more written down of it. */
+    Measured with(FactRow fact) {
+        return of(attempt, exercise, basis, laidOut, ledger.with(fact));
+    }
+
+    /** How often it was measured: once as first bent, and once more after each time that it was bent on or eased. */
+    public int stages() {
+        return ledger.stages();
+    }
+
+    /** What it came to in a stage, from 1. */
+    public Assessment inStage(int stage) {
+        return stage == stages()
+                ? assessment
+                : Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence(stage));
+    }
+
+    /** What it came to as it was first bent: what it says of whoever bent it. */
+    public Assessment asFirstBent() {
+        return inStage(ReadingRow.FIRST_STAGE);
+    }
+
+    /** What it last came to; while it is measured again, as it stood before. */
+    public Assessment settled() {
+        for (int stage = stages(); stage > ReadingRow.FIRST_STAGE; stage--) {
+            Assessment then = inStage(stage);
+            if (then.isComplete()) {
+                return then;
+            }
+        }
+        return asFirstBent();
+    }
+
+    /** The points that were found faulty before it was ever bent again. */
+    public Set<InspectionPoint> faultyAsFirstBent() {
+        return ledger.evidence(ReadingRow.FIRST_STAGE).faulty();
+    }
+
+    /** The shape that its readings describe as it was first bent; empty where it was not bent again since. */
+    public Optional<Piece> madeFirst() {
+        return stages() == ReadingRow.FIRST_STAGE
+                ? Optional.empty()
+                : AsMeasured.of(question().layout(), asFirstBent().readings());
+    }
+
+    /** An angle as the level read it, and the floor that is taken off. */
+    public record ByLevel(Angle read, FloorReading floor) {}
+
+    /** How an angle that counts was read by level over a floor; empty for any other. */
+    public Optional<ByLevel> byLevel(FeatureId feature) {
+        return ledger.standing(feature).stream()
+                .findFirst()
+                .flatMap(row -> ledger.floorUnder(row)
+                        .flatMap(floor -> row.value() instanceof Angle read
+                                ? Optional.of(new ByLevel(read, floor))
+                                : Optional.empty()));
     }
 
     /** What it would have been under other tolerances. */
@@ -134,9 +194,9 @@ public record Measured(
         return ledger.evidence().faulty();
     }
 
-    /** How often a bend went back into the shoe. */
+    /** How often it was bent again: while it was bent, and between two measurings. */
     public int rebent() {
-        return ledger.rework().size();
+        return ledger.rework().size() + stages() - ReadingRow.FIRST_STAGE;
     }
 
     /** Whether it is verified and locked. */

@@ -16,6 +16,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
+import lobrik.reading.FloorReading;
 import lobrik.server.platform.Numbered;
 import org.hibernate.annotations.Immutable;
 import org.jspecify.annotations.Nullable;
@@ -25,6 +26,9 @@ import org.jspecify.annotations.Nullable;
 @Immutable
 @Table(name = "reading")
 public class ReadingRow extends Numbered implements Entry {
+
+    /** As first bent. */
+    static final int FIRST_STAGE = 1;
 
     private static final String PICOMETRES = "pm";
     private static final String NANODEGREES = "ndeg";
@@ -36,15 +40,29 @@ public class ReadingRow extends Numbered implements Entry {
     /**
      * Who took it, how, and when.
      *
+     * @param stage of the piece: 1 as first bent, one more after each rework
+     * @param byLevel whether it is against the horizontal, so that the floor has to be taken off
      * @param instrument what the gauge is called, if one was read
      * @param time when it was taken
      * @param received by the server's clock
      */
-    public record Taken(UUID by, TakenWith with, @Nullable String instrument, DeviceTime time, Instant received) {
+    public record Taken(
+            UUID by,
+            int stage,
+            boolean byLevel,
+            TakenWith with,
+            @Nullable String instrument,
+            DeviceTime time,
+            Instant received) {
 
-        /** By hand and typed, with no device to ask for the time. */
+        /** By hand and typed, of a piece as it was first bent, with no device to ask for the time. */
         public static Taken byKeys(UUID by, Instant at) {
-            return new Taken(by, TakenWith.KEYS, null, DeviceTime.at(at), at);
+            return new Taken(by, FIRST_STAGE, true, TakenWith.KEYS, null, DeviceTime.at(at), at);
+        }
+
+        /** The same of a further stage of the piece. */
+        public Taken ofStage(int further) {
+            return new Taken(by, further, byLevel, with, instrument, time, received);
         }
     }
 
@@ -57,6 +75,8 @@ public class ReadingRow extends Numbered implements Entry {
     private @Nullable Long value;
     private String typed;
     private UUID takenBy;
+    private int stage;
+    private boolean byLevel;
     private String takenWith;
     private @Nullable String instrument;
     private Instant takenAt;
@@ -78,6 +98,8 @@ public class ReadingRow extends Numbered implements Entry {
         this.feature = feature.id();
         this.typed = typed;
         this.takenBy = taken.by();
+        this.stage = taken.stage();
+        this.byLevel = taken.byLevel() && FloorReading.concerns(feature);
         this.takenWith = taken.with().id();
         this.instrument = taken.instrument();
         this.takenAt = taken.time().at();
@@ -146,13 +168,23 @@ public class ReadingRow extends Numbered implements Entry {
         return FeatureId.withId(feature).orElseThrow();
     }
 
-    /** What was read; nothing if the feature was not measured. */
+    /** What was read, before the floor is taken off; nothing if the feature was not measured. */
     @Nullable
     Quantity value() {
         if (value == null) {
             return null;
         }
         return feature().measured().ofCount(value);
+    }
+
+    /** Of which stage of the piece: 1 as first bent. */
+    int stage() {
+        return stage;
+    }
+
+    /** Whether it was read against the horizontal, so that the floor is in it. */
+    boolean isByLevel() {
+        return byLevel;
     }
 
     String typed() {
@@ -168,6 +200,8 @@ public class ReadingRow extends Numbered implements Entry {
     Taken taken() {
         return new Taken(
                 takenBy,
+                stage,
+                byLevel,
                 TakenWith.withId(takenWith),
                 instrument,
                 DeviceTime.kept(takenAt, saidAt, deviceAheadMs),
@@ -214,6 +248,7 @@ public class ReadingRow extends Numbered implements Entry {
         return attemptId.equals(other.attemptId)
                 && feature.equals(other.feature)
                 && Objects.equals(value, other.value)
+                && stage == other.stage
                 && Objects.equals(omitted, other.omitted)
                 && Objects.equals(corrects, other.corrects);
     }

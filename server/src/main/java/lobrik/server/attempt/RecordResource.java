@@ -43,6 +43,8 @@ class RecordResource {
      * @param omitted why the feature was not measured: then there is no text either
      * @param takenAt by the device's clock; now if it does not say
      * @param instrument what the gauge is called
+     * @param stage of the piece as whoever read it knew it; the one that it is in if it does not say
+     * @param byLevel whether an angle was read against the horizontal, as it is where nobody says otherwise
      * @param corrects the reading that this one corrects, with a reason
      */
     record NewReading(
@@ -55,6 +57,8 @@ class RecordResource {
             @Nullable Instant takenAt,
             @Nullable TakenWith takenWith,
             @Nullable String instrument,
+            @Nullable Integer stage,
+            @Nullable Boolean byLevel,
             @Nullable UUID corrects,
             @Nullable String reason) {}
 
@@ -91,7 +95,7 @@ class RecordResource {
         return views.of(keeping.keepReading(who, id, attempt -> row(who, attempt, key, device, request)));
     }
 
-    @Operation(summary = "Keep a finding, a re-bend, waste, time, the trainee's own figures, or a note")
+    @Operation(summary = "Keep a finding, a re-bend, a further stage, the floor, waste, time, the trainee's own figures, or a note")
     @PutMapping("/api/attempts/{id}/facts/{key}")
     AttemptChange keepFact(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -141,6 +145,8 @@ class RecordResource {
         boolean asAsked = Boolean.TRUE.equals(request.asAsked());
         Taken taken = new Taken(
                 who.accountId(),
+                stage(attempt.ledger(), request),
+                !asAsked && isByLevel(attempt.ledger(), request),
                 asAsked ? TakenWith.AS_ASKED : request.takenWith() == null ? TakenWith.KEYS : request.takenWith(),
                 instrument(request.instrument()),
                 time,
@@ -175,6 +181,41 @@ class RecordResource {
             return ReadingRow.read(key, attemptId, feature, mark.get(), typed, taken, correction);
         }
         return ReadingRow.read(key, attemptId, feature, read, typed, taken, correction);
+    }
+
+    /**
+     * Of which stage a reading is. What is read of an earlier stage comes too late: the piece is no more what it was.
+     *
+     * @throws TurnedDown if the piece was bent again since, or was not
+     */
+    private static int stage(Ledger ledger, NewReading request) {
+        Optional<ReadingRow> wrong = corrected(ledger, request);
+        if (wrong.isPresent()) {
+            return wrong.get().stage();
+        }
+        int now = ledger.stages();
+        if (request.stage() != null && request.stage() != now) {
+            throw TurnedDown.conflict(
+                    "another-stage",
+                    "The piece was bent on or eased since this was read, or that was taken back; measure it as it is now");
+        }
+        return now;
+    }
+
+    /** As it is said; a correction as what it corrects; and by level where nobody says anything. */
+    private static boolean isByLevel(Ledger ledger, NewReading request) {
+        return request.byLevel() == null
+                ? corrected(ledger, request)
+                        .filter(row -> row.taken().with() != TakenWith.AS_ASKED)
+                        .map(ReadingRow::isByLevel)
+                        .orElse(true)
+                : request.byLevel();
+    }
+
+    private static Optional<ReadingRow> corrected(Ledger ledger, NewReading request) {
+        return ledger.readings().stream()
+                .filter(row -> row.id().equals(request.corrects()))
+                .findFirst();
     }
 
     private static Quantity target(Opened attempt, FeatureId feature) {

@@ -60,6 +60,7 @@ public class WorkInHand {
     private final Bases bases;
     private final Turns turns;
     private final Live live;
+    private final BenchFloors floors;
     private final Clock clock;
 
     WorkInHand(
@@ -73,6 +74,7 @@ public class WorkInHand {
             Bases bases,
             Turns turns,
             Live live,
+            BenchFloors floors,
             Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
@@ -84,6 +86,7 @@ public class WorkInHand {
         this.bases = bases;
         this.turns = turns;
         this.live = live;
+        this.floors = floors;
         this.clock = clock;
     }
 
@@ -174,7 +177,7 @@ public class WorkInHand {
                         UUID.randomUUID(), assignment, exercise, basisId, onBender, who.accountId(), clock.instant()));
             }
         }
-        kit.addAll(attempts.measured(blank, blankBases));
+        kit.addAll(floors.over(cohortId, attempts.measured(blank, blankBases)));
         return List.copyOf(kit);
     }
 
@@ -234,6 +237,7 @@ public class WorkInHand {
         UUID basisId = bases.keep(basis(exercise, onBender));
         Attempt attempt = new Attempt(id, assignment, exercise, basisId, onBender, startedBy, clock.instant());
         entities.persist(attempt);
+        floors.at(trainee, attempt).ifPresent(entities::persist);
         live.changed(trainee.cohortId(), trainee.id(), id);
         return attempts.measured(List.of(attempt)).getFirst();
     }

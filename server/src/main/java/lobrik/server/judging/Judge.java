@@ -23,6 +23,7 @@ import lobrik.remedy.Advice;
 import lobrik.remedy.AdviceWords;
 import lobrik.remedy.NextTime;
 import lobrik.remedy.RemedyStep;
+import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.Measured;
 import lobrik.server.attempt.OnBender;
 import lobrik.server.judging.Judgement.AdviceStep;
@@ -73,7 +74,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))
                         .map(this::view)
                         .orElse(null),
-                AsMarked.of(layout(), assessment().readings(), measured.fromBack())
+                AsMarked.of(layout(), first().readings(), measured.fromBack())
                         .map(piece -> PieceShape.of(layout().job().bend(), piece))
                         .orElse(null),
                 benderNote());
@@ -83,10 +84,13 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         return diagnosis().flatMap(this::named);
     }
 
-    /** What went wrong; not sought where the method was free and all came out as asked: there is no plan to be off from. */
+    /**
+     * What went wrong when it was first bent; not sought where the method was free and all came out as asked: there is no plan to be off
+     * from.
+     */
     private Optional<Diagnosis> diagnosis() {
-        boolean asAskedAnyWay = measured.attempt().yardstick() == Yardstick.FREE_METHOD
-                && assessment().isInside();
+        boolean asAskedAnyWay =
+                measured.attempt().yardstick() == Yardstick.FREE_METHOD && first().isInside();
         return asAskedAnyWay ? Optional.empty() : seen().map(Diagnosis::of);
     }
 
@@ -94,27 +98,33 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     private Optional<Cause> named(Diagnosis diagnosis) {
         return diagnosis
                 .clear()
-                .filter(cause -> !cause.id().isFault() || !assessment().isInside());
+                .filter(cause -> !cause.id().isFault() || !first().isInside());
     }
 
     private Judgement.FindingWords words(Optional<Diagnosis> diagnosis) {
         Optional<Cause> named = diagnosis.flatMap(this::named);
-        if (assessment().readings().isEmpty()) {
+        if (first().readings().isEmpty()) {
             return new Judgement.FindingWords(false, "Nothing is read yet", "Nothing is read yet.");
         }
         if (diagnosis.isPresent() && named.isPresent()) {
             Telling telling = new Telling(diagnosis.get(), unit);
             return new Judgement.FindingWords(true, telling.title(named.get()), telling.what(named.get()));
         }
-        if (assessment().isInside()) {
-            String what = assessment().isComplete() ? "Everything" : "What is read so far";
+        if (first().isInside()) {
+            String what = first().isComplete() ? "Everything" : "What is read so far";
             return new Judgement.FindingWords(false, what + " is within tolerance", what + " is within its tolerance.");
         }
         return new Judgement.FindingWords(false, "No clear cause", "No single cause stands out.");
     }
 
+    /** As the piece is: what it is worth, and what can still be done about it. */
     private Assessment assessment() {
         return measured.assessment();
+    }
+
+    /** As it was first bent: why it went wrong. */
+    private Assessment first() {
+        return measured.asFirstBent();
     }
 
     private Layout layout() {
@@ -122,7 +132,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     }
 
     private Optional<Case> seen() {
-        if (assessment().readings().isEmpty()) {
+        if (first().readings().isEmpty()) {
             return Optional.empty();
         }
         LayoutRequest.PlaceInput place = measured.exercise().definition().place();
@@ -130,7 +140,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         Length insertion = goesIn == null ? Surround.USUAL_INSERTION : Length.ofInches(goesIn);
         return Optional.of(new Case(
                 layout(),
-                assessment().readings(),
+                first().readings(),
                 measured.own(),
                 Case.USUAL_SIGMA_LENGTH,
                 Case.USUAL_SIGMA_ANGLE,
@@ -138,7 +148,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 Priors.USUAL,
                 measured.fromBack(),
                 share(),
-                measured.faulty()));
+                measured.faultyAsFirstBent()));
     }
 
     private BenderShare share() {
@@ -152,7 +162,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
         List<BenderAdds> adds = new ArrayList<>();
         boolean leftOut =
                 measured.attempt().onBender().filter(OnBender::leftOut).isPresent();
-        for (Assessed feature : assessment().features()) {
+        for (Assessed feature : first().features()) {
             Judged judged = feature.judged().orElse(null);
             Quantity more = share.adds().get(feature.id());
             if (judged != null && more != null) {
@@ -197,7 +207,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 unit,
                 layout().job().tooling().tool().kind());
         String first = diagnosis
-                .filter(_ -> !assessment().isInside())
+                .filter(_ -> !first().isInside() && measured.stages() == 1)
                 .flatMap(found -> new Telling(found, unit).readAgain())
                 .map(sentence -> sentence + " ")
                 .orElse("");
@@ -211,11 +221,16 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     private static AdviceStep step(RemedyStep step, AdviceWords words) {
         return switch (step) {
             case RemedyStep.Rebend rebend ->
-                new AdviceStep(words.step(step), rebend.bend(), degrees(rebend.by()), null);
+                new AdviceStep(
+                        words.step(step),
+                        rebend.bend(),
+                        rebend.by().isLessThan(Angle.ZERO) ? Fact.Change.EASED : Fact.Change.ADDED,
+                        degrees(rebend.by()),
+                        null);
             case RemedyStep.Untwist untwist ->
-                new AdviceStep(words.step(step), untwist.bend(), degrees(untwist.by()), null);
+                new AdviceStep(words.step(step), untwist.bend(), null, degrees(untwist.by()), null);
             case RemedyStep.Trim trim ->
-                new AdviceStep(words.step(step), null, null, trim.by().inches());
+                new AdviceStep(words.step(step), null, null, null, trim.by().inches());
         };
     }
 

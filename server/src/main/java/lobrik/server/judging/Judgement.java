@@ -2,6 +2,7 @@ package lobrik.server.judging;
 
 import com.fasterxml.jackson.annotation.JsonProperty;
 import java.util.List;
+import lobrik.server.attempt.Fact;
 import lobrik.wire.DiagnoseAnswer;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.PieceShape;
@@ -98,11 +99,13 @@ public record Judgement(
      * One thing to do.
      *
      * @param bend that it is done to, from 1; null for cutting
+     * @param change what is done to it, where it goes back into the bender
      * @param byDeg more is closing
      */
     public record AdviceStep(
             String words,
             @Nullable Integer bend,
+            Fact.@Nullable Change change,
             @Nullable Double byDeg,
             @Nullable Double cutIn) {}
 

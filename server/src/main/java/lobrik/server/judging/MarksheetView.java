@@ -52,7 +52,7 @@ public record MarksheetView(
      *
      * @param feature at which reading; null for a fault of workmanship
      * @param point which was found faulty; null for a reading
-     * @param fault what was seen there
+     * @param fault what was seen there; or that the piece was bent again
      * @param times the deviation in tolerances
      */
     public record LostPoints(
@@ -94,6 +94,10 @@ public record MarksheetView(
                             null,
                             fault.point().id(),
                             fault.point().fault());
+                case Marksheet.Lost.Reworked again ->
+                    new LostPoints(
+                            again.points(), null, null, null, null, null, null, null,
+                            again.times() == 1 ? "bent again" : "bent again " + again.times() + " times");
             };
         }
     }

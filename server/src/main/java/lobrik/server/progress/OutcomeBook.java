@@ -11,6 +11,7 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import lobrik.assessment.Assessment;
 import lobrik.server.attempt.AttemptFollower;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Measured;
@@ -84,9 +85,9 @@ public class OutcomeBook implements AttemptFollower {
 
     /** What a piece comes to; empty while it is not finished, and where nothing was read that could say. */
     static Optional<OutcomeRow> row(Measured measured, UUID cohortId) {
-        return measured.assessment()
-                .score()
-                .filter(_ -> measured.assessment().marksheet().isPresent())
+        Assessment settled = measured.settled();
+        return settled.score()
+                .filter(_ -> settled.marksheet().isPresent())
                 .map(score -> new OutcomeRow(measured, cohortId, score, Judging.namedCause(measured)));
     }
 

@@ -32,7 +32,10 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 
-/** What a finished piece came to; worked out anew whenever something is written down of it. */
+/**
+ * What a finished piece came to; worked out anew whenever something is written down of it. Points are of the piece as it is, once it was
+ * bent again and measured anew; how far its features were off, and why, is as it was first bent: that is what whoever bent it does.
+ */
 @Entity
 @Table(name = "outcome")
 class OutcomeRow {
@@ -90,13 +93,13 @@ class OutcomeRow {
         var attempt = measured.attempt();
         var exercise = measured.exercise();
         var layout = measured.question().layout();
+        List<Assessed> read = measured.asFirstBent().features().stream()
+                .filter(feature -> feature.judged().isPresent())
+                .toList();
         Strictness limits = Strictness.of(
                 attempt.tolerances().toCore(),
                 layout.job().bend().kind(),
-                measured.assessment().features().stream()
-                        .filter(feature -> feature.judged().isPresent())
-                        .map(Assessed::id)
-                        .toList());
+                read.stream().map(Assessed::id).toList());
         this.attemptId = attempt.id();
         this.centreId = exercise.centreId();
         this.cohortId = cohortId;
@@ -114,7 +117,7 @@ class OutcomeRow {
         this.passMark = attempt.tolerances().passMark();
         this.points = score.points();
         this.passed = score.passed();
-        this.arithmetic = measured.assessment().arithmetic().map(Score::points).orElse(null);
+        this.arithmetic = measured.settled().arithmetic().map(Score::points).orElse(null);
         this.rebent = measured.rebent();
         this.cause = named.map(each -> each.id().id()).orElse(null);
         this.causeBend = named.filter(each -> each.bend().isPresent())
@@ -124,9 +127,6 @@ class OutcomeRow {
                 layout.cutLength().orElseGet(() -> layout.predicted().length()).count();
         this.wastedPm = measured.wasted().count();
         this.minutes = measured.minutes().orElse(null);
-        List<Assessed> read = measured.assessment().features().stream()
-                .filter(feature -> feature.judged().isPresent())
-                .toList();
         this.features = read.stream().map(feature -> feature.id().id()).toArray(String[]::new);
         this.targets =
                 read.stream().mapToLong(feature -> feature.target().count()).toArray();

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import lobrik.assessment.Assessment;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.feature.FeatureId;
@@ -156,9 +157,9 @@ final class VerdictPage {
             row(feature);
         }
         for (MarksheetView.LostPoints lost : lost()) {
-            if (lost.point() != null) {
+            if (lost.feature() == null) {
                 y -= ROW;
-                cell(Typeface.TEXT, 12, 0, "Looked over: " + lost.fault());
+                cell(Typeface.TEXT, 12, 0, lost.point() == null ? "Bent again" : "Looked over: " + lost.fault());
                 cell(Typeface.FIGURES, 12, 5, "−" + points(lost.points()));
             }
         }
@@ -179,7 +180,7 @@ final class VerdictPage {
                 .map(datum -> ", from back " + datum.bend())
                 .orElse("");
         Quantity target = judged.measured().targetAsTaken(feature);
-        cell(Typeface.TEXT, 12, 0, feature.id().title() + back);
+        cell(Typeface.TEXT, 12, 0, feature.id().title() + back + level(feature.id()));
         cell(Typeface.FIGURES, 12, 1, say(target));
         Optional<Judged> reading = feature.judged();
         if (reading.isEmpty()) {
@@ -196,6 +197,15 @@ final class VerdictPage {
                 .filter(lost -> feature.id().id().equals(lost.feature()))
                 .findFirst()
                 .ifPresent(lost -> cell(Typeface.FIGURES, 12, 5, "−" + points(lost.points())));
+    }
+
+    /** What the level read, where the floor is taken off. */
+    private String level(FeatureId feature) {
+        return judged.measured()
+                .byLevel(feature)
+                .map(level -> ": level " + level.read().text() + ", floor "
+                        + level.floor().tilt().signedText())
+                .orElse("");
     }
 
     private void cell(Typeface face, float size, int column, String text) {
@@ -249,6 +259,9 @@ final class VerdictPage {
             return;
         }
         Judgement.FindingWords finding = judgement().finding();
+        if (judged.measured().stages() > 1) {
+            section("Bent again", 12.5f, bentAgain());
+        }
         section(
                 "What happened: " + finding.headline(),
                 12.5f,
@@ -267,6 +280,21 @@ final class VerdictPage {
                 .max((one, other) -> Double.compare(worth(one), worth(other)))
                 .filter(budget -> worth(budget) > 1)
                 .ifPresent(budget -> section("Where it came from", 12.5f, parts(budget)));
+    }
+
+    /** What each time that it was bent again cost and brought. */
+    private String bentAgain() {
+        double each =
+                judged.measured().attempt().tolerances().toCore().rebending().pointsEach();
+        String came = IntStream.rangeClosed(1, judged.measured().stages())
+                .mapToObj(stage -> (stage == 1 ? "as first bent " : "then ")
+                        + judged.measured()
+                                .inStage(stage)
+                                .score()
+                                .map(score -> points(score.points()) + " points")
+                                .orElse("not measured to the end"))
+                .collect(Collectors.joining(", "));
+        return "It came to " + came + (each == 0 ? "." : "; each time took " + points(each) + " off.");
     }
 
     /** A deviation in tolerances. */

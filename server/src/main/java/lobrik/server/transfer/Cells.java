@@ -6,8 +6,9 @@ import java.text.Normalizer;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
+import java.util.Locale;
+import lobrik.measure.QuantityKind;
+import lobrik.wire.Numbers;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.QuoteMode;
@@ -96,11 +97,32 @@ final class Cells {
                 : MOMENT.format(at.atZone(ZoneId.systemDefault()).toOffsetDateTime());
     }
 
-    /** A stored count in the unit that is written beside it: inches or degrees. */
-    static @Nullable Double number(@Nullable Long count, @Nullable String unit) {
-        if (count == null) {
-            return null;
+    /** A stored unit as it is written: {@code in}, {@code deg} or {@code %}. */
+    static @Nullable String unit(@Nullable String stored) {
+        return stored == null ? null : kind(stored).written;
+    }
+
+    /** A stored count in the unit that is written beside it; none where there is no unit. */
+    static @Nullable Double number(@Nullable Long count, @Nullable String stored) {
+        return count == null || stored == null ? null : Numbers.of(kind(stored).measured.ofCount(count));
+    }
+
+    /** What is counted in a stored unit, and what it is written in. */
+    private enum Counted {
+        PM(QuantityKind.LENGTH, "in"),
+        NDEG(QuantityKind.ANGLE, "deg"),
+        NPCT(QuantityKind.PERCENTAGE, "%");
+
+        private final QuantityKind measured;
+        private final String written;
+
+        Counted(QuantityKind measured, String written) {
+            this.measured = measured;
+            this.written = written;
         }
-        return "ndeg".equals(unit) ? new Angle(count).degrees() : new Length(count).inches();
+    }
+
+    private static Counted kind(String stored) {
+        return Counted.valueOf(stored.toUpperCase(Locale.ROOT));
     }
 }

@@ -18,6 +18,8 @@ import lobrik.assessment.Entry;
 import lobrik.assessment.WhatCounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
+import lobrik.reading.FloorReading;
+import lobrik.server.attempt.FloorsUnder;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.platform.Rows;
 import org.apache.commons.csv.CSVPrinter;
@@ -46,22 +48,27 @@ class ReadingsFile {
             new Column(
                     "bend",
                     "id",
-                    "Kind of bend: stub90, backToBack90, boxOffset, offset, rollingOffset, kick, saddle3, saddle4."),
+                    "Kind of bend: stub90, backToBack90, boxOffset, offset, rollingOffset, kick, saddle3, saddle4, overBent90."),
             new Column("conduit", "text", "Size and sort."),
             new Column("bender", "text", "Bender's label."),
             new Column(
                     "feature",
                     "id",
                     "What was measured, as docs/using.md explains: mark1, leg, rise, angle2, dogLeg and so on."),
-            new Column("unit", "in | deg", "Of target, value, deviation and tolerance."),
+            new Column("unit", "in | deg | %", "Of target, value, deviation and tolerance."),
+            new Column("stage", "number", "1 as the piece was first bent, one more after each time that it was bent again."),
             new Column("target", "number", "What was asked. Empty while the piece is not measured to the end."),
             new Column("value", "number", "What was read. Empty where it was not measured."),
             new Column(
+                    "floor",
+                    "number",
+                    "Of an angle by level: degrees that the level read on the floor, which are taken off. Empty where nothing is."),
+            new Column(
                     "deviation",
                     "number",
-                    "Value less target. Empty where the reading does not count, or the piece is not finished."),
+                    "Value less floor less target. Empty where the reading does not count, or the piece is not finished."),
             new Column("tolerance", "number", "By which it was judged. Empty while the piece is not finished."),
-            new Column("counts", "true | false", "Whether it counts: not corrected, not set aside."),
+            new Column("counts", "true | false", "Whether it counts in its stage: not corrected, not set aside."),
             new Column("not_measured", "text", "Why it was not measured."),
             new Column("typed", "text", "As it was typed."),
             new Column("corrects", "id", "The reading that it replaces."),
@@ -87,7 +94,7 @@ class ReadingsFile {
     /** One piece after the other, so that what counts of one is known when its rows are written. */
     private static final String QUERY = """
             select r.id, r.attempt_id, c.name as cohort, t.id as trainee_id, t.full_name as trainee, e.title, e.kind, e.conduit_label,
-              e.bender_label, r.feature, r.unit, o.targets[array_position(o.features, r.feature)] as target, r.value,
+              e.bender_label, r.feature, r.unit, r.stage, r.by_level, o.targets[array_position(o.features, r.feature)] as target, r.value,
               o.tolerances[array_position(o.features, r.feature)] as tolerance,
               exists (select 1 from set_aside s where s.record_id = r.id) as set_aside,
               r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name as taken_by, r.taken_with,
@@ -142,11 +149,24 @@ class ReadingsFile {
             return Optional.ofNullable(get("entry_no", Long.class));
         }
 
-        List<@Nullable Object> cells(boolean counts) {
+        int stage() {
+            return columns.get("stage", Integer.class);
+        }
+
+        private Optional<FloorReading> floor(List<Row> piece, FloorsUnder.Known floors) {
+            return columns.get("by_level", Boolean.class) && get("value", Long.class) != null
+                    ? floors.under(attemptId(), WhatCounts.origin(this, piece))
+                    : Optional.empty();
+        }
+
+        List<@Nullable Object> cells(boolean counts, Optional<FloorReading> under) {
             String unit = get("unit", String.class);
+            Long floor = under.map(read -> read.tilt().count()).orElse(null);
             Long target = get("target", Long.class);
             Long value = get("value", Long.class);
-            Long deviation = counts && target != null && value != null ? Long.valueOf(value - target) : null;
+            Long deviation = counts && target != null && value != null 
+                    ? Long.valueOf(value - (floor == null ? 0 : floor) - target)
+                    : null;
             Long ahead = get("device_ahead_ms", Long.class);
             return Arrays.asList(
                     id(),
@@ -159,9 +179,11 @@ class ReadingsFile {
                     get("conduit_label", String.class),
                     get("bender_label", String.class),
                     feature(),
-                    unit == null ? null : unit.equals("ndeg") ? "deg" : "in",
+                    Cells.unit(unit),
+                    stage(),
                     Cells.number(target, unit),
                     Cells.number(value, unit),
+                    Cells.number(floor, unit),
                     Cells.number(deviation, unit),
                     Cells.number(get("tolerance", Long.class), unit),
                     counts,
@@ -184,10 +206,12 @@ class ReadingsFile {
 
     private final EntityManager entities;
     private final Cohorts cohorts;
+    private final FloorsUnder floors;
 
-    ReadingsFile(EntityManager entities, Cohorts cohorts) {
+    ReadingsFile(EntityManager entities, Cohorts cohorts, FloorsUnder floors) {
         this.entities = entities;
         this.cohorts = cohorts;
+        this.floors = floors;
     }
 
     /** The cohorts of a file: the one that is named, or all that one may see. */
@@ -198,6 +222,7 @@ class ReadingsFile {
     /** Writes every reading of these cohorts, however many, in constant memory. */
     @Transactional(readOnly = true)
     public void write(List<Cohort> of, Writer to) throws IOException {
+        FloorsUnder.Known under = floors.of(of.stream().map(Cohort::id).toList());
         try (CSVPrinter printer = Cells.csv(to);
                 Stream<Tuple> rows = Rows.named(entities.createNativeQuery(QUERY, Tuple.class)
                         .setParameter("cohorts", of.stream().map(Cohort::id).toArray(UUID[]::new))
@@ -207,24 +232,28 @@ class ReadingsFile {
             for (Tuple columns : (Iterable<Tuple>) rows::iterator) {
                 Row row = new Row(columns);
                 if (!piece.isEmpty() && !piece.getFirst().attemptId().equals(row.attemptId())) {
-                    print(printer, piece);
+                    print(printer, piece, under);
                     piece.clear();
                 }
                 piece.add(row);
             }
-            print(printer, piece);
+            print(printer, piece, under);
         }
     }
 
+    /** A feature in a stage of its piece. */
+    private record Place(String feature, int stage) {}
+
     /** The readings of one piece, in the order in which they were written down. */
-    private static void print(CSVPrinter printer, List<Row> piece) throws IOException {
+    private static void print(CSVPrinter printer, List<Row> piece, FloorsUnder.Known floors) throws IOException {
         Set<UUID> aside = piece.stream().filter(Row::isSetAside).map(Row::id).collect(Collectors.toSet());
-        Set<UUID> counting = piece.stream().collect(Collectors.groupingBy(Row::feature)).values().stream()
+        Set<UUID> counting = piece
+                .stream().collect(Collectors.groupingBy(row -> new Place(row.feature(), row.stage()))).values().stream()
                 .flatMap(about -> WhatCounts.standing(about, aside).stream())
                 .map(Row::id)
                 .collect(Collectors.toSet());
         for (Row row : piece) {
-            Cells.print(printer, row.cells(counting.contains(row.id())));
+            Cells.print(printer, row.cells(counting.contains(row.id()), row.floor(piece, floors)));
         }
     }
 
