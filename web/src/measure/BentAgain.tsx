@@ -31,7 +31,11 @@ export function BentAgain({
     <>
       <button
         type="button"
-        className="btn h-11 min-h-0 border-2 border-base-content/60 text-base"
+        className={
+          Object.keys(advised).length === 0
+            ? 'min-h-11 justify-self-start text-left underline underline-offset-4'
+            : 'btn h-11 min-h-0 border-2 border-base-content/60 text-base'
+        }
         onClick={() => {
           setOpen(true);
         }}

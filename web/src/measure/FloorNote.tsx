@@ -44,7 +44,7 @@ export function FloorNote({
               onProtractor(!event.target.checked);
             }}
           />
-          by level: floor {signed(floor.deg)} taken off
+          by level, floor {signed(floor.deg)} off
         </label>
       )}
       <button
@@ -54,7 +54,7 @@ export function FloorNote({
           setAsking(true);
         }}
       >
-        {floor === undefined ? 'Floor…' : 'Read it again'}
+        {floor === undefined ? 'Floor…' : 'Read again'}
       </button>
     </div>
   );

@@ -25,7 +25,7 @@ import { ReadingField, ReadingPlace } from './ReadingPlace';
 import { OpenSheet } from './SheetLink';
 import { fits, gaugeFor, useGauges } from './useGauge';
 import { ReadingsContext } from './readingsContext';
-import { doneWords, stageOf, stagesOf } from './stages';
+import { doneWords, stagesOf } from './stages';
 import { useReadings } from './useReadings';
 import { WhoIsNext } from './WhoIsNext';
 
@@ -135,6 +135,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
       ),
     [attempt.features, bends, roomy, only],
   );
+  const again = stagesOf(attempt).at(-1);
   const rings = useMemo(() => ringsRead(straight), [straight]);
   return (
     <ReadingsContext value={{ readings, onEnter, recall }}>
@@ -146,6 +147,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
               <WhichFeature attempt={attempt} readings={readings} />
             ) : (
               <>
+                {again !== undefined && <b>Measured anew, {doneWords(again, bends)} · </b>}
                 Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.conduitLabel} ·{' '}
                 {attempt.exercise.benderLabel}
               </>
@@ -167,13 +169,8 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
         </Header>
         {narrow && (
           <p className="truncate px-3 text-sm leading-tight">
+            {again !== undefined && <b>Measured anew, {doneWords(again, bends)} · </b>}
             Bench {attempt.trainee.bench} · {attempt.exercise.title} · {attempt.exercise.benderLabel}
-          </p>
-        )}
-        {stageOf(attempt) > 1 && !complete && (
-          <p role="status" className="border-b border-base-300 bg-base-200 px-4 py-1 text-lg leading-tight">
-            {doneWords(stagesOf(attempt).at(-1) ?? { bends: [] }, bends)}: measured anew. What was read before stays on
-            record.
           </p>
         )}
         {attempt.bench.seal?.sealed === true && (

@@ -75,6 +75,47 @@ describe('what waits on this device', () => {
   });
 });
 
+describe('a piece that was bent again', () => {
+  const stage: Task = {
+    kind: 'fact',
+    body: { fact: { kind: 'stage', number: 2, bends: [{ bend: 1, change: 'added' }] } },
+  };
+  const leg = reading({ feature: 'leg', text: '14 1/2', bare: 'in' });
+
+  it('is read anew, and what was read stays', () => {
+    const read = withWaiting(attempt, [waiting(leg), { ...waiting(stage), key: 'key-2' }], core);
+    expect(read.features[0]).toMatchObject({ state: 'open', reading: null, history: [{ typed: '14 1/2', stage: 1 }] });
+    expect(read.bench.stages).toMatchObject([{ number: 2, bends: [{ bend: 1, change: 'added' }] }]);
+    const anew = { ...waiting(reading({ feature: 'leg', text: '14 3/8', bare: 'in', stage: 2 })), key: 'key-3' };
+    expect(withWaiting(read, [anew], core).features[0]).toMatchObject({ state: 'read', reading: { stage: 2 } });
+  });
+
+  it('was not, once that is taken back', () => {
+    const back: Task = { kind: 'setAside', recordId: 'key-2', reason: 'pressed by mistake' };
+    const seen = withWaiting(attempt, [{ ...waiting(stage), key: 'key-2' }, waiting(back)], core);
+    expect(seen.bench.stages).toEqual([]);
+  });
+});
+
+describe('a floor that waits', () => {
+  const floor: Task = { kind: 'fact', body: { fact: { kind: 'floor', text: '+1/2', bench: true } } };
+  const angle = (more: object): Task => reading({ feature: 'angle1', text: '90 1/2', ...more });
+
+  it('is taken off what is read by level after it, and both figures stay', () => {
+    const seen = withWaiting(attempt, [waiting(floor), { ...waiting(angle({})), key: 'key-2' }], core);
+    expect(seen.bench.floor).toMatchObject({ deg: 0.5, text: '+1/2', bench: true });
+    expect(seen.features[1]).toMatchObject({
+      deviation: 0,
+      reading: { value: 90, typed: '90 1/2', level: { readDeg: 90.5, floorDeg: 0.5 } },
+    });
+  });
+
+  it('leaves a protractor as it is', () => {
+    const seen = withWaiting(attempt, [waiting(floor), { ...waiting(angle({ byLevel: false })), key: 'key-2' }], core);
+    expect(seen.features[1]).toMatchObject({ deviation: 0.5, reading: { value: 90.5, level: null } });
+  });
+});
+
 describe('the core in the browser', () => {
   it('reads, judges and asks as the core in the server does', () => {
     expect(core.read('leg', '14 3/8', 'in')).toEqual({ value: 14.375 });

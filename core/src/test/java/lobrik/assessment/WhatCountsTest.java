@@ -95,4 +95,25 @@ class WhatCountsTest {
         Said onItsWay = new Said(Said.id(3), Optional.empty(), NOON - 500 * SECOND, Optional.empty(), Optional.of(12));
         assertThat(WhatCounts.newest(List.of(first, onItsWay, second))).contains(onItsWay);
     }
+
+    @Test
+    void whatHoldsForLaterEntries_isTheNewestBefore_howeverItWasCorrectedSince() {
+        List<Said> floors = List.of(Said.first(2, 10), Said.first(5, 20), Said.correction(9, 2, 11));
+        assertThat(WhatCounts.holding(floors, Set.of(), Said.first(1, 0)))
+                .as("nothing was read before it")
+                .isEmpty();
+        assertThat(WhatCounts.holding(floors, Set.of(), Said.first(3, 0)))
+                .as("what was misread was wrong from the beginning")
+                .contains(floors.get(2));
+        assertThat(WhatCounts.holding(floors, Set.of(), Said.first(7, 0))).contains(floors.get(1));
+        assertThat(WhatCounts.holding(floors, Set.of(Said.id(5)), Said.first(7, 0)))
+                .as("what is set aside gives way to the one before")
+                .contains(floors.get(2));
+    }
+
+    @Test
+    void origin_isWhatAChainOfCorrectionsBeganWith() {
+        List<Said> chain = List.of(Said.first(1, 10), Said.correction(2, 1, 11), Said.correction(3, 2, 12));
+        assertThat(WhatCounts.origin(chain.get(2), chain)).isEqualTo(chain.getFirst());
+    }
 }

@@ -159,4 +159,14 @@ class MarksheetTest {
                 .singleElement()
                 .satisfies(fault -> assertThat(fault.input()).isEqualTo("weights/rise"));
     }
+
+    @Test
+    void piece_thatWasBentAgain_losesSoManyPointsEachTime() {
+        Tolerances five = TolerancePreset.SITE.tolerances();
+        List<Reading> right = List.of(reading(FeatureId.HEIGHT, Length.ZERO, five));
+        Marksheet twice = Marksheet.of(right, List.of(), five, Optional.empty(), 2);
+        assertThat(twice.score().points()).isEqualTo(90);
+        assertThat(twice.lost()).contains(new Marksheet.Lost.Reworked(2, 10));
+        assertThat(Marksheet.of(right, List.of(), five, Optional.empty(), 99).score().points()).isZero();
+    }
 }
