@@ -8,6 +8,7 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Percentage;
 import lobrik.measure.TakeOff;
+import lobrik.shop.Tool;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -78,6 +79,19 @@ public final class CalcInterface {
     /** A bender's figures from test bends. */
     public static CalibrationCall.CalibrationAnswer calibration(CalibrationCall request) {
         return Inverses.calibration(request);
+    }
+
+    /** The tool that figures are of. */
+    public static Tool tool(ToolingRequest request) {
+        Translation translation = new Translation();
+        return translation
+                .finish(translation.tooling(request.conduit(), request.bender()))
+                .tool();
+    }
+
+    /** A machine's tables from test bends. */
+    public static MachineTestsCall.MachineTestsAnswer machineTests(MachineTestsCall request) {
+        return request.fitted();
     }
 
     /** What follows from a bender and a conduit. */

@@ -15,6 +15,7 @@ import lobrik.wire.ExplanationAnswer;
 import lobrik.wire.KindsAnswer;
 import lobrik.wire.LayoutAnswer;
 import lobrik.wire.LayoutRequest;
+import lobrik.wire.MachineTestsCall;
 import lobrik.wire.OffsetOfMarks;
 import lobrik.wire.QuantityAnswer;
 import lobrik.wire.QuantityRequest;
@@ -91,6 +92,12 @@ final class CalcResource {
     @PostMapping("/calibration")
     CalibrationCall.CalibrationAnswer calibration(@RequestBody CalibrationCall request) {
         return CalcInterface.calibration(request);
+    }
+
+    @Operation(summary = "Springback and ram travel of a machine from test bends, by least squares, with their scatter")
+    @PostMapping("/machine-tests")
+    MachineTestsCall.MachineTestsAnswer machineTests(@RequestBody MachineTestsCall request) {
+        return CalcInterface.machineTests(request);
     }
 
     @Operation(summary = "What follows from a bender and a conduit: arrow lead, gain, star and notch offset")

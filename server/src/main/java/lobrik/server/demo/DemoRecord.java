@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -17,6 +18,8 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.attempt.Attempt;
 import lobrik.server.attempt.Bases;
+import lobrik.server.attempt.Fact;
+import lobrik.server.attempt.FactRow;
 import lobrik.server.attempt.ReadingRow;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
@@ -37,6 +40,12 @@ import org.jspecify.annotations.Nullable;
 final class DemoRecord {
 
     private static final double MISREAD = 0.01;
+
+    /** A bend that is shorter by more goes back. */
+    private static final Angle TOO_SHORT = Angle.ofDegrees(2);
+
+    /** So much of what was off is left once it was bent again: one in so many parts. */
+    private static final int LEFT_OF_IT = 5;
 
     private final EntityManager entities;
     private final Bases bases;
@@ -131,6 +140,48 @@ final class DemoRecord {
         }
         attempt.note(howMany >= read.size());
         return attempt;
+    }
+
+    /**
+     * Bends that came out short go back once, where there are any, and come out nearly right; what else is off follows them.
+     *
+     * @param read as the piece was first bent
+     */
+    void bentOn(Attempt attempt, Layout layout, Map<FeatureId, Quantity> read, UUID instructor, Instant at) {
+        List<Fact.Rebent> bends = read.entrySet().stream()
+                .filter(each -> each.getKey().kind() == FeatureKind.ANGLE
+                        && planned(layout, each.getKey()).count() - each.getValue().count() > TOO_SHORT.count())
+                .map(each -> new Fact.Rebent(each.getKey().number(), Fact.Change.ADDED))
+                .toList();
+        if (bends.isEmpty()) {
+            return;
+        }
+        entities.persist(FactRow.by(instructor, ids.next(), attempt.id(), new Fact.Stage(2, bends), at));
+        Instant taken = at;
+        for (Map.Entry<FeatureId, Quantity> first : read.entrySet()) {
+            if (first.getKey().isOfFinishedPiece()) {
+                taken = taken.plus(5, ChronoUnit.SECONDS);
+                Quantity right = planned(layout, first.getKey());
+                Quantity now = right.withCount(right.count() + (first.getValue().count() - right.count()) / LEFT_OF_IT);
+                keep(attempt, first.getKey(), ids.next(), asRead(now), taken(instructor, taken).ofStage(2), null);
+            }
+        }
+    }
+
+    private static Quantity planned(Layout layout, FeatureId feature) {
+        return layout.features().stream()
+                .filter(plan -> plan.id().equals(feature))
+                .findFirst()
+                .orElseThrow()
+                .predicted();
+    }
+
+    private static Quantity asRead(Quantity exact) {
+        return switch (exact) {
+            case Length length -> length.nearest(TapeDivision.SIXTEENTH);
+            case Angle angle -> Angle.ofDegrees(Math.round(angle.degrees() * 2) / 2.0);
+            case Percentage part -> part;
+        };
     }
 
     /** Keeps a reading; now and then it was first read a sixteenth off and then corrected. */

@@ -32,6 +32,7 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.TolerancePreset;
 
 /** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */
@@ -250,6 +251,9 @@ final class DemoSchool {
             Map<FeatureId, Quantity> read = bend.readings(layout, bender.inTruth());
             Attempt attempt =
                     record.attempt(cohort.instructor(), assignment, exercise, layout, measuredAt, read, readings);
+            if (!today && bender.known().revision().tool().kind() != ToolKind.SHOE) {
+                record.bentOn(attempt, layout, read, cohort.instructor(), measuredAt.plus(6, ChronoUnit.MINUTES));
+            }
             if (today && readings > 2) {
                 floor.lookedOver(attempt, layout, read, cohort.instructor(), measuredAt, i);
             }

@@ -1,14 +1,21 @@
 package lobrik.server.shed;
 
 import jakarta.persistence.EntityManager;
+import java.time.Clock;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tool;
 import lobrik.shop.Tooling;
+import lobrik.wire.BenderInput;
+import lobrik.wire.CalcInterface;
+import lobrik.wire.ConduitInput;
+import lobrik.wire.ToolingRequest;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -37,9 +44,13 @@ public class Rack {
               and r.revision = (select max(n.revision) from BenderRevision n where n.benderId = b.id)""";
 
     private final EntityManager entities;
+    private final Turns turns;
+    private final Clock clock;
 
-    Rack(EntityManager entities) {
+    Rack(EntityManager entities, Turns turns, Clock clock) {
         this.entities = entities;
+        this.turns = turns;
+        this.clock = clock;
     }
 
     /**
@@ -55,6 +66,37 @@ public class Rack {
                 .getResultStream()
                 .findFirst()
                 .orElseThrow(() -> TurnedDown.notFound("bender"));
+    }
+
+    /**
+     * Gives a bender other figures. A repeated call adds nothing.
+     *
+     * @param reason where the figures come from
+     * @throws TurnedDown if the centre has none, if somebody else keeps the benders, or if the figures are of another kind of tool
+     */
+    @Transactional
+    public Racked revise(SignedIn who, UUID id, UUID key, BenderInput figures, String reason) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead changes the figures of a bender");
+        }
+        Racked now = bender(who, id);
+        turns.take(id);
+        if (entities.find(BenderRevision.class, key) != null) {
+            return bender(who, id);
+        }
+        Tool tool = CalcInterface.tool(
+                new ToolingRequest(new ConduitInput(now.conduit().outsideDiameter().inches()), figures));
+        if (tool.kind() != now.revision().tool().kind()) {
+            throw TurnedDown.badInput(
+                    "/figures/kind",
+                    "unknown-value",
+                    now.bender().label() + " is no " + tool.kind().title().toLowerCase(Locale.ROOT)
+                            + "; give the figures of what it is");
+        }
+        int next = bender(who, id).revision().revision() + 1;
+        entities.persist(new BenderRevision(key, id, next, tool, who.accountId(), clock.instant(), reason));
+        entities.flush();
+        return bender(who, id);
     }
 
     /** All of a centre, by label. */

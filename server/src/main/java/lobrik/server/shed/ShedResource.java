@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.TurnedDown;
 import lobrik.shop.ShoeFigures;
 import lobrik.shop.Tooling;
 import lobrik.wire.BenderInput;
@@ -15,6 +16,9 @@ import lobrik.wire.ConduitInput;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What there is to bend with. */
@@ -42,6 +46,8 @@ class ShedResource {
             double gainIn,
             @Nullable Double arrowLeadIn) {}
 
+    private static final int LONGEST_REASON = 300;
+
     private final EntityManager entities;
     private final Rack rack;
     private final JudgingPresets presets;
@@ -63,6 +69,30 @@ class ShedResource {
                 conduits.stream().map(ShedResource::view).toList(),
                 rack.all(who).stream().map(ShedResource::view).toList(),
                 presets.all(who));
+    }
+
+    /** Figures that a bender has from now on, and why. */
+    record NewRevision(
+            @Nullable BenderInput figures, @Nullable String reason) {}
+
+    @Operation(
+            summary = "Give a bender other figures, under a key made by the client",
+            description = "What was set and measured with the earlier ones keeps them. Only the centre lead changes benders.")
+    @PutMapping("/api/benders/{id}/revisions/{key}")
+    BenderView revise(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @PathVariable UUID key,
+            @RequestBody NewRevision request) {
+        String reason = request.reason() == null ? "" : request.reason().strip();
+        if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
+            throw TurnedDown.badInput(
+                    "/reason", "missing", "say in 1 to " + LONGEST_REASON + " characters where these figures come from");
+        }
+        if (request.figures() == null) {
+            throw TurnedDown.badInput("/figures", "missing", "give the bender's figures");
+        }
+        return view(rack.revise(who, id, key, request.figures(), reason));
     }
 
     private static ConduitView view(ConduitSize conduit) {

@@ -30,6 +30,7 @@ class AccessTest {
             "POST /api/calc/clearance",
             "POST /api/calc/offset-of-marks",
             "POST /api/calc/calibration",
+            "POST /api/calc/machine-tests",
             "POST /api/calc/tooling",
             "POST /api/calc/compare",
             "POST /api/calc/parallel-runs",
