@@ -130,6 +130,7 @@ describe('a deviation', () => {
     under: 0.125,
     critical: true,
     signed: false,
+    mayBeFound: false,
     history: [],
     state: 'read',
     rivals: [],

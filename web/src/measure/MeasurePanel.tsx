@@ -128,6 +128,19 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
               }}
             />
           )}
+          {active.mayBeFound && (
+            <label className="flex min-h-11 items-center gap-2 leading-tight">
+              <input
+                type="checkbox"
+                className="size-5 shrink-0"
+                checked={readings.found}
+                onChange={(event) => {
+                  readings.setFound(event.target.checked);
+                }}
+              />
+              found on the piece, with level and straight edge: not judged
+            </label>
+          )}
           {isByLevel(active.id) && (
             <FloorNote attempt={attempt} protractor={readings.protractor} onProtractor={readings.setProtractor} />
           )}
@@ -213,6 +226,7 @@ function ReadingRow({
         </button>
         {feature.taken !== undefined && <span className="block text-sm">{takenWords(feature.taken)}</span>}
         <TargetNote feature={feature} className="pb-1 text-sm" />
+        {feature.reading?.asFound === true && <span className="block text-sm">found on the piece</span>}
         {feature.reading?.level != null && <span className="block text-sm">{levelWords(feature.reading.level)}</span>}
       </th>
       <td className="text-right text-xl">
@@ -226,7 +240,14 @@ function ReadingRow({
         {feature.state === 'disputed' ? (
           <span className="text-base text-error">▲ two</span>
         ) : (
-          <Deviation feature={feature} />
+          <>
+            <Deviation feature={feature} />
+            {feature.reading?.asFound === true && feature.reading.value != null && (
+              <span className="text-base">
+                <Figure value={feature.reading.value - feature.target} unit={feature.unit} signed /> from there
+              </span>
+            )}
+          </>
         )}
       </td>
     </tr>

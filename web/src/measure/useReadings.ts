@@ -35,6 +35,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
   const [pace] = useState(() => new Pace());
   const [tapped, setTapped] = useState(false);
   const [protractor, setProtractor] = useState(false);
+  const [found, setFound] = useState(false);
   const coming = useRef(false);
   const feature: Feature | undefined = attempt.features.find(({ id }) => id === active);
   const text = active === undefined ? '' : (texts[active] ?? '');
@@ -69,6 +70,7 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
         takenWith: by,
         takenAt: new Date().toISOString(),
         stage: stageOf(attempt),
+        ...(found && read.mayBeFound ? { asFound: true } : {}),
         ...(protractor && isByLevel(read.id) ? { byLevel: false } : {}),
         ...(read.taken === undefined || body.omitted !== undefined ? {} : { from: read.taken.from }),
       },
@@ -114,7 +116,8 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
     const near = Math.max(read.tolerance, read.under);
     const slips = expectedAt(attempt, read).map((at) => rules.slip(read.id, typed, unit, at + off, near));
     // Who rings on a wrong figure of their own has not been misread: it is a slip only where it is one from either place.
-    const slip = slips.includes(null) ? null : (slips[0] ?? null);
+    // What was found on the piece is where it is.
+    const slip = slips.includes(null) || (found && read.mayBeFound) ? null : (slips[0] ?? null);
     if (slip !== null && !(query?.kind === 'slip' && query.text === typed)) {
       setQuery({ kind: 'slip', text: typed, ...slip });
       return;
@@ -175,6 +178,9 @@ export function useReadings(attempt: Attempt, core: BenchCore | undefined) {
     /** Angles are read by protractor, so that no floor is taken off. */
     protractor,
     setProtractor,
+    /** The last mark was found on the part-bent piece. */
+    found,
+    setFound,
   };
 }
 

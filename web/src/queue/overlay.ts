@@ -78,6 +78,7 @@ function withReading(
     value: read ?? null,
     level: raw === undefined || off === 0 ? null : { readDeg: raw, floorDeg: off },
     stage: body.stage ?? 1,
+    asFound: body.asFound === true,
     typed: body.asAsked === true ? 'as asked' : (body.text ?? ''),
     from: body.from ?? null,
     takenBy: entry.accountName,
@@ -93,7 +94,9 @@ function withReading(
     return feature;
   }
   const judged =
-    read === undefined ? undefined : core?.judge(feature.id, read, feature.target, feature.tolerance, feature.under);
+    read === undefined || body.asFound === true
+      ? undefined
+      : core?.judge(feature.id, read, feature.target, feature.tolerance, feature.under);
   return {
     ...feature,
     state: body.omitted != null ? 'omitted' : 'read',

@@ -12,6 +12,7 @@ import { FilesMenu } from './FilesMenu';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
+import { TestBends } from './TestBends';
 import { TakeOffFields } from './TakeOffFields';
 import { UsualClearance } from './UsualClearance';
 import type { Desk } from './useDesk';
@@ -96,6 +97,7 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
   const { draft } = desk;
   const { choices } = kindOf(draft.kind);
   const inputs = inputsOf(draft);
+  const bender = shed.benders.find(({ id }) => id === draft.benderId);
   const [takingOff, setTakingOff] = useState<string>();
   const change = (part: Partial<Draft>) => {
     desk.change(Object.keys(part).join(), (before) => ({ ...before, ...part }));
@@ -227,6 +229,7 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           options={DIVISIONS}
         />
       </div>
+      {bender?.figures.kind === 'machine' && <TestBends key={bender.id} bender={bender} />}
     </>
   );
 }

@@ -22,6 +22,7 @@ export function History({ features, bends }: { features: readonly Feature[]; ben
             <span className={replaced ? 'line-through opacity-75' : ''}>
               {featureName(feature.id, bends)}{' '}
               <span className="figures">{reading.omitted == null ? reading.typed : 'not measured'}</span>
+              {reading.asFound && <span className="text-sm"> found on the piece</span>}
               {reading.stage > 1 && <span className="text-sm"> bent again</span>}
               {reading.from === 'back' && <span className="text-sm"> from the back of the bend before</span>}
             </span>

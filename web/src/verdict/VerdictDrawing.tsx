@@ -174,6 +174,10 @@ function MadeTag({ feature, bends }: { feature: Feature; bends: number }) {
       </span>
       {feature.reading?.value == null ? (
         <span className="text-base">{STATE_WORDS[feature.state]}</span>
+      ) : feature.reading.asFound ? (
+        <span className="text-base">
+          found at <Figure value={feature.reading.value} unit={feature.unit} shown={shown} />
+        </span>
       ) : (
         <Deviation feature={feature} />
       )}

@@ -97,6 +97,7 @@ public record Assessment(
             Optional<CarriedOn.Target> ring = Optional.ofNullable(rings.get(id));
             Quantity target = ring.<Quantity>map(CarriedOn.Target::at).orElse(held.target());
             Optional<Reading> reading = Optional.ofNullable(evidence.values().get(id))
+                    .filter(_ -> !evidence.found().contains(id))
                     .map(value -> new Reading(id, target, value, held.tolerance(), held.weight(), held.critical()));
             reading.ifPresent(taken::add);
             features.add(new Assessed(
@@ -163,7 +164,8 @@ public record Assessment(
     private static Map<FeatureId, CarriedOn.Target> rings(Basis basis, CarriedOn marks, Evidence evidence) {
         Map<Integer, Length> rings = new HashMap<>();
         for (HeldMark mark : basis.marks()) {
-            if (basis.slipsCountOnce() && evidence.values().get(FeatureId.mark(mark.number())) instanceof Length ring) {
+            FeatureId id = FeatureId.mark(mark.number());
+            if (basis.slipsCountOnce() && !evidence.found().contains(id) && evidence.values().get(id) instanceof Length ring) {
                 rings.put(mark.number(), ring);
             }
         }

@@ -12,6 +12,7 @@ import lobrik.verdict.InspectionPoint;
  *
  * @param values what was read, by feature
  * @param omitted features of which it was said that they were not measured
+ * @param found marks that were found on the part-bent piece: what was read of them is held to nothing
  * @param disputed features that two people read differently
  * @param faulty points that were found faulty
  * @param lookedOver whether anybody looked at anything
@@ -22,6 +23,7 @@ import lobrik.verdict.InspectionPoint;
 public record Evidence(
         Map<FeatureId, Quantity> values,
         Set<FeatureId> omitted,
+        Set<FeatureId> found,
         Set<FeatureId> disputed,
         Set<InspectionPoint> faulty,
         boolean lookedOver,
@@ -29,7 +31,7 @@ public record Evidence(
         Map<Integer, Length> ownFigures,
         int stage) {
 
-    /** Of a piece as it was first bent. */
+    /** Of a piece as it was first bent, all of whose marks were worked out. */
     public Evidence(
             Map<FeatureId, Quantity> values,
             Set<FeatureId> omitted,
@@ -38,7 +40,7 @@ public record Evidence(
             boolean lookedOver,
             boolean disputedFinding,
             Map<Integer, Length> ownFigures) {
-        this(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures, 1);
+        this(values, omitted, Set.of(), disputed, faulty, lookedOver, disputedFinding, ownFigures, 1);
     }
 
     /** How often the piece was bent on or eased, and measured again. */

@@ -72,6 +72,14 @@ public enum BendKind {
         };
     }
 
+    /** Whether its last mark may be found on the part-bent piece, with level and straight edge, instead of being worked out (handbook 4.8). */
+    public boolean findsLastMark() {
+        return switch (this) {
+            case OVER_BENT_90 -> true;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+        };
+    }
+
     /** Whether there is never more than one bend, so that nobody numbers it. */
     public boolean isSingleBend() {
         return switch (this) {

@@ -43,7 +43,7 @@ public record AttemptChange(
                 measured.attempt().id(),
                 new AttemptView.AttemptTrainee(trainee.id(), trainee.fullName(), trainee.bench(), trainee.cohortId()),
                 measured.assessment().features().stream()
-                        .map(feature -> feature(feature, measured.ledger(), names))
+                        .map(feature -> feature(feature, measured, names))
                         .toList(),
                 BenchNotes.of(measured, names),
                 score(measured),
@@ -71,7 +71,8 @@ public record AttemptChange(
                 .orElse(null);
     }
 
-    private static AttemptView.FeatureView feature(Assessed feature, Ledger ledger, Names names) {
+    private static AttemptView.FeatureView feature(Assessed feature, Measured measured, Names names) {
+        Ledger ledger = measured.ledger();
         List<AttemptView.ReadingView> history = ledger.readings().stream()
                 .filter(row -> row.feature().equals(feature.id()))
                 .map(row -> reading(row, ledger, names))
@@ -89,6 +90,7 @@ public record AttemptChange(
                 Numbers.of(feature.tolerance().over()),
                 Numbers.of(feature.tolerance().under()),
                 feature.critical(),
+                measured.mayBeFound(feature.id()),
                 feature.id().isSigned(),
                 AttemptView.FeatureState.valueOf(feature.state().name()),
                 feature.carried()
@@ -115,6 +117,7 @@ public record AttemptChange(
                 value == null ? null : Numbers.of(value),
                 level,
                 row.stage(),
+                row.isAsFound(),
                 row.typed(),
                 row.measuredFrom(),
                 names.of(taken.by()),

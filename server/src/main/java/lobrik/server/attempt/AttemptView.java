@@ -58,6 +58,7 @@ public record AttemptView(
      * @param tolerance how much more a reading may be
      * @param under how much less it may be
      * @param carried why that is not a mark's own right place; null where it is
+     * @param mayBeFound whether it may be found on the part-bent piece instead of being worked out
      * @param signed whether a reading of it can be less than nothing
      * @param reading the one that counts, or the word that it was not measured
      * @param rivals readings that somebody has to decide between
@@ -71,6 +72,7 @@ public record AttemptView(
             double tolerance,
             double under,
             boolean critical,
+            boolean mayBeFound,
             boolean signed,
             FeatureState state,
             @Nullable CarriedName carried,
@@ -109,6 +111,7 @@ public record AttemptView(
      * @param value nothing if the feature was not measured; of a mark always from the end of the straight conduit, of an angle by level
      *     with the floor taken off
      * @param level what an angle was read as and over which floor; null where no floor is taken off
+     * @param asFound whether the mark was found on the part-bent piece: then it is held to nothing
      * @param stage of the piece: 1 as first bent, one more after each time that it was bent again
      * @param from where a mark was measured from; null where nobody asked
      * @param takenAt as far as the clocks can be believed
@@ -122,6 +125,7 @@ public record AttemptView(
             @Nullable Double value,
             @Nullable ByLevel level,
             int stage,
+            boolean asFound,
             String typed,
             @Nullable MarkDatum from,
             String takenBy,

@@ -228,12 +228,16 @@ record Ledger(
     Evidence evidence(int stage) {
         Map<FeatureId, Quantity> values = new TreeMap<>();
         Set<FeatureId> omitted = new TreeSet<>();
+        Set<FeatureId> found = new TreeSet<>();
         Set<FeatureId> disputed = new TreeSet<>();
         for (FeatureId feature : readings.stream().map(ReadingRow::feature).collect(Collectors.toSet())) {
             List<ReadingRow> standing = standing(feature, stage);
             if (standing.size() > 1) {
                 disputed.add(feature);
             } else if (!standing.isEmpty()) {
+                if (standing.getFirst().isAsFound()) {
+                    found.add(feature);
+                }
                 value(standing.getFirst())
                         .ifPresentOrElse(value -> values.put(feature, value), () -> omitted.add(feature));
             }
@@ -250,7 +254,8 @@ record Ledger(
         boolean lookedOver = Stream.of(InspectionPoint.values())
                 .flatMap(point -> findings(point, stage).stream())
                 .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
-        return new Evidence(values, omitted, disputed, faulty, lookedOver, disputedFinding, ownFigures(), stage);
+        return new Evidence(
+                values, omitted, found, disputed, faulty, lookedOver, disputedFinding, ownFigures(), stage);
     }
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */

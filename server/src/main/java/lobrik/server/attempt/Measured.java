@@ -98,6 +98,16 @@ public record Measured(
                 : AsMeasured.of(question().layout(), asFirstBent().readings());
     }
 
+    /** Whether a mark may be found on the part-bent piece instead of being worked out: the last of some bends. */
+    boolean mayBeFound(FeatureId feature) {
+        return kind().findsLastMark()
+                && basis.marks().stream()
+                        .mapToInt(Basis.HeldMark::number)
+                        .max()
+                        .stream()
+                        .anyMatch(last -> FeatureId.mark(last).equals(feature));
+    }
+
     /** An angle as the level read it, and the floor that is taken off. */
     public record ByLevel(Angle read, FloorReading floor) {}
 

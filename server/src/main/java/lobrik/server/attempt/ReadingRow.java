@@ -41,6 +41,7 @@ public class ReadingRow extends Numbered implements Entry {
      * Who took it, how, and when.
      *
      * @param stage of the piece: 1 as first bent, one more after each rework
+     * @param asFound whether a mark was found on the part-bent piece, and not worked out
      * @param byLevel whether it is against the horizontal, so that the floor has to be taken off
      * @param instrument what the gauge is called, if one was read
      * @param time when it was taken
@@ -50,6 +51,7 @@ public class ReadingRow extends Numbered implements Entry {
             UUID by,
             int stage,
             boolean byLevel,
+            boolean asFound,
             TakenWith with,
             @Nullable String instrument,
             DeviceTime time,
@@ -57,12 +59,12 @@ public class ReadingRow extends Numbered implements Entry {
 
         /** By hand and typed, of a piece as it was first bent, with no device to ask for the time. */
         public static Taken byKeys(UUID by, Instant at) {
-            return new Taken(by, FIRST_STAGE, true, TakenWith.KEYS, null, DeviceTime.at(at), at);
+            return new Taken(by, FIRST_STAGE, true, false, TakenWith.KEYS, null, DeviceTime.at(at), at);
         }
 
         /** The same of a further stage of the piece. */
         public Taken ofStage(int further) {
-            return new Taken(by, further, byLevel, with, instrument, time, received);
+            return new Taken(by, further, byLevel, asFound, with, instrument, time, received);
         }
     }
 
@@ -77,6 +79,7 @@ public class ReadingRow extends Numbered implements Entry {
     private UUID takenBy;
     private int stage;
     private boolean byLevel;
+    private boolean asFound;
     private String takenWith;
     private @Nullable String instrument;
     private Instant takenAt;
@@ -100,6 +103,7 @@ public class ReadingRow extends Numbered implements Entry {
         this.takenBy = taken.by();
         this.stage = taken.stage();
         this.byLevel = taken.byLevel() && FloorReading.concerns(feature);
+        this.asFound = taken.asFound();
         this.takenWith = taken.with().id();
         this.instrument = taken.instrument();
         this.takenAt = taken.time().at();
@@ -187,6 +191,11 @@ public class ReadingRow extends Numbered implements Entry {
         return byLevel;
     }
 
+    /** Whether the mark was found on the part-bent piece. */
+    boolean isAsFound() {
+        return asFound;
+    }
+
     String typed() {
         return typed;
     }
@@ -202,6 +211,7 @@ public class ReadingRow extends Numbered implements Entry {
                 takenBy,
                 stage,
                 byLevel,
+                asFound,
                 TakenWith.withId(takenWith),
                 instrument,
                 DeviceTime.kept(takenAt, saidAt, deviceAheadMs),
@@ -249,6 +259,7 @@ public class ReadingRow extends Numbered implements Entry {
                 && feature.equals(other.feature)
                 && Objects.equals(value, other.value)
                 && stage == other.stage
+                && asFound == other.asFound
                 && Objects.equals(omitted, other.omitted)
                 && Objects.equals(corrects, other.corrects);
     }

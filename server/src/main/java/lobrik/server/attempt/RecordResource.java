@@ -45,6 +45,7 @@ class RecordResource {
      * @param instrument what the gauge is called
      * @param stage of the piece as whoever read it knew it; the one that it is in if it does not say
      * @param byLevel whether an angle was read against the horizontal, as it is where nobody says otherwise
+     * @param asFound the last mark was found on the part-bent piece, and not worked out; of a bend where that is usual
      * @param corrects the reading that this one corrects, with a reason
      */
     record NewReading(
@@ -59,6 +60,7 @@ class RecordResource {
             @Nullable String instrument,
             @Nullable Integer stage,
             @Nullable Boolean byLevel,
+            @Nullable Boolean asFound,
             @Nullable UUID corrects,
             @Nullable String reason) {}
 
@@ -147,6 +149,7 @@ class RecordResource {
                 who.accountId(),
                 stage(attempt.ledger(), request),
                 !asAsked && isByLevel(attempt.ledger(), request),
+                isAsFound(attempt, feature, request),
                 asAsked ? TakenWith.AS_ASKED : request.takenWith() == null ? TakenWith.KEYS : request.takenWith(),
                 instrument(request.instrument()),
                 time,
@@ -210,6 +213,20 @@ class RecordResource {
                         .map(ReadingRow::isByLevel)
                         .orElse(true)
                 : request.byLevel();
+    }
+
+    /** As it is said; a correction as what it corrects. */
+    private static boolean isAsFound(Opened attempt, FeatureId feature, NewReading request) {
+        boolean found = request.asFound() == null
+                ? corrected(attempt.ledger(), request)
+                        .map(ReadingRow::isAsFound)
+                        .orElse(false)
+                : request.asFound();
+        if (found && !attempt.measured().mayBeFound(feature)) {
+            throw TurnedDown.badInput(
+                    "/asFound", "unknown-value", "only the last mark of an over-bent ninety is found on the piece");
+        }
+        return found;
     }
 
     private static Optional<ReadingRow> corrected(Ledger ledger, NewReading request) {

@@ -231,11 +231,11 @@ class DemoLoad implements ApplicationRunner {
               join seed_attempt s on s.id = n.seed""",
             """
             insert into reading (id, attempt_id, feature, unit, value, typed, taken_by, taken_at, corrects, reason, taken_with,
-                instrument, received_at, omitted)
+                instrument, received_at, omitted, stage, by_level, as_found)
               select gen_random_uuid(), n.id, r.feature, r.unit, r.value, r.typed, r.taken_by,
                 -- A correction stands here for what it corrects, which is not copied.
                 coalesce((select first.taken_at from reading first where first.id = r.corrects), r.taken_at) + n.shift, null, null,
-                r.taken_with, r.instrument, r.received_at + n.shift, r.omitted
+                r.taken_with, r.instrument, r.received_at + n.shift, r.omitted, r.stage, r.by_level, r.as_found
               from new_attempt n join reading r on r.attempt_id = n.seed
               where not exists (select 1 from reading x where x.corrects = r.id)""",
             """

@@ -69,6 +69,10 @@ class ReadingsFile {
                     "Value less floor less target. Empty where the reading does not count, or the piece is not finished."),
             new Column("tolerance", "number", "By which it was judged. Empty while the piece is not finished."),
             new Column("counts", "true | false", "Whether it counts in its stage: not corrected, not set aside."),
+            new Column(
+                    "as_found",
+                    "true | false",
+                    "Whether a mark was found on the part-bent piece and not worked out: then it is held to nothing."),
             new Column("not_measured", "text", "Why it was not measured."),
             new Column("typed", "text", "As it was typed."),
             new Column("corrects", "id", "The reading that it replaces."),
@@ -94,7 +98,7 @@ class ReadingsFile {
     /** One piece after the other, so that what counts of one is known when its rows are written. */
     private static final String QUERY = """
             select r.id, r.attempt_id, c.name as cohort, t.id as trainee_id, t.full_name as trainee, e.title, e.kind, e.conduit_label,
-              e.bender_label, r.feature, r.unit, r.stage, r.by_level, o.targets[array_position(o.features, r.feature)] as target, r.value,
+              e.bender_label, r.feature, r.unit, r.stage, r.by_level, r.as_found, o.targets[array_position(o.features, r.feature)] as target, r.value,
               o.tolerances[array_position(o.features, r.feature)] as tolerance,
               exists (select 1 from set_aside s where s.record_id = r.id) as set_aside,
               r.omitted, r.typed, r.corrects, r.reason, r.taken_at, r.received_at, a.full_name as taken_by, r.taken_with,
@@ -187,6 +191,7 @@ class ReadingsFile {
                     Cells.number(deviation, unit),
                     Cells.number(get("tolerance", Long.class), unit),
                     counts,
+                    columns.get("as_found", Boolean.class),
                     get("omitted", String.class),
                     get("typed", String.class),
                     get("corrects", UUID.class),

@@ -1,0 +1,311 @@
+import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, body, type Problem, type Schemas } from '../api/client';
+import { useBenchCore } from '../benchcore/useBenchCore';
+import { Figure } from '../entry/Figure';
+import { Dialog } from '../frame/Dialog';
+import { useDisplayUnit, useSignedIn } from '../frame/signedIn';
+import { BLANK, farOff, readBends, sourceWords, type TypedBend, withBlank } from './testBends';
+
+type Bender = Schemas['BenderView'];
+type Fit = Schemas['MachineTestsAnswer'];
+
+const COLUMNS = [
+  { part: 'travel', name: 'Ram out', unit: 'length' },
+  { part: 'underLoad', name: 'Under load', unit: '°' },
+  { part: 'rest', name: 'At rest', unit: '°' },
+] as const;
+
+/** Test bends at a machine: they fill its tables of springback and travel. */
+export function TestBends({ bender }: { bender: Bender }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        className="min-h-11 justify-self-start text-left underline underline-offset-4"
+        onClick={() => {
+          setOpen(true);
+        }}
+      >
+        Test bends of {bender.label}…
+      </button>
+      {open && (
+        <Bends
+          bender={bender}
+          onClose={() => {
+            setOpen(false);
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+function Bends({ bender, onClose }: { bender: Bender; onClose: () => void }) {
+  const core = useBenchCore();
+  const unit = useDisplayUnit();
+  const [typed, setTyped] = useState<readonly TypedBend[]>([BLANK, BLANK, BLANK]);
+  const { bends, problems } = core === undefined ? { bends: [], problems: [] } : readBends(core, typed, unit);
+  const tests = bends.map(({ test }) => test);
+  const fit = useQuery<Fit, Problem>({
+    queryKey: ['machineTests', tests],
+    queryFn: tests.length === 0 ? skipToken : () => body(api.POST('/api/calc/machine-tests', { body: { tests } })),
+    placeholderData: keepPreviousData,
+    retry: false,
+  });
+  const shown = tests.length === 0 || fit.isError ? undefined : fit.data;
+  const far = shown === undefined || fit.isPlaceholderData ? undefined : bends[farOff(shown) ?? -1]?.line;
+  return (
+    <Dialog title={`Test bends of ${bender.label}`} wide onClose={onClose}>
+      <p className="leading-snug">
+        Bend a scrap to some angles that are used here, two or three times each. Of each write down how far the ram was
+        out, the angle while it pushed, and the angle that stayed.
+      </p>
+      <div className="mt-2 grid gap-4 md:grid-cols-2">
+        <Lines typed={typed} far={far} onTyped={setTyped} />
+        <div className="grid content-start gap-2">
+          {problems.map(({ line, message }) => (
+            <p key={line} role="alert" className="text-error">
+              ✕ Bend {line + 1}: {message}
+            </p>
+          ))}
+          {fit.isError && tests.length > 0 && (
+            <p role="alert" className="text-error">
+              ✕ {fit.error.message}
+            </p>
+          )}
+          {shown === undefined ? (
+            <p>The tables come with the first bend.</p>
+          ) : (
+            <>
+              <Tables fit={shown} />
+              <Curve fit={shown} tests={tests} />
+              <TakeThem bender={bender} fit={shown} onDone={onClose} />
+            </>
+          )}
+        </div>
+      </div>
+    </Dialog>
+  );
+}
+
+/** What was written down, a line a bend. */
+function Lines({
+  typed,
+  far,
+  onTyped,
+}: {
+  typed: readonly TypedBend[];
+  far: number | undefined;
+  onTyped: (typed: readonly TypedBend[]) => void;
+}) {
+  const unit = useDisplayUnit();
+  return (
+    <table className="self-start">
+      <caption className="sr-only">Test bends</caption>
+      <thead className="text-left text-sm">
+        <tr>
+          <th>
+            <span className="sr-only">Bend</span>
+          </th>
+          {COLUMNS.map(({ part, name, unit: of }) => (
+            <th key={part} className="font-normal">
+              {name}, {of === 'length' ? unit : of}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {typed.map((bend, line) => (
+          // A line is what it is by its place: nothing else tells blank ones apart.
+          <tr key={line} className={far === line ? 'bg-warning text-warning-content' : ''}>
+            <th scope="row" className="pr-2 text-right font-normal">
+              {far === line && <span aria-hidden="true">▲ </span>}
+              {line + 1}
+            </th>
+            {COLUMNS.map(({ part, name }) => (
+              <td key={part} className="p-0.5">
+                <input
+                  aria-label={`${name}, bend ${String(line + 1)}`}
+                  value={bend[part]}
+                  maxLength={20}
+                  className="figures h-11 w-full min-w-0 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl text-base-content"
+                  onChange={(event) => {
+                    onTyped(
+                      withBlank(typed.map((each, i) => (i === line ? { ...each, [part]: event.target.value } : each))),
+                    );
+                  }}
+                />
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+      {far !== undefined && (
+        <tfoot>
+          <tr>
+            <td colSpan={4} className="pt-1 leading-snug">
+              ▲ Bend {far + 1} is further off than the others: read it again, or bend another to that angle.
+            </td>
+          </tr>
+        </tfoot>
+      )}
+    </table>
+  );
+}
+
+function Tables({ fit }: { fit: Fit }) {
+  return (
+    <table className="w-full leading-tight" data-testid="machine-tables">
+      <caption className="sr-only">The tables that the test bends give</caption>
+      <thead className="text-left text-sm">
+        <tr>
+          <th className="font-normal">at rest</th>
+          <th className="text-right font-normal">springs back</th>
+          <th className="pl-4 text-right font-normal">under load</th>
+          <th className="text-right font-normal">ram out</th>
+        </tr>
+      </thead>
+      <tbody>
+        {fit.springback.map(({ angleDeg, springbackDeg }, i) => (
+          <tr key={angleDeg} className="border-t border-base-300 text-lg">
+            <td>
+              <Figure value={angleDeg ?? 0} unit="deg" />
+            </td>
+            <td className="text-right">
+              <Figure value={springbackDeg ?? 0} unit="deg" />
+            </td>
+            <td className="pl-4 text-right">
+              <Figure value={fit.ramTravel[i]?.angleDeg ?? 0} unit="deg" />
+            </td>
+            <td className="text-right">
+              <Figure value={fit.ramTravel[i]?.travelIn ?? 0} unit="in" />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+      <tfoot>
+        <tr className="border-t border-base-300">
+          <td>scatter</td>
+          <td className="text-right">
+            {fit.springbackScatterDeg == null ? '?' : `±${fit.springbackScatterDeg.toFixed(1)}°`}
+          </td>
+          <td />
+          <td className="text-right">
+            {fit.travelScatterIn == null ? (
+              '?'
+            ) : (
+              <>±{<Figure value={fit.travelScatterIn} unit="in" shown={{ lines: 64 }} />}</>
+            )}
+          </td>
+        </tr>
+        {fit.travelScatterIn == null && (
+          <tr>
+            <td colSpan={4} className="text-sm">
+              How much they scatter is seen with a few more bends.
+            </td>
+          </tr>
+        )}
+      </tfoot>
+    </table>
+  );
+}
+
+const WIDTH = 380;
+const HEIGHT = 150;
+const EDGE = 26;
+
+/** Travel over the angle under load: each bend as a ring, the table as a line. */
+function Curve({ fit, tests }: { fit: Fit; tests: readonly Schemas['MachineTestInput'][] }) {
+  const unit = useDisplayUnit();
+  const largest = Math.max(...tests.map(({ underLoadDeg }) => underLoadDeg ?? 0), 1) * 1.1;
+  const longest = Math.max(...tests.map(({ travelIn }) => travelIn ?? 0), 0.1) * 1.1;
+  const x = (degrees: number) => EDGE + (degrees / largest) * (WIDTH - EDGE - 8);
+  const y = (inches: number) => HEIGHT - EDGE - (inches / longest) * (HEIGHT - EDGE - 8);
+  const line = fit.ramTravel.map(
+    ({ angleDeg, travelIn }) => `${x(angleDeg ?? 0).toFixed(1)},${y(travelIn ?? 0).toFixed(1)}`,
+  );
+  return (
+    <svg
+      viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
+      role="img"
+      aria-label="Travel of the ram over the angle under load"
+      className="w-full"
+    >
+      <path
+        d={`M${String(EDGE)} 8V${String(HEIGHT - EDGE)}H${String(WIDTH - 8)}`}
+        fill="none"
+        stroke="var(--line)"
+        className="line-thin"
+      />
+      <polyline points={line.join(' ')} fill="none" stroke="var(--color-primary)" className="line-medium" />
+      {tests.map(({ underLoadDeg, travelIn }, i) => (
+        <circle
+          key={i}
+          cx={x(underLoadDeg ?? 0)}
+          cy={y(travelIn ?? 0)}
+          r="4"
+          fill="none"
+          stroke="var(--made)"
+          className="line-medium"
+        />
+      ))}
+      {[30, 60, 90]
+        .filter((degrees) => degrees < largest)
+        .map((degrees) => (
+          <text key={degrees} x={x(degrees)} y={HEIGHT - 8} textAnchor="middle" fontSize="13" fill="currentColor">
+            {degrees}°
+          </text>
+        ))}
+      <text x={EDGE + 4} y={18} fontSize="13" fill="currentColor">
+        ram out, {unit}
+      </text>
+    </svg>
+  );
+}
+
+/** The lead gives the machine these tables; what was set before keeps its own. */
+function TakeThem({ bender, fit, onDone }: { bender: Bender; fit: Fit; onDone: () => void }) {
+  const me = useSignedIn();
+  const client = useQueryClient();
+  const take = useMutation<Bender, Problem>({
+    mutationFn: () =>
+      body(
+        api.PUT('/api/benders/{id}/revisions/{key}', {
+          params: { path: { id: bender.id, key: crypto.randomUUID() } },
+          body: {
+            figures: { ...bender.figures, springback: fit.springback, ramTravel: fit.ramTravel },
+            reason: sourceWords(fit),
+          },
+        }),
+      ),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ['shed'] });
+      onDone();
+    },
+  });
+  if (me.role !== 'LEAD') {
+    return <p className="leading-snug">The centre lead can give {bender.label} these tables.</p>;
+  }
+  return (
+    <>
+      {take.error !== null && (
+        <p role="alert" className="text-error">
+          ✕ {take.error.message}
+        </p>
+      )}
+      <button
+        type="button"
+        className="btn h-12 btn-neutral text-lg"
+        disabled={take.isPending}
+        onClick={() => {
+          take.mutate();
+        }}
+      >
+        Give {bender.label} these tables
+      </button>
+      <p className="text-sm leading-snug">What was set and measured with the earlier ones keeps them.</p>
+    </>
+  );
+}
