@@ -5,7 +5,7 @@ import { useBenchCore } from '../benchcore/useBenchCore';
 import { Figure } from '../entry/Figure';
 import { Dialog } from '../frame/Dialog';
 import { useDisplayUnit, useSignedIn } from '../frame/signedIn';
-import { BLANK, farOff, readBends, sourceWords, type TypedBend, withBlank } from './testBends';
+import { BLANK, readBends, sourceWords, type TypedBend, withBlank } from './testBends';
 
 type Bender = Schemas['BenderView'];
 type Fit = Schemas['MachineTestsAnswer'];
@@ -55,7 +55,7 @@ function Bends({ bender, onClose }: { bender: Bender; onClose: () => void }) {
     retry: false,
   });
   const shown = tests.length === 0 || fit.isError ? undefined : fit.data;
-  const far = shown === undefined || fit.isPlaceholderData ? undefined : bends[farOff(shown) ?? -1]?.line;
+  const far = shown === undefined || fit.isPlaceholderData ? undefined : bends[shown.doubtful ?? -1]?.line;
   return (
     <Dialog title={`Test bends of ${bender.label}`} wide onClose={onClose}>
       <p className="leading-snug">

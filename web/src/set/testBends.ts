@@ -56,22 +56,6 @@ export function readBends(
   return { bends, problems };
 }
 
-/** So many scatters off, a bend is worth measuring once more. */
-const FAR_OFF = 1.8;
-
-/** The one bend that is much further off the fit than the others, if there is one. */
-export function farOff(fit: Schemas['MachineTestsAnswer']): number | undefined {
-  const { springbackScatterDeg, travelScatterIn } = fit;
-  const off = fit.residuals.map(({ springbackDeg, travelIn }) =>
-    Math.max(
-      springbackScatterDeg == null || springbackScatterDeg === 0 ? 0 : Math.abs(springbackDeg) / springbackScatterDeg,
-      travelScatterIn == null || travelScatterIn === 0 ? 0 : Math.abs(travelIn) / travelScatterIn,
-    ),
-  );
-  const most = Math.max(...off);
-  return most >= FAR_OFF && fit.residuals.length > 3 ? off.indexOf(most) : undefined;
-}
-
 /** Where the figures come from, for the record. */
 export function sourceWords(fit: Schemas['MachineTestsAnswer']): string {
   const count = fit.residuals.length;

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.ToDoubleFunction;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -25,18 +26,23 @@ import lobrik.measure.Length;
  * @param springbackScatter standard deviation of a test bend about the fit; empty where there are no more bends than the fit has figures
  * @param travelScatter likewise
  * @param residuals of each test bend, in the order in which they were given
+ * @param doubtful the one test bend, by its place from 0, without which all others scatter far less; it is worth bending once more
  */
 public record MachineTests(
         Springback springback,
         RamTravel travel,
         Optional<Angle> springbackScatter,
         Optional<Length> travelScatter,
-        List<Residual> residuals) {
+        List<Residual> residuals,
+        OptionalInt doubtful) {
 
     private static final int MOST_TESTS = 100;
 
     /** Bends that are meant to be the same angle are no further apart. */
     private static final Angle SAME = Angle.ofDegrees(3);
+
+    /** The others scatter less by so many times without a bend that is not one of them. */
+    private static final double FAR_LESS = 2.5;
 
     private static final int LINE = 1;
     private static final int PARABOLA = 2;
@@ -108,33 +114,61 @@ public record MachineTests(
                                         - springback.at(test.rest().degrees())),
                                 Length.ofInches(test.travel().inches()
                                         - travel.at(test.underLoad().degrees()))))
-                        .toList());
+                        .toList(),
+                doubtful(tests, springback, travel));
+    }
+
+    private static OptionalInt doubtful(List<TestBend> tests, Curve springback, Curve travel) {
+        OptionalInt worst = OptionalInt.empty();
+        double least = 1 / FAR_LESS;
+        for (int i = 0; i < tests.size(); i++) {
+            double left = Math.min(springback.scatterLeftWithout(tests.get(i)), travel.scatterLeftWithout(tests.get(i)));
+            if (left < least) {
+                least = left;
+                worst = OptionalInt.of(i);
+            }
+        }
+        return worst;
     }
 
     /** A polynomial by least squares, in an angle that is counted from the middle of all, so that its figures stay small. */
     private static final class Curve {
 
         private static final double STEP = 1e-6;
+        private static final double NOTHING = 1e-6;
 
+        private final Kind kind;
+        private final List<TestBend> tests;
         private final List<double[]> points;
         private final double middle;
         private final double[] figures;
 
-        private Curve(List<double[]> points, double middle, double[] figures) {
+        private Curve(Kind kind, List<TestBend> tests, List<double[]> points, double middle, double[] figures) {
+            this.kind = kind;
+            this.tests = tests;
             this.points = points;
             this.middle = middle;
             this.figures = figures;
         }
 
+        /** What is fitted: of which degree at most, and over which angle. */
+        private record Kind(int degree, ToDoubleFunction<TestBend> angle, ToDoubleFunction<TestBend> figure) {}
+
         static Curve through(
                 List<TestBend> tests, int degree, ToDoubleFunction<TestBend> angle, ToDoubleFunction<TestBend> figure) {
+            return through(tests, new Kind(degree, angle, figure));
+        }
+
+        private static Curve through(List<TestBend> tests, Kind kind) {
             List<double[]> points = tests.stream()
-                    .map(test -> new double[] {angle.applyAsDouble(test), figure.applyAsDouble(test)})
+                    .map(test -> new double[] {
+                        kind.angle().applyAsDouble(test), kind.figure().applyAsDouble(test)
+                    })
                     .sorted(Comparator.comparingDouble(point -> point[0]))
                     .toList();
             double middle =
                     points.stream().mapToDouble(point -> point[0]).average().orElseThrow();
-            int figures = Math.min(degree, different(points).size() - 1) + 1;
+            int figures = Math.min(kind.degree(), different(points).size() - 1) + 1;
             double[] steps = new double[figures];
             Arrays.fill(steps, STEP);
             double[] fitted = new LeastSquares(
@@ -144,7 +178,7 @@ public record MachineTests(
                             steps)
                     .from(new double[figures])
                     .orElseThrow();
-            return new Curve(points, middle, fitted);
+            return new Curve(kind, tests, points, middle, fitted);
         }
 
         private static double value(double[] figures, double middle, double angle) {
@@ -174,8 +208,25 @@ public record MachineTests(
             return of.stream().mapToDouble(Double::doubleValue).average().orElseThrow();
         }
 
+        /** The angles that were bent, from the smallest to the largest of all, so that the table reaches both. */
         List<Double> angles() {
-            return different(points);
+            List<Double> angles = new ArrayList<>(different(points));
+            if (angles.size() > 1) {
+                angles.set(0, points.getFirst()[0]);
+                angles.set(angles.size() - 1, points.getLast()[0]);
+            }
+            return List.copyOf(angles);
+        }
+
+        /** What part of the scatter is left without one test bend; all of it where that cannot be said. */
+        double scatterLeftWithout(TestBend one) {
+            List<TestBend> others =
+                    tests.stream().filter(test -> !test.equals(one)).toList();
+            double all = scatter().orElse(0.0);
+            if (all < NOTHING || others.isEmpty()) {
+                return 1;
+            }
+            return through(others, kind).scatter().map(left -> left / all).orElse(1.0);
         }
 
         double at(double angle) {

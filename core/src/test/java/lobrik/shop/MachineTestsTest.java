@@ -101,4 +101,27 @@ class MachineTestsTest {
                 .hasMessageContaining("no further than")
                 .hasMessageContaining("measure one of the two again");
     }
+
+    @Test
+    void tables_reachTheSmallestAndTheLargestAngleThatWereBent() {
+        MachineTests fit = MachineTests.of(
+                List.of(bend(2.6, 31.5, 30), bend(2.7, 32, 30.5), bend(8.8, 93, 89.5), bend(8.9, 93.5, 90)));
+        assertThat(fit.springback().range())
+                .contains(new Springback.Range(Angle.ofDegrees(30), Angle.RIGHT));
+        assertThat(fit.travel().at(Angle.ofDegrees(93.5))).isPresent();
+    }
+
+    @Test
+    void bendThatIsNotOneOfTheOthers_isNamed() {
+        List<TestBend> tests = new ArrayList<>(List.of(
+                bend(2.625, 31.5, 30),
+                bend(2.75, 32, 30.5),
+                bend(5.75, 62.5, 60),
+                bend(5.875, 63, 60.5),
+                bend(8.875, 93.5, 90),
+                bend(8.75, 93, 89.5)));
+        assertThat(MachineTests.of(tests).doubtful()).isEmpty();
+        tests.add(bend(9.375, 93, 89.5));
+        assertThat(MachineTests.of(tests).doubtful()).hasValue(6);
+    }
 }

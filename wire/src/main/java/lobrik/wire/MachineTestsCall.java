@@ -32,13 +32,15 @@ public record MachineTestsCall(@Nullable List<@Nullable MachineTestInput> tests)
      * @param springbackScatterDeg standard deviation of a test bend about the fit; none where nothing can be said
      * @param travelScatterIn likewise
      * @param residuals of each test bend
+     * @param doubtful the test bend, by its place from 0, that is worth bending once more; none where there is no such
      */
     public record MachineTestsAnswer(
             List<BenderInput.SpringbackRow> springback,
             List<BenderInput.TravelRow> ramTravel,
             @Nullable Double springbackScatterDeg,
             @Nullable Double travelScatterIn,
-            List<MachineResidual> residuals) {
+            List<MachineResidual> residuals,
+            @Nullable Integer doubtful) {
 
         static MachineTestsAnswer of(MachineTests fit) {
             return new MachineTestsAnswer(
@@ -55,7 +57,8 @@ public record MachineTestsCall(@Nullable List<@Nullable MachineTestInput> tests)
                     fit.residuals().stream()
                             .map(each -> new MachineResidual(
                                     each.springback().degrees(), each.travel().inches()))
-                            .toList());
+                            .toList(),
+                    fit.doubtful().isPresent() ? fit.doubtful().getAsInt() : null);
         }
     }
 
