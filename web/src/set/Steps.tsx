@@ -7,14 +7,41 @@ import { minutes } from '../entry/minutes';
 /** How the piece is bent, one bend after the other: all from the core. */
 export function Steps({ plan }: { plan: LayoutAnswer }) {
   return (
-    <ol aria-label="Order of bending" className="grid gap-1.5 leading-snug">
-      {plan.steps.map((step, i) => (
-        <li key={step.mark} className="grid grid-cols-[2rem_1fr] gap-x-2 border-t border-base-300 pt-1">
-          <span className="figures text-2xl leading-none">{i + 1}</span>
-          <StepWords step={step} plan={plan} />
-        </li>
-      ))}
-    </ol>
+    <>
+      <ReadyMade plan={plan} />
+      <ol aria-label="Order of bending" className="grid gap-1.5 leading-snug">
+        {plan.steps.map((step, i) => (
+          <li key={step.mark} className="grid grid-cols-[2rem_1fr] gap-x-2 border-t border-base-300 pt-1">
+            <span className="figures text-2xl leading-none">{i + 1}</span>
+            <StepWords step={step} plan={plan} />
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** Whether a ready-made elbow does instead of a bend of one's own, and why. */
+function ReadyMade({ plan }: { plan: LayoutAnswer }) {
+  // A device may remember a plan from before that was asked.
+  const elbow = (plan as Partial<LayoutAnswer>).readyMade;
+  if (elbow == null) {
+    return null;
+  }
+  if (elbow.needIn == null || elbow.shortestIn == null) {
+    return <p className="leading-snug">Bend it: ready-made elbows are square, and this piece is not.</p>;
+  }
+  const need = <Figure value={elbow.needIn} unit="in" />;
+  const has = <Figure value={elbow.shortestIn} unit="in" />;
+  return elbow.serves ? (
+    <p className="leading-snug">
+      <b>A ready-made elbow fits</b> and is rounder: of each leg it needs {need}, and the shortest has {has}. Bend it
+      for practice, or where none is at hand.
+    </p>
+  ) : (
+    <p className="leading-snug">
+      Bend it: of each leg a ready-made elbow needs {need}, and one has only {has}.
+    </p>
   );
 }
 

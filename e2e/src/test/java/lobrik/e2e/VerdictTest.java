@@ -158,4 +158,45 @@ class VerdictTest {
         assertThat(card).hasCount(0);
         Assertions.assertThat(errors).isEmpty();
     }
+
+    /** Bend 2 was 3½° too far: it is eased and measured anew, with a level on a floor that rises half a degree. */
+    @Test
+    void pieceThatWasBentAgain_isJudgedAsItIs_andItsCauseAsItWasFirstBent(School.Room room) {
+        Page page = verdict(
+                room,
+                "Wilf Okonde",
+                "Eased and measured anew",
+                Map.of("angle2", "33.5", "rise", "5 15/16", "landing", "36 1/16"));
+        Bench.button(page, "Bent again: measure it anew…").click();
+        assertThat(page.getByLabel("Bend 2 eased out")).hasAttribute("aria-pressed", "true");
+        Bench.button(page, "Measure it anew").click();
+        assertThat(page.locator("header")).containsText("Measured anew, eased out at bend 2");
+        Locator rows = page.getByLabel("Readings", new Page.GetByLabelOptions().setExact(true))
+                .locator("tbody tr");
+        Locator angle = page.locator("tr[data-feature=angle1]");
+        while (angle.getAttribute("data-state").equals("open") && !page.getByText("Floor…").isVisible()) {
+            page.locator("[data-place] input:focus").waitFor();
+            Bench.button(page, "Spot on").click();
+        }
+        page.getByText("Floor…").click();
+        page.getByLabel("The level on the floor reads").fill("+1/2");
+        Bench.button(page, "Keep the floor").click();
+        page.getByLabel("by level, floor +0.5° off").waitFor();
+        page.keyboard().type("30.5");
+        page.keyboard().press("Enter");
+        assertThat(angle).containsText("30.5° read, floor +0.5°, so 30°");
+        while (page.getByText("See the verdict").isHidden()) {
+            Bench.button(page, "Spot on").or(page.getByText("See the verdict")).first().click();
+        }
+        assertThat(rows.first()).isVisible();
+        page.getByText("See the verdict").click();
+        assertThat(page.getByTestId("score")).containsText("95");
+        assertThat(page.getByTestId("score")).containsText("as first bent");
+        assertThat(cause(page, "angle-off")).containsText("Bend 2 over-bent");
+        assertThat(page.getByTestId("elevation").locator("[data-look=first]")).hasCount(1);
+        tab(page, "Record");
+        assertThat(page.getByLabel("Bent again")).containsText("Eased out at bend 2");
+        assertThat(page.getByLabel("Bent again").locator("[data-feature=angle2]")).containsText("+3.5°");
+        Assertions.assertThat(errors).isEmpty();
+    }
 }

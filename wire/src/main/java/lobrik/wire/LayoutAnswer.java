@@ -12,6 +12,7 @@ import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.Method;
 import lobrik.layout.PlannedFeature;
+import lobrik.layout.ReadyMade;
 import lobrik.layout.Review;
 import lobrik.layout.Warning;
 import lobrik.measure.Length;
@@ -37,6 +38,7 @@ import org.jspecify.annotations.Nullable;
  * @param tool what it is bent with
  * @param before what is looked over before the first bend, where the tool asks for it
  * @param cautions of bending with this tool
+ * @param readyMade whether an elbow does instead; null where none is bought for this tool's conduit
  */
 public record LayoutAnswer(
         List<MarkAnswer> marks,
@@ -55,7 +57,25 @@ public record LayoutAnswer(
         List<DimensionAnswer> dimensions,
         ToolKind tool,
         List<String> before,
-        List<String> cautions) {
+        List<String> cautions,
+        @Nullable ReadyMadeAnswer readyMade) {
+
+    /**
+     * Whether a ready-made elbow does instead.
+     *
+     * @param needIn what it needs of each leg; null where the piece is not square
+     * @param shortestIn the leg that has least to spare
+     */
+    public record ReadyMadeAnswer(
+            boolean serves, @Nullable Double needIn, @Nullable Double shortestIn) {
+
+        static ReadyMadeAnswer of(ReadyMade elbow) {
+            return new ReadyMadeAnswer(
+                    elbow.serves(),
+                    elbow.need().map(Length::inches).orElse(null),
+                    elbow.shortest().map(Length::inches).orElse(null));
+        }
+    }
 
     /**
      * A size that the exercise gives, with where it is drawn.
@@ -331,7 +351,8 @@ public record LayoutAnswer(
                 dimensions,
                 tool,
                 before,
-                cautions);
+                cautions,
+                readyMade);
     }
 
     static LayoutAnswer of(Review review, List<Surround> around) {
@@ -355,6 +376,7 @@ public record LayoutAnswer(
                 review.dimensions().stream().map(DimensionAnswer::of).toList(),
                 tool,
                 BeforeBending.with(tool).stream().map(BeforeBending::words).toList(),
-                Caution.of(tool).stream().map(Caution::text).toList());
+                Caution.of(tool).stream().map(Caution::text).toList(),
+                ReadyMade.of(layout).map(ReadyMadeAnswer::of).orElse(null));
     }
 }

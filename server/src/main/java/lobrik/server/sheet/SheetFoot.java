@@ -1,9 +1,13 @@
 package lobrik.server.sheet;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
+import lobrik.layout.BeforeBending;
 import lobrik.layout.Caution;
+import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
+import lobrik.layout.ReadyMade;
 import lobrik.verdict.InspectionPoint;
 
 /**
@@ -21,7 +25,7 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
 
     /** Draws it from there upwards; returns its top. */
     float draw(float bottom) {
-        return readings(inspection(cautions(bottom)));
+        return readings(inspection(beforeBending(cautions(bottom))));
     }
 
     /** The boxes for what is measured; returns their top. */
@@ -86,6 +90,35 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
         }
         canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Look it over");
         canvas.text(Typeface.TEXT, 8.5f, left + 66, listTop + 4, "First box: you. Second box, bold: your instructor.");
+        return listTop + 18;
+    }
+
+    /** What is looked over before the first bend with a machine or with heat, and whether a ready-made elbow does; returns its top. */
+    private float beforeBending(float foot) {
+        Layout layout = sheet.question().layout();
+        List<BeforeBending> points =
+                BeforeBending.with(layout.job().tooling().tool().kind());
+        Optional<ReadyMade> elbow = ReadyMade.of(layout);
+        if (points.isEmpty()) {
+            return foot;
+        }
+        float listFoot = foot;
+        if (elbow.isPresent()) {
+            canvas.fitted(
+                    Typeface.TEXT, 9, left, foot + 3, right - left, elbow.get().words(sheet.unit()));
+            listFoot += INSPECTION_ROW;
+        }
+        int rows = (points.size() + 1) / 2;
+        float column = (right - left) / 2;
+        float listTop = listFoot + rows * INSPECTION_ROW;
+        for (int i = 0; i < points.size(); i++) {
+            float at = left + (i % 2) * column;
+            float base = listTop - (Math.floorDiv(i, 2) + 1) * INSPECTION_ROW + 3;
+            canvas.box(at, base - 1, 8, 8, 0.6f);
+            canvas.fitted(
+                    Typeface.TEXT, 9.5f, at + 14, base, column - 18, points.get(i).words());
+        }
+        canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Before you bend");
         return listTop + 18;
     }
 
