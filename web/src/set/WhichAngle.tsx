@@ -114,8 +114,8 @@ function Compared({ desk, shed, onClose }: { desk: Desk; shed: Schemas['Shed']; 
             </table>
           </div>
           <p className="mt-1 text-sm leading-snug">
-            Pull: how many times as hard wire is to pull as through a straight, with a friction of 0.4. ◇ marks fall on
-            lines of the tape. △ something to think about.
+            Pull: how many times as hard wire is to pull as through a straight, with a friction of{' '}
+            {compared.data.friction}. ◇ marks fall on lines of the tape. △ something to think about.
           </p>
         </>
       )}

@@ -303,31 +303,25 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     /** The same of a part of a page. */
     static List<String> barriers(Page page, String within) {
-        return axe(page, within, WCAG, List.of());
-    }
-
-    /** The same but for colours: all that another width of the same page can change. */
-    static List<String> barriersOfShape(Page page, String within) {
-        return axe(page, within, WCAG, COLOURS);
+        return axe(page, within, WCAG);
     }
 
     /** What is too faint on a part of a page: all that a change of colours can change. */
     static List<String> faintness(Page page, String within) {
-        return axe(page, within, COLOURS, List.of());
+        return axe(page, within, COLOURS);
     }
 
     /** Axe stays in a page that is looked at twice, and hands out only what is wrong: the rest of its report is long. */
     @SuppressWarnings("unchecked") // Strings of the page.
-    private static List<String> axe(Page page, String within, List<String> only, List<String> without) {
+    private static List<String> axe(Page page, String within, List<String> only) {
         if (!(Boolean) page.evaluate("() => 'axe' in window")) {
             page.evaluate(AXE);
         }
         return (List<String>) page.evaluate("""
-                async ([within, only, without]) => {
-                  const rules = Object.fromEntries(without.map(rule => [rule, { enabled: false }]));
-                  const found = await axe.run(within, { runOnly: only, rules, resultTypes: ['violations'] });
+                async ([within, only]) => {
+                  const found = await axe.run(within, { runOnly: only, resultTypes: ['violations'] });
                   return found.violations.flatMap(rule => rule.nodes.map(node => rule.id + ': ' + node.html));
-                }""", List.of(within, only, without));
+                }""", List.of(within, only));
     }
 
     private static String script() {

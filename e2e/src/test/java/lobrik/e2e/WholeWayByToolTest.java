@@ -132,9 +132,12 @@ class WholeWayByToolTest {
         answer.or(look).first().waitFor();
         if (answer.isVisible()) {
             Locator hint = phone.getByLabel(Pattern.compile("^A hint for"));
-            hint.all().forEach(Locator::click);
+            while (answer.isDisabled()) {
+                hint.first().click();
+            }
             answer.click();
         }
+        look.waitFor();
         look.getByRole(AriaRole.CHECKBOX).all().forEach(Locator::check);
         Bench.button(phone, "All right: first bend").click();
         Locator bending = phone.getByLabel("Bending", new Page.GetByLabelOptions().setExact(true));

@@ -9,8 +9,9 @@ import org.jspecify.annotations.Nullable;
  * What else would do at the same place.
  *
  * @param words what the choice comes to, in a sentence
+ * @param friction of the wire on the conduit that the pull was worked out with
  */
-public record CompareAnswer(List<AlternativeAnswer> alternatives, String words) {
+public record CompareAnswer(List<AlternativeAnswer> alternatives, String words, double friction) {
 
     /**
      * Something else that would do.

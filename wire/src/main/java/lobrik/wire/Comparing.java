@@ -27,14 +27,15 @@ final class Comparing {
             translation.fault(
                     FaultCode.OUT_OF_RANGE,
                     "friction",
-                    "the friction is " + friction + "; it is from 0 to 2, and 0.4 where nobody measured it");
+                    "the friction is " + friction + "; it is from 0 to 2, and " + Alternatives.USUAL_FRICTION + " where nobody measured it");
         }
         List<Tooling> others = benders(translation, Objects.requireNonNullElse(request.benders(), List.of()));
         Question question = Question.of(translation.finish(layout));
         List<Alternative> all = Alternatives.of(question.layout().job(), question.obstacle(), friction, others);
         return new CompareAnswer(
                 all.stream().map(CompareAnswer.AlternativeAnswer::of).toList(),
-                new AlternativeWords(all, question.unit()).sentence());
+                new AlternativeWords(all, question.unit()).sentence(),
+                friction);
     }
 
     private static Tooling tooling(ToolingRequest input) {

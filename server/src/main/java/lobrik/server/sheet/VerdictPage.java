@@ -129,7 +129,8 @@ final class VerdictPage {
     private void drawing() {
         Optional<Piece> made = judged.measured().made();
         int times = judged.measured().drawnTimes(made);
-        Sketch sketch = OverlaySketch.of(judged.measured().question().layout(), made, times);
+        Sketch sketch = OverlaySketch.of(
+                judged.measured().question().layout(), made, judged.measured().madeFirst(), times);
         Sketch.Extent extent = sketch.extent();
         float scale = (float) Math.min(width / extent.width(), DRAWING / extent.height());
         float height = (float) extent.height() * scale;
@@ -141,6 +142,7 @@ final class VerdictPage {
                 left,
                 y,
                 "Outline: as asked. Filled: as bent"
+                        + (judged.measured().stages() > 1 ? " since. Dashed: as first bent" : "")
                         + (times == 1 ? "." : ", the difference drawn " + times + " times as large."));
         y -= 16;
     }

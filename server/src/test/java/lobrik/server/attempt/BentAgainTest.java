@@ -2,10 +2,15 @@ package lobrik.server.attempt;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.Client.Answer;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -79,11 +84,21 @@ class BentAgainTest extends ClassOfTwo {
         assertThat(judgement.at("/marksheet/lost/0/fault").asString()).isEqualTo("bent again");
         assertThat(judgement.at("/diagnosis/causes/0/id").asString()).isEqualTo("angle-off");
         assertThat(judgement.at("/advice/outcome").asString()).isEqualTo("leave");
+        assertThat(page()).contains("It came to as first bent", "then 95 points; each time took 5 off", "Dashed: as first bent");
         assertThat(piece("points").asDouble()).isEqualTo(95);
         assertThat(piece("rebent").asInt()).isEqualTo(1);
         assertThat(piece("slip").toString())
                 .as("that it was bent short is what it says of whoever bent it")
                 .contains("angle-off");
+    }
+
+    /** The words of the verdict on paper. */
+    private String page() {
+        try (PDDocument pdf = Loader.loadPDF(runa.file("/api/attempts/" + attempt + "/verdict.pdf"))) {
+            return new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
     }
 
     private JsonNode piece(String member) {

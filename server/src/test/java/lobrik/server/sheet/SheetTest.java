@@ -13,6 +13,7 @@ import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.locks.LockSupport;
@@ -129,6 +130,34 @@ class SheetTest {
             assertThat(text(pdf, 1)).contains("33 3/8 + 5/8", "to the fitting + into it");
             assertThat(text(answers, 1)).contains("= 33 3/8 + 5/8").doesNotContain("to the fitting + into it");
         }
+    }
+
+    /** A machine and plastic are looked over before anything is bent; of plastic it is said whether an elbow does. */
+    @Test
+    void toolThatIsLookedOverFirst_hasThatOnThePaper() throws Exception {
+        String stub = definition("exact", "{\"kind\":\"stub90\",\"legIn\":30,\"otherLegIn\":40}");
+        String machine = with(stub, 3.5, "{\"kind\":\"machine\",\"takeUpIn\":17.5,\"radiusIn\":14}");
+        String plastic = with(stub, 1.05, "{\"kind\":\"former\",\"radiusIn\":5}");
+        try (PDDocument atTheMachine = blank(machine);
+                PDDocument warm = blank(plastic);
+                PDDocument byHand = blank(stub)) {
+            assertThat(text(atTheMachine, 1)).contains("Before you bend", "Wheels locked", "Said who gives the orders");
+            assertThat(text(warm, 1)).contains("Before you bend", "A ready-made elbow fits", "Ventilated");
+            assertThat(text(byHand, 1)).doesNotContain("Before you bend");
+            assertThat(List.of(atTheMachine, warm, byHand))
+                    .allSatisfy(pdf -> assertThat(pdf.getNumberOfPages()).isEqualTo(1));
+        }
+    }
+
+    private static String with(String definition, double diameter, String bender) {
+        return definition
+                .replaceAll("\"outsideDiameterIn\":[0-9.]+", "\"outsideDiameterIn\":" + diameter)
+                .replaceAll("\"bender\":\\{[^}]*}", "\"bender\":" + bender);
+    }
+
+    private PDDocument blank(String definition) throws IOException {
+        return Loader.loadPDF(runa.file(
+                "/api/sheets/blank", "{\"exercise\":" + exercise("Before the bend", definition, "") + "}"));
     }
 
     @ParameterizedTest
