@@ -165,7 +165,9 @@ public record Assessment(
         Map<Integer, Length> rings = new HashMap<>();
         for (HeldMark mark : basis.marks()) {
             FeatureId id = FeatureId.mark(mark.number());
-            if (basis.slipsCountOnce() && !evidence.found().contains(id) && evidence.values().get(id) instanceof Length ring) {
+            if (basis.slipsCountOnce()
+                    && !evidence.found().contains(id)
+                    && evidence.values().get(id) instanceof Length ring) {
                 rings.put(mark.number(), ring);
             }
         }

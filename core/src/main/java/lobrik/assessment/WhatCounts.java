@@ -73,7 +73,10 @@ public final class WhatCounts {
     }
 
     private static <T extends Entry> T first(T entry, Map<UUID, T> byId) {
-        return entry.correctionOf().map(byId::get).map(before -> first(before, byId)).orElse(entry);
+        return entry.correctionOf()
+                .map(byId::get)
+                .map(before -> first(before, byId))
+                .orElse(entry);
     }
 
     /** Of entries of which the newest counts, that one. */

@@ -89,8 +89,8 @@ public record ReadyMade(boolean serves, Optional<Length> need, Optional<Length> 
         String needed = need.get().inWords(unit);
         String least = shortest.get().inWords(unit);
         return serves
-                ? "A ready-made elbow fits and is rounder: of each leg it needs " + needed + ", and the shortest has " + least
-                        + ". Bend it for practice, or where none is at hand."
+                ? "A ready-made elbow fits and is rounder: of each leg it needs " + needed + ", and the shortest has "
+                        + least + ". Bend it for practice, or where none is at hand."
                 : "Bend it: of each leg a ready-made elbow needs " + needed + ", and one has only " + least + ".";
     }
 }

@@ -25,7 +25,8 @@ public record FloorReading(Angle tilt) {
             faults.add(
                     FaultCode.OUT_OF_RANGE,
                     "floor",
-                    "the floor's reading is " + tilt.signedText() + "; a floor is from −10° to +10°: lay the level on the floor, or on"
+                    "the floor's reading is " + tilt.signedText()
+                            + "; a floor is from −10° to +10°: lay the level on the floor, or on"
                             + " the leg that lies on it, pointing as it will on the bend");
         }
         faults.refuseIfAny();

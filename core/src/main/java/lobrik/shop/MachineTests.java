@@ -95,9 +95,15 @@ public record MachineTests(
                     "there are " + tests.size() + " test bends; give from 1 to " + MOST_TESTS)));
         }
         Curve springback = Curve.through(
-                tests, LINE, test -> test.rest().degrees(), test -> test.springback().degrees());
+                tests,
+                LINE,
+                test -> test.rest().degrees(),
+                test -> test.springback().degrees());
         Curve travel = Curve.through(
-                tests, PARABOLA, test -> test.underLoad().degrees(), test -> test.travel().inches());
+                tests,
+                PARABOLA,
+                test -> test.underLoad().degrees(),
+                test -> test.travel().inches());
         return new MachineTests(
                 new Springback(springback.angles().stream()
                         .map(at -> new Springback.Row(
@@ -122,7 +128,8 @@ public record MachineTests(
         OptionalInt worst = OptionalInt.empty();
         double least = 1 / FAR_LESS;
         for (int i = 0; i < tests.size(); i++) {
-            double left = Math.min(springback.scatterLeftWithout(tests.get(i)), travel.scatterLeftWithout(tests.get(i)));
+            double left =
+                    Math.min(springback.scatterLeftWithout(tests.get(i)), travel.scatterLeftWithout(tests.get(i)));
             if (left < least) {
                 least = left;
                 worst = OptionalInt.of(i);

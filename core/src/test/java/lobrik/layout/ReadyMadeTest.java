@@ -69,7 +69,8 @@ class ReadyMadeTest {
             assertThat(elbow.serves()).isFalse();
             assertThat(elbow.words(LengthUnit.INCH)).contains("this piece is not");
         });
-        assertThat(ReadyMade.of(Layout.of(new Job(
-                        stub(17, 22), Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.NONE))))).isEmpty();
+        assertThat(ReadyMade.of(Layout.of(
+                        new Job(stub(17, 22), Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.NONE)))))
+                .isEmpty();
     }
 }

@@ -30,8 +30,7 @@ class MachineTestsTest {
     @Test
     void oneBend_isARowByItself_andSaysNothingOfScatter() {
         MachineTests one = MachineTests.of(List.of(bend(8.875, 93.5, 90)));
-        assertThat(one.springback().rows())
-                .containsExactly(new Springback.Row(Angle.RIGHT, Angle.ofDegrees(3.5)));
+        assertThat(one.springback().rows()).containsExactly(new Springback.Row(Angle.RIGHT, Angle.ofDegrees(3.5)));
         assertThat(one.travel().at(Angle.ofDegrees(93.5))).contains(Length.ofInches(8.875));
         assertThat(one.springbackScatter()).isEmpty();
         assertThat(one.travelScatter()).isEmpty();
@@ -43,12 +42,16 @@ class MachineTestsTest {
         Collections.shuffle(tests, new Random(2));
         MachineTests fit = MachineTests.of(tests);
         assertThat(fit.springback().of(Angle.ofDegrees(45)).degrees()).isCloseTo(2, within(1e-6));
-        assertThat(fit.travel().at(Angle.ofDegrees(exact(60).underLoad().degrees())).orElseThrow().inches())
+        assertThat(fit.travel()
+                        .at(Angle.ofDegrees(exact(60).underLoad().degrees()))
+                        .orElseThrow()
+                        .inches())
                 .isCloseTo(exact(60).travel().inches(), within(1e-6));
         assertThat(fit.springbackScatter().orElseThrow().degrees()).isCloseTo(0, within(1e-6));
         assertThat(fit.travelScatter().orElseThrow().inches()).isCloseTo(0, within(1e-6));
-        assertThat(fit.residuals()).hasSize(5).allSatisfy(each -> assertThat(each.travel().abs())
-                .isLessThanOrEqualTo(Length.ofInches(1e-6)));
+        assertThat(fit.residuals())
+                .hasSize(5)
+                .allSatisfy(each -> assertThat(each.travel().abs()).isLessThanOrEqualTo(Length.ofInches(1e-6)));
     }
 
     /** Hundreds of machines with known figures and hands that read 1/32 in and a quarter of a degree wrong. */
@@ -69,7 +72,8 @@ class MachineTestsTest {
             }
             MachineTests fit = MachineTests.of(tests);
             double at = exact(45).underLoad().degrees();
-            double found = fit.travel().at(Angle.ofDegrees(at)).orElseThrow().inches() - exact(45).travel().inches();
+            double found = fit.travel().at(Angle.ofDegrees(at)).orElseThrow().inches()
+                    - exact(45).travel().inches();
             travelOff += found * found / machines;
             scatter += fit.travelScatter().orElseThrow().inches() / machines;
         }
@@ -91,7 +95,9 @@ class MachineTestsTest {
                 .hasMessageContaining("92°")
                 .hasMessageContaining("90°")
                 .hasMessageContaining("give the larger angle");
-        assertThatThrownBy(() -> MachineTests.of(List.of())).isInstanceOf(Refused.class).hasMessageContaining("1 to 100");
+        assertThatThrownBy(() -> MachineTests.of(List.of()))
+                .isInstanceOf(Refused.class)
+                .hasMessageContaining("1 to 100");
     }
 
     @Test
@@ -106,8 +112,7 @@ class MachineTestsTest {
     void tables_reachTheSmallestAndTheLargestAngleThatWereBent() {
         MachineTests fit = MachineTests.of(
                 List.of(bend(2.6, 31.5, 30), bend(2.7, 32, 30.5), bend(8.8, 93, 89.5), bend(8.9, 93.5, 90)));
-        assertThat(fit.springback().range())
-                .contains(new Springback.Range(Angle.ofDegrees(30), Angle.RIGHT));
+        assertThat(fit.springback().range()).contains(new Springback.Range(Angle.ofDegrees(30), Angle.RIGHT));
         assertThat(fit.travel().at(Angle.ofDegrees(93.5))).isPresent();
     }
 

@@ -167,6 +167,9 @@ class MarksheetTest {
         Marksheet twice = Marksheet.of(right, List.of(), five, Optional.empty(), 2);
         assertThat(twice.score().points()).isEqualTo(90);
         assertThat(twice.lost()).contains(new Marksheet.Lost.Reworked(2, 10));
-        assertThat(Marksheet.of(right, List.of(), five, Optional.empty(), 99).score().points()).isZero();
+        assertThat(Marksheet.of(right, List.of(), five, Optional.empty(), 99)
+                        .score()
+                        .points())
+                .isZero();
     }
 }

@@ -168,7 +168,9 @@ class AccessibilityTest {
         if (FULL || !within.equals(PANEL)) {
             page.evaluate(CHANGE_THEME, THEMES[1]);
             // The same page in other colours: names, roles and sizes are as they were.
-            assertThat(School.faintness(page, within)).as(view + ", " + THEMES[1]).isEmpty();
+            assertThat(School.faintness(page, within))
+                    .as(view + ", " + THEMES[1])
+                    .isEmpty();
             page.evaluate(CHANGE_THEME, THEMES[0]);
         }
         page.setViewportSize(PHONE_WIDTH, HEIGHT);

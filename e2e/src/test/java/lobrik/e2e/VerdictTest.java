@@ -174,7 +174,8 @@ class VerdictTest {
         Locator rows = page.getByLabel("Readings", new Page.GetByLabelOptions().setExact(true))
                 .locator("tbody tr");
         Locator angle = page.locator("tr[data-feature=angle1]");
-        while (angle.getAttribute("data-state").equals("open") && !page.getByText("Floor…").isVisible()) {
+        while (angle.getAttribute("data-state").equals("open")
+                && !page.getByText("Floor…").isVisible()) {
             page.locator("[data-place] input:focus").waitFor();
             Bench.button(page, "Spot on").click();
         }
@@ -186,7 +187,10 @@ class VerdictTest {
         page.keyboard().press("Enter");
         assertThat(angle).containsText("30.5° read, floor +0.5°, so 30°");
         while (page.getByText("See the verdict").isHidden()) {
-            Bench.button(page, "Spot on").or(page.getByText("See the verdict")).first().click();
+            Bench.button(page, "Spot on")
+                    .or(page.getByText("See the verdict"))
+                    .first()
+                    .click();
         }
         assertThat(rows.first()).isVisible();
         page.getByText("See the verdict").click();
@@ -196,7 +200,8 @@ class VerdictTest {
         assertThat(page.getByTestId("elevation").locator("[data-look=first]")).hasCount(1);
         tab(page, "Record");
         assertThat(page.getByLabel("Bent again")).containsText("Eased out at bend 2");
-        assertThat(page.getByLabel("Bent again").locator("[data-feature=angle2]")).containsText("+3.5°");
+        assertThat(page.getByLabel("Bent again").locator("[data-feature=angle2]"))
+                .containsText("+3.5°");
         Assertions.assertThat(errors).isEmpty();
     }
 }

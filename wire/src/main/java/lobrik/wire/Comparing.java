@@ -27,7 +27,8 @@ final class Comparing {
             translation.fault(
                     FaultCode.OUT_OF_RANGE,
                     "friction",
-                    "the friction is " + friction + "; it is from 0 to 2, and " + Alternatives.USUAL_FRICTION + " where nobody measured it");
+                    "the friction is " + friction + "; it is from 0 to 2, and " + Alternatives.USUAL_FRICTION
+                            + " where nobody measured it");
         }
         List<Tooling> others = benders(translation, Objects.requireNonNullElse(request.benders(), List.of()));
         Question question = Question.of(translation.finish(layout));

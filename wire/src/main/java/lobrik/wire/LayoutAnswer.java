@@ -67,7 +67,9 @@ public record LayoutAnswer(
      * @param shortestIn the leg that has least to spare
      */
     public record ReadyMadeAnswer(
-            boolean serves, @Nullable Double needIn, @Nullable Double shortestIn) {
+            boolean serves,
+            @Nullable Double needIn,
+            @Nullable Double shortestIn) {
 
         static ReadyMadeAnswer of(ReadyMade elbow) {
             return new ReadyMadeAnswer(

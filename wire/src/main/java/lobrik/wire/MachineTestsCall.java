@@ -21,8 +21,8 @@ public record MachineTestsCall(@Nullable List<@Nullable MachineTestInput> tests)
             Optional<Length> travel = translation.length(at + "/travelIn", travelIn);
             Optional<Angle> underLoad = translation.angle(at + "/underLoadDeg", underLoadDeg);
             Optional<Angle> rest = translation.angle(at + "/restDeg", restDeg);
-            return travel.flatMap(t -> underLoad.flatMap(
-                    u -> rest.flatMap(r -> translation.built(at, () -> new MachineTests.TestBend(t, u, r)))));
+            return travel.flatMap(t -> underLoad.flatMap(u ->
+                    rest.flatMap(r -> translation.built(at, () -> new MachineTests.TestBend(t, u, r)))));
         }
     }
 

@@ -52,17 +52,24 @@ class BenchFloors {
         if (read.isEmpty()) {
             return Map.of();
         }
-        Set<UUID> aside = entities
-                .createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
-                .setParameter("ids", read.stream().map(each -> each.floor().id()).toList())
+        Set<UUID> aside = entities.createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
+                .setParameter(
+                        "ids", read.stream().map(each -> each.floor().id()).toList())
                 .getResultStream()
                 .collect(Collectors.toSet());
         Map<Integer, FactRow> last = new HashMap<>();
-        read.stream().collect(Collectors.groupingBy(FloorOfBench::bench)).forEach((bench, of) -> WhatCounts.newest(
-                        WhatCounts.standing(of.stream().map(FloorOfBench::floor).toList(), aside).stream()
-                                .filter(BenchFloors::isForTheBench)
-                                .toList())
-                .ifPresent(row -> last.put(bench, row)));
+        read.stream()
+                .collect(Collectors.groupingBy(FloorOfBench::bench))
+                .forEach((bench, of) -> WhatCounts.newest(
+                                WhatCounts.standing(
+                                                of.stream()
+                                                        .map(FloorOfBench::floor)
+                                                        .toList(),
+                                                aside)
+                                        .stream()
+                                        .filter(BenchFloors::isForTheBench)
+                                        .toList())
+                        .ifPresent(row -> last.put(bench, row)));
         return last;
     }
 
@@ -79,8 +86,7 @@ class BenchFloors {
         if (floors.isEmpty() || blank.isEmpty()) {
             return blank;
         }
-        Map<UUID, Trainee> trainees = entities
-                .createQuery("from Trainee where cohortId = :cohort", Trainee.class)
+        Map<UUID, Trainee> trainees = entities.createQuery("from Trainee where cohortId = :cohort", Trainee.class)
                 .setParameter("cohort", cohortId)
                 .getResultStream()
                 .collect(Collectors.toMap(Trainee::id, Function.identity()));
@@ -88,7 +94,11 @@ class BenchFloors {
                 .map(piece -> Optional.ofNullable(trainees.get(piece.attempt().traineeId()))
                         .flatMap(trainee -> Optional.ofNullable(floors.get(trainee.bench())))
                         .map(row -> piece.with(FactRow.by(
-                                row.takenBy(), UUID.randomUUID(), piece.attempt().id(), row.said(), row.takenAt())))
+                                row.takenBy(),
+                                UUID.randomUUID(),
+                                piece.attempt().id(),
+                                row.said(),
+                                row.takenAt())))
                         .orElse(piece))
                 .toList();
     }

@@ -35,21 +35,20 @@ public class FloorsUnder {
 
     /** All that was read under pieces of these cohorts. */
     public Known of(Collection<UUID> cohortIds) {
-        Map<UUID, List<FactRow>> floors = entities
-                .createQuery(
+        Map<UUID, List<FactRow>> floors = entities.createQuery(
                         "select f from FactRow f join Attempt a on a.id = f.attemptId join Trainee t on t.id = a.traineeId"
                                 + " where f.kind = 'floor' and t.cohortId in :cohorts",
                         FactRow.class)
                 .setParameter("cohorts", cohortIds)
                 .getResultStream()
                 .collect(Collectors.groupingBy(FactRow::attemptId));
-        List<UUID> ids = floors.values().stream().flatMap(List::stream).map(FactRow::id).toList();
+        List<UUID> ids =
+                floors.values().stream().flatMap(List::stream).map(FactRow::id).toList();
         return new Known(
                 floors,
                 ids.isEmpty()
                         ? Set.of()
-                        : entities
-                                .createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
+                        : entities.createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
                                 .setParameter("ids", ids)
                                 .getResultStream()
                                 .collect(Collectors.toSet()));

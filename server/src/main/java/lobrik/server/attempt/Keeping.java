@@ -156,7 +156,10 @@ public class Keeping {
     }
 
     private static void requireAnotherStands(Ledger ledger, UUID recordId) {
-        if (ledger.began(ledger.stages()).map(FactRow::id).filter(recordId::equals).isPresent()
+        if (ledger.began(ledger.stages())
+                        .map(FactRow::id)
+                        .filter(recordId::equals)
+                        .isPresent()
                 && ledger.isReadInStage(ledger.stages())) {
             throw TurnedDown.conflict(
                     "measured-already", "The piece is measured as it is since it was bent again; correct the readings");

@@ -140,9 +140,7 @@ record Ledger(
     /** What a reading comes to, with the floor taken off; nothing if the feature was not measured. */
     Optional<Quantity> value(ReadingRow row) {
         return Optional.ofNullable(row.value())
-                .map(read -> floorUnder(row)
-                        .map(floor -> floor.corrected(read))
-                        .orElse(read));
+                .map(read -> floorUnder(row).map(floor -> floor.corrected(read)).orElse(read));
     }
 
     private List<FactRow> ofKind(String kind) {
@@ -254,8 +252,7 @@ record Ledger(
         boolean lookedOver = Stream.of(InspectionPoint.values())
                 .flatMap(point -> findings(point, stage).stream())
                 .anyMatch(row -> result(row) != Fact.Result.NOT_LOOKED_AT);
-        return new Evidence(
-                values, omitted, found, disputed, faulty, lookedOver, disputedFinding, ownFigures(), stage);
+        return new Evidence(values, omitted, found, disputed, faulty, lookedOver, disputedFinding, ownFigures(), stage);
     }
 
     /** Where marks were measured from: as they were read, or else as they were worked out. */

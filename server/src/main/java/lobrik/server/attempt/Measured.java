@@ -101,10 +101,7 @@ public record Measured(
     /** Whether a mark may be found on the part-bent piece instead of being worked out: the last of some bends. */
     boolean mayBeFound(FeatureId feature) {
         return kind().findsLastMark()
-                && basis.marks().stream()
-                        .mapToInt(Basis.HeldMark::number)
-                        .max()
-                        .stream()
+                && basis.marks().stream().mapToInt(Basis.HeldMark::number).max().stream()
                         .anyMatch(last -> FeatureId.mark(last).equals(feature));
     }
 

@@ -97,7 +97,9 @@ class RecordResource {
         return views.of(keeping.keepReading(who, id, attempt -> row(who, attempt, key, device, request)));
     }
 
-    @Operation(summary = "Keep a finding, a re-bend, a further stage, the floor, waste, time, the trainee's own figures, or a note")
+    @Operation(
+            summary =
+                    "Keep a finding, a re-bend, a further stage, the floor, waste, time, the trainee's own figures, or a note")
     @PutMapping("/api/attempts/{id}/facts/{key}")
     AttemptChange keepFact(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -44,10 +44,7 @@ public record StageView(
      * @param points null while it is not measured to the end
      * @param off each feature that was read, and how far it is off
      */
-    public record CameTo(
-            @Nullable Double points,
-            @Nullable Boolean passed,
-            List<OffView> off) {
+    public record CameTo(@Nullable Double points, @Nullable Boolean passed, List<OffView> off) {
 
         private static CameTo of(Assessment assessment) {
             Optional<Score> score = assessment.score();
@@ -60,10 +57,7 @@ public record StageView(
         private static Stream<OffView> off(Assessed feature) {
             return feature.judged().stream()
                     .map(judged -> new OffView(
-                            feature.id().id(),
-                            Unit.of(feature.id()),
-                            Numbers.of(judged.deviation()),
-                            judged.band()));
+                            feature.id().id(), Unit.of(feature.id()), Numbers.of(judged.deviation()), judged.band()));
         }
     }
 
@@ -100,8 +94,7 @@ public record StageView(
     }
 
     private static @Nullable Integer minutes(Ledger ledger, int stage) {
-        Instant before =
-                taken(ledger, stage - 1).max(Comparator.naturalOrder()).orElse(null);
+        Instant before = taken(ledger, stage - 1).max(Comparator.naturalOrder()).orElse(null);
         Instant after = taken(ledger, stage).min(Comparator.naturalOrder()).orElse(null);
         if (before == null || after == null) {
             return null;

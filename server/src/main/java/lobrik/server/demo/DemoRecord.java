@@ -150,7 +150,9 @@ final class DemoRecord {
     void bentOn(Attempt attempt, Layout layout, Map<FeatureId, Quantity> read, UUID instructor, Instant at) {
         List<Fact.Rebent> bends = read.entrySet().stream()
                 .filter(each -> each.getKey().kind() == FeatureKind.ANGLE
-                        && planned(layout, each.getKey()).count() - each.getValue().count() > TOO_SHORT.count())
+                        && planned(layout, each.getKey()).count()
+                                        - each.getValue().count()
+                                > TOO_SHORT.count())
                 .map(each -> new Fact.Rebent(each.getKey().number(), Fact.Change.ADDED))
                 .toList();
         if (bends.isEmpty()) {
@@ -163,7 +165,13 @@ final class DemoRecord {
                 taken = taken.plus(5, ChronoUnit.SECONDS);
                 Quantity right = planned(layout, first.getKey());
                 Quantity now = right.withCount(right.count() + (first.getValue().count() - right.count()) / LEFT_OF_IT);
-                keep(attempt, first.getKey(), ids.next(), asRead(now), taken(instructor, taken).ofStage(2), null);
+                keep(
+                        attempt,
+                        first.getKey(),
+                        ids.next(),
+                        asRead(now),
+                        taken(instructor, taken).ofStage(2),
+                        null);
             }
         }
     }

@@ -89,16 +89,13 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
      * from.
      */
     private Optional<Diagnosis> diagnosis() {
-        boolean asAskedAnyWay =
-                measured.attempt().yardstick() == Yardstick.FREE_METHOD && first().isInside();
+        boolean asAskedAnyWay = measured.attempt().yardstick() == Yardstick.FREE_METHOD && first().isInside();
         return asAskedAnyWay ? Optional.empty() : seen().map(Diagnosis::of);
     }
 
     /** The cause that is named: where everything is within tolerance, only that nothing went wrong. */
     private Optional<Cause> named(Diagnosis diagnosis) {
-        return diagnosis
-                .clear()
-                .filter(cause -> !cause.id().isFault() || !first().isInside());
+        return diagnosis.clear().filter(cause -> !cause.id().isFault() || !first().isInside());
     }
 
     private Judgement.FindingWords words(Optional<Diagnosis> diagnosis) {

@@ -96,7 +96,14 @@ public record MarksheetView(
                             fault.point().fault());
                 case Marksheet.Lost.Reworked again ->
                     new LostPoints(
-                            again.points(), null, null, null, null, null, null, null,
+                            again.points(),
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
+                            null,
                             again.times() == 1 ? "bent again" : "bent again " + again.times() + " times");
             };
         }

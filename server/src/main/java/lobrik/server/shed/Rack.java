@@ -84,8 +84,8 @@ public class Rack {
         if (entities.find(BenderRevision.class, key) != null) {
             return bender(who, id);
         }
-        Tool tool = CalcInterface.tool(
-                new ToolingRequest(new ConduitInput(now.conduit().outsideDiameter().inches()), figures));
+        Tool tool = CalcInterface.tool(new ToolingRequest(
+                new ConduitInput(now.conduit().outsideDiameter().inches()), figures));
         if (tool.kind() != now.revision().tool().kind()) {
             throw TurnedDown.badInput(
                     "/figures/kind",

@@ -77,7 +77,8 @@ class ShedResource {
 
     @Operation(
             summary = "Give a bender other figures, under a key made by the client",
-            description = "What was set and measured with the earlier ones keeps them. Only the centre lead changes benders.")
+            description =
+                    "What was set and measured with the earlier ones keeps them. Only the centre lead changes benders.")
     @PutMapping("/api/benders/{id}/revisions/{key}")
     BenderView revise(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -87,7 +88,9 @@ class ShedResource {
         String reason = request.reason() == null ? "" : request.reason().strip();
         if (reason.isEmpty() || reason.length() > LONGEST_REASON) {
             throw TurnedDown.badInput(
-                    "/reason", "missing", "say in 1 to " + LONGEST_REASON + " characters where these figures come from");
+                    "/reason",
+                    "missing",
+                    "say in 1 to " + LONGEST_REASON + " characters where these figures come from");
         }
         if (request.figures() == null) {
             throw TurnedDown.badInput("/figures", "missing", "give the bender's figures");

@@ -116,7 +116,12 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
             float base = listTop - (Math.floorDiv(i, 2) + 1) * INSPECTION_ROW + 3;
             canvas.box(at, base - 1, 8, 8, 0.6f);
             canvas.fitted(
-                    Typeface.TEXT, 9.5f, at + 14, base, column - 18, points.get(i).words());
+                    Typeface.TEXT,
+                    9.5f,
+                    at + 14,
+                    base,
+                    column - 18,
+                    points.get(i).words());
         }
         canvas.text(Typeface.BOLD, 10, left, listTop + 4, "Before you bend");
         return listTop + 18;

@@ -104,7 +104,9 @@ final class Cells {
 
     /** A stored count in the unit that is written beside it; none where there is no unit. */
     static @Nullable Double number(@Nullable Long count, @Nullable String stored) {
-        return count == null || stored == null ? null : Numbers.of(kind(stored).measured.ofCount(count));
+        return count == null || stored == null
+                ? null
+                : Numbers.of(kind(stored).measured.ofCount(count));
     }
 
     /** What is counted in a stored unit, and what it is written in. */

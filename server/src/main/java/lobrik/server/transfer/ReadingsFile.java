@@ -16,10 +16,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.assessment.Entry;
 import lobrik.assessment.WhatCounts;
-import lobrik.server.account.SignedIn;
-import lobrik.server.cohort.Cohort;
 import lobrik.reading.FloorReading;
+import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.FloorsUnder;
+import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.platform.Rows;
 import org.apache.commons.csv.CSVPrinter;
@@ -56,7 +56,10 @@ class ReadingsFile {
                     "id",
                     "What was measured, as docs/using.md explains: mark1, leg, rise, angle2, dogLeg and so on."),
             new Column("unit", "in | deg | %", "Of target, value, deviation and tolerance."),
-            new Column("stage", "number", "1 as the piece was first bent, one more after each time that it was bent again."),
+            new Column(
+                    "stage",
+                    "number",
+                    "1 as the piece was first bent, one more after each time that it was bent again."),
             new Column("target", "number", "What was asked. Empty while the piece is not measured to the end."),
             new Column("value", "number", "What was read. Empty where it was not measured."),
             new Column(
@@ -168,7 +171,7 @@ class ReadingsFile {
             Long floor = under.map(read -> read.tilt().count()).orElse(null);
             Long target = get("target", Long.class);
             Long value = get("value", Long.class);
-            Long deviation = counts && target != null && value != null 
+            Long deviation = counts && target != null && value != null
                     ? Long.valueOf(value - (floor == null ? 0 : floor) - target)
                     : null;
             Long ahead = get("device_ahead_ms", Long.class);
@@ -252,11 +255,14 @@ class ReadingsFile {
     /** The readings of one piece, in the order in which they were written down. */
     private static void print(CSVPrinter printer, List<Row> piece, FloorsUnder.Known floors) throws IOException {
         Set<UUID> aside = piece.stream().filter(Row::isSetAside).map(Row::id).collect(Collectors.toSet());
-        Set<UUID> counting = piece
-                .stream().collect(Collectors.groupingBy(row -> new Place(row.feature(), row.stage()))).values().stream()
-                .flatMap(about -> WhatCounts.standing(about, aside).stream())
-                .map(Row::id)
-                .collect(Collectors.toSet());
+        Set<UUID> counting =
+                piece.stream()
+                        .collect(Collectors.groupingBy(row -> new Place(row.feature(), row.stage())))
+                        .values()
+                        .stream()
+                        .flatMap(about -> WhatCounts.standing(about, aside).stream())
+                        .map(Row::id)
+                        .collect(Collectors.toSet());
         for (Row row : piece) {
             Cells.print(printer, row.cells(counting.contains(row.id()), row.floor(piece, floors)));
         }

@@ -18,7 +18,8 @@ import tools.jackson.databind.JsonNode;
 /** A piece that is bent on or eased, and measured again: what it was stays, what it is counts. */
 class BentAgainTest extends ClassOfTwo {
 
-    private static final String ADDED = "{\"fact\":{\"kind\":\"stage\",\"number\":2,\"bends\":[{\"bend\":1,\"change\":\"added\"}]}}";
+    private static final String ADDED =
+            "{\"fact\":{\"kind\":\"stage\",\"number\":2,\"bends\":[{\"bend\":1,\"change\":\"added\"}]}}";
     private static final String COSTS_FIVE = "\"passMark\":70,\"rebending\":{\"mostEasedDeg\":10,\"mostAddedDeg\":20,"
             + "\"mostTimes\":4,\"pointsEach\":5}}";
 
@@ -84,7 +85,8 @@ class BentAgainTest extends ClassOfTwo {
         assertThat(judgement.at("/marksheet/lost/0/fault").asString()).isEqualTo("bent again");
         assertThat(judgement.at("/diagnosis/causes/0/id").asString()).isEqualTo("angle-off");
         assertThat(judgement.at("/advice/outcome").asString()).isEqualTo("leave");
-        assertThat(page()).contains("It came to as first bent", "then 95 points; each time took 5 off", "Dashed: as first bent");
+        assertThat(page())
+                .contains("It came to as first bent", "then 95 points; each time took 5 off", "Dashed: as first bent");
         assertThat(piece("points").asDouble()).isEqualTo(95);
         assertThat(piece("rebent").asInt()).isEqualTo(1);
         assertThat(piece("slip").toString())
@@ -139,8 +141,8 @@ class BentAgainTest extends ClassOfTwo {
                         .asString())
                 .isEqualTo("another-stage");
         String wrong = first.at("/features/2/reading/id").asString();
-        Answer corrected =
-                reading("{\"feature\":\"angle1\",\"text\":\"85\",\"corrects\":\"" + wrong + "\",\"reason\":\"misread\"}");
+        Answer corrected = reading(
+                "{\"feature\":\"angle1\",\"text\":\"85\",\"corrects\":\"" + wrong + "\",\"reason\":\"misread\"}");
         assertThat(corrected.status()).isEqualTo(200);
         assertThat(corrected.at("/features/2/state").asString())
                 .as("it is of the piece as first bent")
@@ -169,7 +171,8 @@ class BentAgainTest extends ClassOfTwo {
         fact(ADDED);
         read(attempt, "angle1", "90");
         String csv = new String(runa.file("/api/readings.csv?cohort=" + cohort), StandardCharsets.UTF_8);
-        List<String> lines = csv.lines().filter(line -> line.contains("\"angle1\"")).toList();
+        List<String> lines =
+                csv.lines().filter(line -> line.contains("\"angle1\"")).toList();
         assertThat(lines).hasSize(2);
         assertThat(lines.getFirst()).contains("\"deg\",1,");
         assertThat(lines.getLast()).contains("\"deg\",2,");

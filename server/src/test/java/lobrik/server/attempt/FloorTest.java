@@ -26,14 +26,17 @@ class FloorTest extends ClassOfTwo {
 
     @Test
     void angleByLevel_isCorrected_andBothFiguresStay() {
-        assertThat(floor(attempt, "+1/2", false, "").at("/bench/floor/deg").asDouble()).isEqualTo(0.5);
+        assertThat(floor(attempt, "+1/2", false, "").at("/bench/floor/deg").asDouble())
+                .isEqualTo(0.5);
         Answer read = read(attempt, "angle1", "89 1/2");
         assertThat(read.at("/features/2/reading/typed").asString()).isEqualTo("89 1/2");
         assertThat(read.at("/features/2/reading/level/readDeg").asDouble()).isEqualTo(89.5);
         assertThat(read.at("/features/2/reading/level/floorDeg").asDouble()).isEqualTo(0.5);
         assertThat(read.at("/features/2/reading/value").asDouble()).isEqualTo(89);
         assertThat(read.at("/features/2/deviation").asDouble()).isEqualTo(-1);
-        assertThat(read(attempt, "leg", "17 5/8").at("/features/1/reading/level").isNull())
+        assertThat(read(attempt, "leg", "17 5/8")
+                        .at("/features/1/reading/level")
+                        .isNull())
                 .as("no tape is off by a floor")
                 .isTrue();
     }
@@ -65,7 +68,8 @@ class FloorTest extends ClassOfTwo {
         Answer right = floor(attempt, "+1", false, ",\"corrects\":\"" + id + "\"");
         assertThat(right.at("/features/2/reading/value").asDouble()).isEqualTo(90);
         String now = right.at("/bench/floor/id").asString();
-        Answer none = runa.put("/api/attempts/" + attempt + "/set-aside/" + now, "{\"reason\":\"it was a protractor\"}");
+        Answer none =
+                runa.put("/api/attempts/" + attempt + "/set-aside/" + now, "{\"reason\":\"it was a protractor\"}");
         assertThat(none.at("/features/2/reading/value").asDouble()).isEqualTo(91);
     }
 
@@ -75,9 +79,10 @@ class FloorTest extends ClassOfTwo {
         read(attempt, "mark1", "11 5/8");
         read(attempt, "leg", "17 5/8");
         read(attempt, "angle1", "90 1/2");
-        assertThat(read(attempt, "otherLeg", "22").at("/score/points").asDouble()).isEqualTo(100);
-        Answer again = runa.put(
-                "/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.getFirst() + "\"}");
+        assertThat(read(attempt, "otherLeg", "22").at("/score/points").asDouble())
+                .isEqualTo(100);
+        Answer again =
+                runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.getFirst() + "\"}");
         assertThat(again.at("/bench/floor/text").asString()).isEqualTo("+1/2");
         Answer elsewhere =
                 runa.put("/api/attempts/" + UUID.randomUUID(), "{\"traineeId\":\"" + trainees.getLast() + "\"}");

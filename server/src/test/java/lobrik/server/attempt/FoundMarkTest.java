@@ -22,8 +22,8 @@ class FoundMarkTest extends ClassOfTwo {
 
     @Test
     void lastMark_asFound_costsNothing_howeverFarOff_andShowsWhereItShouldHaveBeen() {
-        Answer given = runa.put(
-                "/api/givings/" + UUID.randomUUID(), exercise(OVER_BENT, "{\"cohortId\":\"" + cohort + "\"}"));
+        Answer given =
+                runa.put("/api/givings/" + UUID.randomUUID(), exercise(OVER_BENT, "{\"cohortId\":\"" + cohort + "\"}"));
         assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
         attempt = openAttempt(trainees.getFirst());
         Answer opened = runa.get("/api/attempts/" + attempt);

@@ -69,7 +69,9 @@ class BenderFiguresTest {
     @Test
     void figuresOfAnotherKindOfTool_orWithoutAReason_areRefused() {
         String key = UUID.randomUUID().toString();
-        assertThat(revise(lead, key, "{\"takeUpIn\":6,\"radiusIn\":5}", "x").body().toString())
+        assertThat(revise(lead, key, "{\"takeUpIn\":6,\"radiusIn\":5}", "x")
+                        .body()
+                        .toString())
                 .contains("is no hand bender");
         assertThat(revise(lead, key, "{\"kind\":\"machine\",\"takeUpIn\":6,\"radiusIn\":5}", " ")
                         .status())

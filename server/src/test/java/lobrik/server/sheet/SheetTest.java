@@ -156,8 +156,8 @@ class SheetTest {
     }
 
     private PDDocument blank(String definition) throws IOException {
-        return Loader.loadPDF(runa.file(
-                "/api/sheets/blank", "{\"exercise\":" + exercise("Before the bend", definition, "") + "}"));
+        return Loader.loadPDF(
+                runa.file("/api/sheets/blank", "{\"exercise\":" + exercise("Before the bend", definition, "") + "}"));
     }
 
     @ParameterizedTest
