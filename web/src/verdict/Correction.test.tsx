@@ -18,13 +18,13 @@ const reading = { id: 'r1', value: 17.5, typed: '17 1/2' } as NonNullable<Featur
 const leg = { id: 'leg', unit: 'in', asked: 17.625, target: 17.625, tolerance: 0.125, reading } as Feature;
 const attempt = { id: 'a1', trainee: { fullName: 'Ada Finch' } } as Attempt;
 
-function opened() {
+function opened(of: Attempt = attempt, feature: Feature = leg) {
   const keep = vi.fn().mockResolvedValue(undefined);
   const onDone = vi.fn();
   drawnIn(
     'in',
     <OutboxContext value={{ keep } as unknown as Outbox}>
-      <Correction attempt={attempt} feature={leg} bends={1} onDone={onDone} />
+      <Correction attempt={of} feature={feature} bends={1} onDone={onDone} />
     </OutboxContext>,
   );
   return { keep, onDone };
@@ -49,6 +49,20 @@ it('offers what usually happened, and keeps the reason that was pressed with the
   });
   const [entry] = keep.mock.calls[0] as [{ task: { body: object } }];
   expect(entry.task.body).toMatchObject({ feature: 'leg', text: '17 5/8', corrects: 'r1', reason: 'Tape tilted' });
+});
+
+it('is by protractor where what it corrects was, and of the same stage', async () => {
+  const over = { ...attempt, bench: { floor: { deg: 0.5 } } } as Attempt;
+  const angle = { ...leg, id: 'angle1', unit: 'deg', target: 90 } as Feature;
+  const { keep, onDone } = opened(over, { ...angle, reading: { ...reading, value: 90, level: null, stage: 2 } });
+  fireEvent.change(screen.getByLabelText('Angle, right reading'), { target: { value: '91' } });
+  fireEvent.click(screen.getByRole('button', { name: 'Misread' }));
+  fireEvent.click(screen.getByRole('button', { name: 'Keep the correction' }));
+  await waitFor(() => {
+    expect(onDone).toHaveBeenCalled();
+  });
+  const [entry] = keep.mock.calls[0] as [{ task: { body: object } }];
+  expect(entry.task.body).toMatchObject({ byLevel: false, stage: 2 });
 });
 
 it('takes own words for what happened', () => {

@@ -6,6 +6,7 @@ import { featureName } from '../entry/features';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { takenWords } from '../measure/datum';
+import { takenOff } from '../measure/level';
 import { useKeep } from '../queue/outboxContext';
 import { kindOfUnit } from '../entry/figures';
 
@@ -58,6 +59,9 @@ export function Correction({ attempt, feature, bends, onDone }: CorrectionProps)
         reason: reason.trim(),
         takenWith: 'keys',
         takenAt: new Date().toISOString(),
+        stage: feature.reading.stage,
+        // As what it corrects: by protractor, or by level before anybody read the floor.
+        ...(takenOff(attempt, feature.id) !== 0 && feature.reading.level == null ? { byLevel: false } : {}),
         ...(feature.taken === undefined ? {} : { from: feature.taken.from }),
       },
     }).then(onDone);

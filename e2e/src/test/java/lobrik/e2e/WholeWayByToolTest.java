@@ -56,7 +56,7 @@ class WholeWayByToolTest {
                         Map.of(),
                         "ready-made elbows are square",
                         Map.of(),
-                        List.of("soft", "Hold"),
+                        List.of("Warm from", "hold it until it is cold"),
                         9));
     }
 

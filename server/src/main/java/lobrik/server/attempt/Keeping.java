@@ -223,7 +223,8 @@ public class Keeping {
         flush();
         Attempt attempt = before.attempt();
         Measured now = before.with(ledger);
-        boolean toFollow = attempt.isNotedComplete() || now.assessment().isComplete();
+        // What is corrected of a piece as it was first bent follows too, while it is measured anew.
+        boolean toFollow = attempt.isNotedComplete() || now.settled().isComplete();
         attempt.note(now.assessment().isComplete());
         live.changed(before.trainee().cohortId(), attempt.traineeId(), attempt.id());
         if (toFollow) {

@@ -141,6 +141,7 @@ class BentAgainTest extends ClassOfTwo {
                         .asString())
                 .isEqualTo("another-stage");
         String wrong = first.at("/features/2/reading/id").asString();
+        double before = piece("points").asDouble();
         Answer corrected = reading(
                 "{\"feature\":\"angle1\",\"text\":\"85\",\"corrects\":\"" + wrong + "\",\"reason\":\"misread\"}");
         assertThat(corrected.status()).isEqualTo(200);
@@ -148,6 +149,7 @@ class BentAgainTest extends ClassOfTwo {
                 .as("it is of the piece as first bent")
                 .isEqualTo("open");
         assertThat(corrected.at("/bench/stages/0/before/off").toString()).contains("-5");
+        assertThat(piece("points").asDouble()).as("5° short costs more than 4°").isLessThan(before);
     }
 
     @Test
