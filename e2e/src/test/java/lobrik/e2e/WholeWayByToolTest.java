@@ -108,7 +108,7 @@ class WholeWayByToolTest {
         }
         page.getByText("See the verdict").click();
         assertThat(page.getByTestId("score")).containsText("100");
-        School.go(page, "/progress/" + trainee);
+        School.go(page, "/progress/" + trainee + "?bend=" + way.kind());
         assertThat(page.getByLabel("Pieces", new Page.GetByLabelOptions().setExact(true))
                         .getByRole(AriaRole.ROW)
                         .filter(new Locator.FilterOptions().setHasText(title))
