@@ -5,6 +5,9 @@ declare module 'bench-core' {
   /** What was typed for a feature: its value, or what is wrong with it and what was probably meant. */
   export function read(feature: string, text: string, bare: 'in' | 'mm'): TextRead;
 
+  /** What was typed for a level on the floor, with its sign: degrees, or what is wrong with it. */
+  export function floor(text: string): TextRead;
+
   /** What was typed into a field that takes a size: its value, or what is wrong with it. */
   export function quantity(kind: 'length' | 'signedLength' | 'distance' | 'angle' | 'percentage', text: string, bare: 'in' | 'mm'): TextRead;
 

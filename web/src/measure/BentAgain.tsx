@@ -79,7 +79,9 @@ function WhichBends({
           const name = bends.length === 1 ? 'The bend' : `Bend ${String(bend)}`;
           return (
             <fieldset key={bend} className="flex flex-wrap items-center gap-2">
-              <legend className="float-left w-24 pt-2 text-lg">{name}</legend>
+              <legend className="float-left w-24 pt-2 text-lg max-sm:float-none max-sm:w-full max-sm:pt-0">
+                {name}
+              </legend>
               {CHANGES.map(({ value, name: word }) => (
                 <button
                   key={word}

@@ -28,20 +28,23 @@ test('the floor is read once, for the bench', async () => {
   fireEvent.change(field, { target: { value: '- 1/2' } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep the floor' }));
   expect(keep.mock.calls).toMatchObject([
-    [{ kind: 'fact', body: { fact: { kind: 'floor', text: '-1/2', bench: true } } }],
+    [{ kind: 'fact', body: { fact: { kind: 'floor', text: '- 1/2', bench: true } } }],
   ]);
   await waitFor(() => {
     expect(screen.queryByRole('button', { name: 'Keep the floor' })).toBeNull();
   });
 });
 
-test('what is no angle is not kept', () => {
+test.each([
+  ['flat', 'is not part of'],
+  ['12', 'lay the level on the floor'],
+])('what is no floor, %s, is not kept, and it is said why', (text, why) => {
   note(null);
   fireEvent.click(screen.getByRole('button', { name: 'Floor…' }));
-  fireEvent.change(screen.getByLabelText(/The level on the floor reads/), { target: { value: 'flat' } });
+  fireEvent.change(screen.getByLabelText(/The level on the floor reads/), { target: { value: text } });
   fireEvent.click(screen.getByRole('button', { name: 'Keep the floor' }));
   expect(keep).not.toHaveBeenCalled();
-  expect(screen.getByRole('alert').textContent).toContain('+½');
+  expect(screen.getByRole('alert').textContent).toContain(why);
 });
 
 test('whoever reads by protractor says so', () => {

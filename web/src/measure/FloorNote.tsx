@@ -3,7 +3,7 @@ import type { Attempt } from '../api/queries';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { useKeep } from '../queue/outboxContext';
 import { quantityText } from '../entry/figures';
-import { floorUnder, tiltOf } from './level';
+import { floorUnder } from './level';
 
 /**
  * What the level reads on the floor, beside an angle that is read with it: read once for the piece or for the bench, and taken off
@@ -69,17 +69,18 @@ function FloorForm({ attempt, onDone }: { attempt: Attempt; onDone: () => void }
   const core = useBenchCore();
   const [text, setText] = useState('');
   const [bench, setBench] = useState(true);
-  const [wrong, setWrong] = useState(false);
+  const [wrong, setWrong] = useState<string>();
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
-    if (core === undefined || tiltOf(core, text) === undefined) {
-      setWrong(true);
+    const read = core?.floor(text);
+    if (read === undefined || 'problem' in read) {
+      setWrong(read?.problem);
       return;
     }
     void keep({
       kind: 'fact',
       body: {
-        fact: { kind: 'floor', text: text.replace(/^(\s*[+\-−])\s+/, '$1').trim(), bench },
+        fact: { kind: 'floor', text: text.trim(), bench },
         takenAt: new Date().toISOString(),
       },
     }).then(onDone);
@@ -100,7 +101,7 @@ function FloorForm({ attempt, onDone }: { attempt: Attempt; onDone: () => void }
           maxLength={12}
           className="figures h-11 w-24 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-xl"
           onChange={(event) => {
-            setWrong(false);
+            setWrong(undefined);
             setText(event.target.value);
           }}
         />
@@ -118,9 +119,9 @@ function FloorForm({ attempt, onDone }: { attempt: Attempt; onDone: () => void }
         />
         for all that is measured at bench {attempt.trainee.bench} today
       </label>
-      {wrong && (
+      {wrong !== undefined && (
         <p role="alert" className="text-error">
-          ✕ Give degrees with their sign, such as +½, −0.3 or 0.
+          ✕ {wrong}
         </p>
       )}
       <div className="flex gap-2">

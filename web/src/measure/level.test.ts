@@ -1,7 +1,6 @@
-import * as core from 'bench-core';
 import { describe, expect, it } from 'vitest';
 import type { Attempt } from '../api/queries';
-import { floorUnder, isByLevel, levelWords, takenOff, tiltOf } from './level';
+import { floorUnder, isByLevel, levelWords, takenOff } from './level';
 
 const over = (deg?: number): Attempt =>
   ({ bench: deg === undefined ? {} : { floor: { deg, text: String(deg) } } }) as unknown as Attempt;
@@ -21,10 +20,5 @@ describe('a level', () => {
   it('says both figures and what they come to', () => {
     expect(levelWords({ readDeg: 89.5, floorDeg: 0.5 })).toBe('89.5° read, floor +0.5°, so 89°');
     expect(levelWords({ readDeg: 89, floorDeg: -1 })).toBe('89° read, floor −1°, so 90°');
-  });
-
-  it('is read on the floor with its sign', () => {
-    expect(['+½', '+1/2', '−0.3', '- 1 1/2', '0'].map((text) => tiltOf(core, text))).toEqual([0.5, 0.5, -0.3, -1.5, 0]);
-    expect(tiltOf(core, 'flat')).toBeUndefined();
   });
 });

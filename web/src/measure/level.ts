@@ -1,6 +1,5 @@
 import type { Schemas } from '../api/client';
 import type { Attempt } from '../api/queries';
-import type { BenchCore } from '../benchcore/useBenchCore';
 import { featureOf } from '../entry/features';
 import { quantityText } from '../entry/figures';
 
@@ -12,13 +11,6 @@ export function isByLevel(feature: string): boolean {
 /** What the level reads on the floor under this piece; a device may remember a piece from before that was asked. */
 export function floorUnder(attempt: Attempt): Schemas['TiltView'] | undefined {
   return (attempt.bench as Partial<Schemas['BenchNotes']>).floor ?? undefined;
-}
-
-/** Degrees with their sign as a floor is read, +½ or −0.3, read by the core but for the sign; nothing for what is no angle. */
-export function tiltOf(core: BenchCore, text: string): number | undefined {
-  const [, sign = '', size = ''] = /^\s*([+\-−]?)\s*(.*)$/.exec(text) ?? [];
-  const said = core.read('angle1', size, 'in');
-  return 'value' in said ? (sign === '-' || sign === '−' ? -said.value : said.value) : undefined;
 }
 
 /** Degrees that are taken off a reading of this feature. */

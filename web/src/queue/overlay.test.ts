@@ -119,6 +119,10 @@ describe('a floor that waits', () => {
 describe('the core in the browser', () => {
   it('reads, judges and asks as the core in the server does', () => {
     expect(core.read('leg', '14 3/8', 'in')).toEqual({ value: 14.375 });
+    expect(['+½', '+1/2', '- 1/2', '−0.3', '0'].map((text) => core.floor(text))).toEqual(
+      [0.5, 0.5, -0.5, -0.3, 0].map((value) => ({ value })),
+    );
+    expect(core.floor('12')).toMatchObject({ code: 'out-of-range' });
     expect(core.read('leg', '14 9/8', 'in')).toMatchObject({ suggestion: '15 1/8' });
     expect(core.judge('leg', 14.5, 14.375, 0.125, 0.25)).toMatchObject({ credit: 0.7, band: 'within' });
     expect(core.judge('leg', 14.125, 14.375, 0.125, 0.25)).toMatchObject({ credit: 0.7, band: 'within' });

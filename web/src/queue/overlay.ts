@@ -1,7 +1,7 @@
 import type { Schemas } from '../api/client';
 import type { BenchCore } from '../benchcore/useBenchCore';
 import { backOf } from '../measure/datum';
-import { takenOff, tiltOf } from '../measure/level';
+import { takenOff } from '../measure/level';
 import { isReadAnew, stageOf, stagesOf } from '../measure/stages';
 import type { Entry } from './entries';
 
@@ -182,7 +182,7 @@ function withFact(
         ...bench,
         floor: {
           ...written,
-          deg: (core === undefined ? undefined : tiltOf(core, fact.text ?? '')) ?? 0,
+          deg: floorDegrees(core, fact.text ?? ''),
           text: fact.text ?? '',
           bench: fact.bench === true,
         },
@@ -194,4 +194,9 @@ function withFact(
     default:
       return bench;
   }
+}
+
+function floorDegrees(core: BenchCore | undefined, text: string): number {
+  const read = core?.floor(text);
+  return read !== undefined && 'value' in read ? read.value : 0;
 }

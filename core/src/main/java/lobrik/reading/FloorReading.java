@@ -32,6 +32,16 @@ public record FloorReading(Angle tilt) {
         faults.refuseIfAny();
     }
 
+    /**
+     * What was typed for a floor: degrees with their sign.
+     *
+     * @throws lobrik.measure.RefusedText for what is no angle
+     * @throws lobrik.fault.Refused if it is steeper than a floor is
+     */
+    public static FloorReading parse(String text) {
+        return new FloorReading(Angle.parseSigned(text));
+    }
+
     /** Whether a feature is read with a level, against the horizontal: angles are; planes are seen along the conduit. */
     public static boolean concerns(FeatureId feature) {
         return feature.kind() == FeatureKind.ANGLE;

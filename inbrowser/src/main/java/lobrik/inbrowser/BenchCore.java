@@ -9,6 +9,7 @@ import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.measure.RefusedText;
 import lobrik.measure.TapeDivision;
+import lobrik.reading.FloorReading;
 import lobrik.reading.Nudge;
 import lobrik.reading.ReadingText;
 import lobrik.reading.TypingSlip;
@@ -38,8 +39,19 @@ public final class BenchCore {
         } catch (RefusedText refused) {
             return problem(refused);
         } catch (Refused refused) {
-            return problem(
-                    message(refused), "", refused.faults().getFirst().code().id());
+            return problem(refused);
+        }
+    }
+
+    /** What was typed for a level on the floor, with its sign: degrees, or what is wrong with it. */
+    @JSExport
+    public static TextRead floor(String text) {
+        try {
+            return value(FloorReading.parse(text).tilt().degrees());
+        } catch (RefusedText refused) {
+            return problem(refused);
+        } catch (Refused refused) {
+            return problem(refused);
         }
     }
 
@@ -131,6 +143,10 @@ public final class BenchCore {
     private static TextRead problem(RefusedText refused) {
         String code = refused.reason().name().toLowerCase(Locale.ROOT).replace('_', '-');
         return problem(message(refused), refused.suggestion().orElse(""), code);
+    }
+
+    private static TextRead problem(Refused refused) {
+        return problem(message(refused), "", refused.faults().getFirst().code().id());
     }
 
     private static String message(RuntimeException refused) {

@@ -22,17 +22,23 @@ import org.springframework.stereotype.Component;
 class BenchFloors {
 
     private final EntityManager entities;
+    private final FloorsUnder floorsUnder;
     private final Clock clock;
 
-    BenchFloors(EntityManager entities, Clock clock) {
+    BenchFloors(EntityManager entities, FloorsUnder floorsUnder, Clock clock) {
         this.entities = entities;
+        this.floorsUnder = floorsUnder;
         this.clock = clock;
     }
 
     /** What was last read for the bench of a trainee today, as a fact of an attempt that begins there: it is kept with each. */
     Optional<FactRow> at(Trainee trainee, Attempt attempt) {
         return Optional.ofNullable(today(trainee.cohortId()).get(trainee.bench()))
-                .map(row -> FactRow.by(row.takenBy(), UUID.randomUUID(), attempt.id(), row.said(), row.takenAt()));
+                .map(row -> copy(row, attempt));
+    }
+
+    private static FactRow copy(FactRow floor, Attempt attempt) {
+        return FactRow.by(floor.takenBy(), UUID.randomUUID(), attempt.id(), floor.said(), floor.takenAt());
     }
 
     /** What was last read today for the benches of a cohort, by bench. */
@@ -52,11 +58,8 @@ class BenchFloors {
         if (read.isEmpty()) {
             return Map.of();
         }
-        Set<UUID> aside = entities.createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
-                .setParameter(
-                        "ids", read.stream().map(each -> each.floor().id()).toList())
-                .getResultStream()
-                .collect(Collectors.toSet());
+        Set<UUID> aside =
+                floorsUnder.aside(read.stream().map(each -> each.floor().id()).toList());
         Map<Integer, FactRow> last = new HashMap<>();
         read.stream()
                 .collect(Collectors.groupingBy(FloorOfBench::bench))
@@ -93,12 +96,7 @@ class BenchFloors {
         return blank.stream()
                 .map(piece -> Optional.ofNullable(trainees.get(piece.attempt().traineeId()))
                         .flatMap(trainee -> Optional.ofNullable(floors.get(trainee.bench())))
-                        .map(row -> piece.with(FactRow.by(
-                                row.takenBy(),
-                                UUID.randomUUID(),
-                                piece.attempt().id(),
-                                row.said(),
-                                row.takenAt())))
+                        .map(row -> piece.with(copy(row, piece.attempt())))
                         .orElse(piece))
                 .toList();
     }

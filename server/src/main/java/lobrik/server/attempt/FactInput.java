@@ -87,7 +87,7 @@ final class FactInput {
     private static Fact.Floor floor(Fact.Floor sent) {
         String typed = require("/fact/text", sent.text(), "give what the level reads on the floor, with its sign")
                 .strip();
-        Angle tilt = new FloorReading(Angle.parseSigned(typed)).tilt();
+        Angle tilt = FloorReading.parse(typed).tilt();
         return new Fact.Floor(typed, tilt.degrees(), Boolean.TRUE.equals(sent.bench()));
     }
 

@@ -42,15 +42,21 @@ public class FloorsUnder {
                 .setParameter("cohorts", cohortIds)
                 .getResultStream()
                 .collect(Collectors.groupingBy(FactRow::attemptId));
-        List<UUID> ids =
-                floors.values().stream().flatMap(List::stream).map(FactRow::id).toList();
         return new Known(
                 floors,
-                ids.isEmpty()
-                        ? Set.of()
-                        : entities.createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
-                                .setParameter("ids", ids)
-                                .getResultStream()
-                                .collect(Collectors.toSet()));
+                aside(floors.values().stream()
+                        .flatMap(List::stream)
+                        .map(FactRow::id)
+                        .toList()));
+    }
+
+    /** Those of some entries that were set aside. */
+    Set<UUID> aside(List<UUID> ids) {
+        return ids.isEmpty()
+                ? Set.of()
+                : entities.createQuery("select recordId from SetAside where recordId in :ids", UUID.class)
+                        .setParameter("ids", ids)
+                        .getResultStream()
+                        .collect(Collectors.toSet());
     }
 }

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import lobrik.assessment.WhatCounts;
@@ -91,33 +92,42 @@ class Ledgers {
         return ledgers;
     }
 
+    /** What a row is, as {@link #EVERY_ROW_OF} names it. */
+    private enum Kind {
+        READING,
+        FACT,
+        PHOTO,
+        ASIDE,
+        SEAL,
+        STEP
+    }
+
     private static void read(String kind, String written, Map<UUID, Pages> pages) {
-        switch (kind) {
-            case "reading" -> {
+        switch (Kind.valueOf(kind.toUpperCase(Locale.ROOT))) {
+            case READING -> {
                 ReadingRow row = ROWS.readValue(written, ReadingRow.class);
                 of(pages, row.attemptId()).readings.add(row);
             }
-            case "fact" -> {
+            case FACT -> {
                 FactRow row = ROWS.readValue(written, FactRow.class);
                 of(pages, row.attemptId()).facts.add(row);
             }
-            case "photo" -> {
+            case PHOTO -> {
                 Photo.Caption row = ROWS.readValue(written, Photo.Caption.class);
                 of(pages, row.attemptId()).photos.add(row);
             }
-            case "aside" -> {
+            case ASIDE -> {
                 SetAside row = ROWS.readValue(written, SetAside.class);
                 of(pages, row.attemptId()).setAside.add(row);
             }
-            case "seal" -> {
+            case SEAL -> {
                 Seal row = ROWS.readValue(written, Seal.class);
                 of(pages, row.attemptId()).seals.add(row);
             }
-            case "step" -> {
+            case STEP -> {
                 StepRow row = ROWS.readValue(written, StepRow.class);
                 of(pages, row.attemptId()).steps.add(row);
             }
-            default -> throw new IllegalStateException(kind);
         }
     }
 
