@@ -21,7 +21,7 @@ export interface MatrixFilter {
   preset?: string;
 }
 
-/** Trainees by kinds of bend. */
+/** Trainees by families of bends. */
 export function useMatrix(cohortId: string | undefined, filter: MatrixFilter) {
   return useQuery<Schemas['MatrixView'], Problem>({
     queryKey: ['progress', 'matrix', cohortId, filter],
@@ -54,6 +54,14 @@ export function useBenderInPoints() {
   return useQuery<Schemas['PointsChoice'], Problem>({
     queryKey: ['progress', 'benders', 'points'],
     queryFn: () => body(api.GET('/api/benders/points')),
+  });
+}
+
+/** In which order bends are learnt. */
+export function useCurriculum() {
+  return useQuery<Schemas['CurriculumView'], Problem>({
+    queryKey: ['progress', 'curriculum'],
+    queryFn: () => body(api.GET('/api/curriculum')),
   });
 }
 

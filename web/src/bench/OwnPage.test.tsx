@@ -31,7 +31,7 @@ test('where somebody stands, what to work on and what was signed', async () => {
     passes: 1,
     families: [
       {
-        kind: 'stub90',
+        id: 'stub90.machine',
         standing: 'learning',
         pieces: 1,
         recent: [],
@@ -39,13 +39,15 @@ test('where somebody stands, what to work on and what was signed', async () => {
       },
     ],
     habits: ['Legs come out long.'],
-    next: { kind: 'offset', reason: 'order', sentence: 'Not tried yet.' },
-    signOffs: [{ kind: 'kick', signedAt: '2026-11-20T10:00:00Z', signedBy: 'Runa Tolvane', withdrawnAt: null }],
+    next: { family: 'offset.former', reason: 'order', sentence: 'Not tried yet.' },
+    signOffs: [{ family: 'kick', signedAt: '2026-11-20T10:00:00Z', signedBy: 'Runa Tolvane', withdrawnAt: null }],
   });
   expect(await screen.findByRole('heading', { name: 'Ada Finch' })).toBeTruthy();
   expect(screen.getByText('1 piece measured, 1 passed')).toBeTruthy();
   expect(screen.getByText(/Legs come out long/)).toBeTruthy();
   expect(screen.getByText(/on 1 of 2 days/).textContent).toContain('○');
+  expect(screen.getByText('Stub ninety at the machine')).toBeTruthy();
+  expect(screen.getByText('Offset with heat')).toBeTruthy();
   expect(screen.getByText(/signed by Runa Tolvane/)).toBeTruthy();
 });
 

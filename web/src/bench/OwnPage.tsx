@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
-import { kindOf, type Kind } from '../bends/kinds';
+import { familyOf } from '../bends/families';
 import { BendGlyph } from '../progress/BendGlyph';
 import { PieceMarks, piecesInWords } from '../progress/PieceMarks';
 import { StandingMark } from '../progress/StandingMark';
@@ -48,15 +48,16 @@ export default function OwnPage() {
           </p>
         ))}
         <p>
-          Next: <b>{kindOf(next.kind).name}</b>. {next.reason === 'habit' ? 'To get rid of that habit.' : next.sentence}
+          Next: <b>{familyOf(next.family).name}</b>.{' '}
+          {next.reason === 'habit' ? 'To get rid of that habit.' : next.sentence}
         </p>
       </section>
       <ul>
         {families.map((family) => (
-          <li key={family.kind} className="grid grid-cols-[1fr_auto] gap-x-3 border-b border-base-300 py-2">
+          <li key={family.id} className="grid grid-cols-[1fr_auto] gap-x-3 border-b border-base-300 py-2">
             <span className="flex items-center gap-3 text-xl leading-tight font-semibold">
-              <BendGlyph kind={family.kind as Kind} />
-              {kindOf(family.kind).name}
+              <BendGlyph kind={familyOf(family.id).kind} />
+              {familyOf(family.id).name}
             </span>
             <span className="flex items-center gap-2">
               <StandingMark standing={family.standing} />
@@ -97,10 +98,10 @@ function Signed({ signOffs }: { signOffs: Own['signOffs'] }) {
   return (
     <ul className="text-lg leading-snug">
       {signOffs.map((signature) => (
-        <li key={signature.kind + signature.signedAt}>
+        <li key={signature.family + signature.signedAt}>
           {signature.withdrawnAt == null ? '●' : '✕'}{' '}
           <span className={signature.withdrawnAt == null ? '' : 'line-through'}>
-            {kindOf(signature.kind).name}, signed by {signature.signedBy}, {day(signature.signedAt)}
+            {familyOf(signature.family).name}, signed by {signature.signedBy}, {day(signature.signedAt)}
           </span>
           {signature.withdrawnAt != null && ` withdrawn ${day(signature.withdrawnAt)}: ${signature.reason ?? ''}`}
         </li>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { kindOf } from '../bends/kinds';
+import { inSentence } from '../bends/families';
 import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -12,7 +12,7 @@ type FamilyOfPieces = Schemas['FamilyView'];
 type FeatureTrend = Schemas['FeatureTrend'];
 
 /**
- * One kind of bend: scores and deviations over time, and every piece that is shown.
+ * One family of bends: scores and deviations over time, and every piece that is shown.
  *
  * @param first feature to show, such as one with a habit; else the one that takes up most of its tolerance
  */
@@ -22,7 +22,7 @@ export function Family({ family, first }: { family: FamilyOfPieces; first: strin
   const feature = family.features.find((each) => each.feature === chosen) ?? widest(family);
   const bends = family.features.filter(({ feature: id }) => featureOf(id).kind === 'angle').length;
   if (family.history.length === 0 || feature === undefined) {
-    return <p className="py-4 text-xl">No {kindOf(family.kind).name.toLowerCase()} is measured to the end yet.</p>;
+    return <p className="py-4 text-xl">No {inSentence(family.id)} is measured to the end yet.</p>;
   }
   return (
     <>

@@ -2,7 +2,8 @@ import { toldApart } from '../frame/people';
 import { Link } from 'react-router';
 import { useMatrix, type MatrixFilter } from '../api/progress';
 import type { Schemas } from '../api/client';
-import { kindOf, type Kind } from '../bends/kinds';
+import { familyOf, TOOL_MARK } from '../bends/families';
+import type { Kind } from '../bends/kinds';
 import { useAddress } from '../frame/address';
 import { BendGlyph } from './BendGlyph';
 import { useKeptScroll } from './kept';
@@ -15,7 +16,7 @@ import { Week } from './Week';
 
 const UUID = /^[\da-f]{8}(-[\da-f]{4}){3}-[\da-f]{12}$/i;
 
-/** Trainees by kinds of bend: where everybody stands, with the last pieces; and what this week was like. */
+/** Trainees by families of bends: where everybody stands, with the last pieces; and what this week was like. */
 export function Matrix({ cohortId }: { cohortId: string | undefined }) {
   const [search, change] = useAddress();
   const read = (name: string) => search.get(name) ?? undefined;
@@ -36,12 +37,12 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
       </p>
     );
   }
-  const { kinds, rows, catchingUpPercent, leftOut } = matrix.data;
+  const { families, rows, catchingUpPercent, leftOut } = matrix.data;
   const called = toldApart(rows);
   return (
     <div className="flex h-full min-h-0 max-lg:flex-col max-lg:overflow-y-auto">
       <div className="flex min-h-0 min-w-0 flex-1 flex-col max-lg:flex-none">
-        <MatrixFilters filter={filter} sorting={sorting} kinds={kinds} onChange={change} />
+        <MatrixFilters filter={filter} sorting={sorting} families={families} onChange={change} />
         {leftOut > 0 && (
           <span role="status" className="text-sm">
             ▲ {leftOut === 1 ? 'One piece' : `${String(leftOut)} pieces`} of the school could not be counted up anew and
@@ -56,7 +57,7 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
         <div ref={box} className="min-h-0 flex-1 overflow-auto" tabIndex={0} role="region" aria-label="Cohort matrix">
           <table className="border-separate border-spacing-0 leading-none">
             <caption className="sr-only">
-              Trainees by kinds of bend. Each cell says where a trainee stands and how the last pieces went.
+              Trainees by kinds of bend and tool. Each cell says where a trainee stands and how the last pieces went.
             </caption>
             <thead>
               <tr>
@@ -66,13 +67,13 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
                 >
                   Trainee
                 </th>
-                {kinds.map((kind) => (
-                  <KindHead
-                    key={kind}
-                    kind={kind as Kind}
-                    current={sorting === `bend:${kind}`}
+                {families.map((id) => (
+                  <FamilyHead
+                    key={id}
+                    id={id}
+                    current={sorting === `bend:${id}`}
                     onSort={() => {
-                      change({ sort: sorting === `bend:${kind}` ? undefined : `bend:${kind}` });
+                      change({ sort: sorting === `bend:${id}` ? undefined : `bend:${id}` });
                     }}
                   />
                 ))}
@@ -92,7 +93,8 @@ export function Matrix({ cohortId }: { cohortId: string | undefined }) {
   );
 }
 
-function KindHead({ kind, current, onSort }: { kind: Kind; current: boolean; onSort: () => void }) {
+function FamilyHead({ id, current, onSort }: { id: string; current: boolean; onSort: () => void }) {
+  const { kind, tool } = familyOf(id);
   return (
     <th
       scope="col"
@@ -106,6 +108,7 @@ function KindHead({ kind, current, onSort }: { kind: Kind; current: boolean; onS
       >
         <BendGlyph kind={kind} />
         {SHORT[kind]}
+        {TOOL_MARK[tool] !== undefined && <span className="text-sm">{TOOL_MARK[tool]}</span>}
       </button>
     </th>
   );
@@ -140,7 +143,7 @@ function MatrixRow({ row, name }: { row: Schemas['MatrixRow']; name: string }) {
         </Link>
       </th>
       {row.cells.map((cell) => (
-        <Cell key={cell.kind} row={row} cell={cell} />
+        <Cell key={cell.family} row={row} cell={cell} />
       ))}
     </tr>
   );
@@ -155,11 +158,11 @@ function lastBent(at: string): string {
 
 function Cell({ row, cell }: { row: Schemas['MatrixRow']; cell: Schemas['MatrixCell'] }) {
   const nothing = cell.standing === 'notTried' && cell.recent.length === 0;
-  const words = `${row.fullName}, ${kindOf(cell.kind).name}: ${STANDINGS[cell.standing].name}, ${piecesInWords(cell.recent)}`;
+  const words = `${row.fullName}, ${familyOf(cell.family).name}: ${STANDINGS[cell.standing].name}, ${piecesInWords(cell.recent)}`;
   return (
     <td className="border-b border-base-300 p-0">
       <Link
-        to={`/progress/${row.traineeId}?bend=${cell.kind}`}
+        to={`/progress/${row.traineeId}?bend=${cell.family}`}
         aria-label={words}
         title={words}
         className="flex min-h-[2.75rem] w-[4.85rem] flex-col justify-center px-1 hover:bg-base-200"

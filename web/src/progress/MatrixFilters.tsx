@@ -1,19 +1,19 @@
 import type { ReactNode } from 'react';
 import { type MatrixFilter } from '../api/progress';
 import { useJudgingPresets, useShed } from '../api/queries';
-import { kindOf } from '../bends/kinds';
+import { familyOf } from '../bends/families';
 import { BUTTON } from '../library/button';
 import type { Sorting } from './sorting';
 
 interface MatrixFiltersProps {
   filter: MatrixFilter;
   sorting: Sorting;
-  kinds: readonly string[];
+  families: readonly string[];
   onChange: (changes: Record<string, string | undefined>) => void;
 }
 
 /** Picks the pieces that are shown, and the order of the rows. Where somebody stands follows from all pieces. */
-export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFiltersProps) {
+export function MatrixFilters({ filter, sorting, families, onChange }: MatrixFiltersProps) {
   const shed = useShed();
   const presets = useJudgingPresets();
   const any = Object.keys(filter).length > 0;
@@ -89,9 +89,9 @@ export function MatrixFilters({ filter, sorting, kinds, onChange }: MatrixFilter
         <option value="bench">by bench</option>
         <option value="name">by name</option>
         <option value="last">longest not bent</option>
-        {kinds.map((kind) => (
-          <option key={kind} value={`bend:${kind}`}>
-            {kindOf(kind).name}, furthest behind
+        {families.map((id) => (
+          <option key={id} value={`bend:${id}`}>
+            {familyOf(id).name}, furthest behind
           </option>
         ))}
       </Pick>

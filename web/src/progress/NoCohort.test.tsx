@@ -26,7 +26,7 @@ it('tells an empty school what to do first, and offers both ways', () => {
 const matrix = (resting: boolean): Schemas['MatrixView'] => ({
   cohortId: 'c',
   cohortName: 'Autumn intake',
-  kinds: [],
+  families: [],
   rows: [{ traineeId: 't', fullName: 'Ada Finch', bench: 1, lastAt: null, resting, cells: [] }],
   pieces: 0,
   slips: [],

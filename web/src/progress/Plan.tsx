@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { usePlan } from '../api/progress';
-import { kindOf, type Kind } from '../bends/kinds';
+import { familyOf } from '../bends/families';
 import { BendGlyph } from './BendGlyph';
 
 type PlanOfSession = Schemas['PlanView'];
@@ -34,7 +34,7 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
   const [changes, setChanges] = useState<Record<string, Change>>({});
   const [key, setKey] = useState(() => crypto.randomUUID());
   const parts = plan.groups.flatMap((group) => {
-    const change = changes[group.kind] ?? {};
+    const change = changes[group.family] ?? {};
     const entry = group.others.find(({ id }) => id === change.entryId) ?? group.entry;
     return entry == null || change.leftOut === true
       ? []
@@ -68,11 +68,11 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
         <Waiting ready={plan.ready} />
         {plan.groups.map((group) => (
           <GroupOfPlan
-            key={group.kind}
+            key={group.family}
             group={group}
-            change={changes[group.kind] ?? {}}
+            change={changes[group.family] ?? {}}
             onChange={(change) => {
-              setChanges((now) => ({ ...now, [group.kind]: { ...now[group.kind], ...change } }));
+              setChanges((now) => ({ ...now, [group.family]: { ...now[group.family], ...change } }));
             }}
           />
         ))}
@@ -112,24 +112,24 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
   );
 }
 
-/** Who can be signed off before they bend anything else, by kind of bend. */
+/** Who can be signed off before they bend anything else, by family of bends. */
 function Waiting({ ready }: { ready: PlanOfSession['ready'] }) {
   if (ready.length === 0) {
     return null;
   }
-  const kinds = [...new Set(ready.map(({ kind }) => kind))];
+  const families = [...new Set(ready.map(({ family }) => family))];
   return (
     <section aria-label="Signatures that wait" className="border-b border-base-300 py-2 leading-snug">
       <h2 className="text-xl font-semibold">Ready for sign-off first</h2>
-      {kinds.map((kind) => (
-        <p key={kind}>
-          <b>{kindOf(kind).name}:</b>{' '}
+      {families.map((family) => (
+        <p key={family}>
+          <b>{familyOf(family).name}:</b>{' '}
           {ready
-            .filter((each) => each.kind === kind)
+            .filter((each) => each.family === family)
             .map(({ traineeId, fullName }, i) => (
               <span key={traineeId}>
                 {i > 0 && ', '}
-                <Link to={`/progress/${traineeId}?bend=${kind}`} className="underline underline-offset-4">
+                <Link to={`/progress/${traineeId}?bend=${family}`} className="underline underline-offset-4">
                   {fullName}
                 </Link>
               </span>
@@ -149,14 +149,14 @@ function GroupOfPlan({
   change: Change;
   onChange: (change: Change) => void;
 }) {
-  const name = kindOf(group.kind).name;
+  const name = familyOf(group.family).name;
   const entry = group.others.find(({ id }) => id === change.entryId) ?? group.entry;
   const taken = entry != null && change.leftOut !== true;
   return (
     <section aria-label={name} className="grid gap-x-6 border-b border-base-300 py-3 md:grid-cols-[20rem_1fr]">
       <div>
         <h2 className="flex items-center gap-3 text-2xl leading-tight font-semibold">
-          <BendGlyph kind={group.kind as Kind} />
+          <BendGlyph kind={familyOf(group.family).kind} />
           {name}
         </h2>
         {entry == null ? (
@@ -217,7 +217,7 @@ function GroupOfPlan({
           <li key={traineeId} className="flex flex-wrap items-baseline gap-x-3 py-0.5 leading-snug">
             <span className="figures w-7 text-right">{bench}</span>
             <Link
-              to={`/progress/${traineeId}?bend=${group.kind}`}
+              to={`/progress/${traineeId}?bend=${group.family}`}
               className="text-lg font-semibold underline-offset-4 hover:underline"
             >
               {fullName}

@@ -6,6 +6,7 @@ import { Benders } from './Benders';
 import { Files } from './Files';
 import { Matrix } from './Matrix';
 import { NoCohort } from './NoCohort';
+import { Order } from './Order';
 import { Plan } from './Plan';
 import { Rules } from './Rules';
 
@@ -13,6 +14,7 @@ const SIDES = [
   { value: 'matrix', name: 'Cohort' },
   { value: 'plan', name: 'Next session' },
   { value: 'benders', name: 'Benders' },
+  { value: 'order', name: 'Order' },
   { value: 'rules', name: 'Sign-off rules' },
   { value: 'files', name: 'Files' },
 ] as const;
@@ -49,6 +51,7 @@ export default function Progress() {
         {!empty && side === 'matrix' && <Matrix cohortId={room.cohort?.id} />}
         {!empty && side === 'plan' && <Plan cohortId={room.cohort?.id} />}
         {side === 'benders' && <Benders />}
+        {side === 'order' && <Order />}
         {side === 'rules' && <Rules />}
         {room.cohort !== undefined && side === 'files' && <Files cohort={room.cohort} />}
       </div>

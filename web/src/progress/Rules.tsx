@@ -3,16 +3,16 @@ import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
 import { useSignOffRules } from '../api/progress';
 import { useJudgingPresets } from '../api/queries';
-import { kindOf, KINDS } from '../bends/kinds';
+import { FAMILIES, familyOf } from '../bends/families';
 import { Figure } from '../entry/Figure';
 import { BUTTON } from '../library/button';
 
 type Figures = Schemas['SignOffFigures'];
 
-/** What is asked before somebody is proposed for a sign-off: a general rule, and kinds of bend with one of their own. */
+/** What is asked before somebody is proposed for a sign-off: a general rule, and families of bends with one of their own. */
 export function Rules() {
   const rules = useSignOffRules();
-  const [edited, setEdited] = useState<{ kind: string | null; figures: Figures }>();
+  const [edited, setEdited] = useState<{ family: string | null; figures: Figures }>();
   if (rules.data === undefined) {
     return (
       <p className="p-4 text-lg" role={rules.error === null ? 'status' : 'alert'}>
@@ -30,14 +30,14 @@ export function Rules() {
       {edited === undefined ? (
         <>
           <ul className="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-            {[{ kind: null, figures: general }, ...own].map(({ kind, figures }) => (
+            {[{ family: null, figures: general }, ...own].map(({ family, figures }) => (
               <li
-                key={kind ?? ''}
+                key={family ?? ''}
                 className="grid content-between gap-2 rounded-box border-2 border-base-content/60 p-3"
               >
                 <div>
                   <h2 className="text-2xl leading-tight font-semibold">
-                    {kind === null ? 'Every kind of bend' : kindOf(kind).name}
+                    {family === null ? 'Every kind of bend' : familyOf(family).name}
                   </h2>
                   <RuleText figures={figures} />
                 </div>
@@ -46,7 +46,7 @@ export function Rules() {
                     type="button"
                     className={BUTTON}
                     onClick={() => {
-                      setEdited({ kind, figures });
+                      setEdited({ family, figures });
                     }}
                   >
                     Change
@@ -61,13 +61,13 @@ export function Rules() {
               <select
                 value=""
                 onChange={(event) => {
-                  setEdited({ kind: event.target.value, figures: general });
+                  setEdited({ family: event.target.value, figures: general });
                 }}
                 className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
               >
                 <option value="">choose a kind of bend</option>
-                {KINDS.filter(({ kind }) => !own.some((each) => each.kind === kind)).map(({ kind, name }) => (
-                  <option key={kind} value={kind}>
+                {FAMILIES.filter(({ id }) => !own.some((each) => each.family === id)).map(({ id, name }) => (
+                  <option key={id} value={id}>
                     {name}
                   </option>
                 ))}
@@ -81,7 +81,7 @@ export function Rules() {
                 {history.map((change) => (
                   <li key={change.at} className="border-t border-base-300 py-1 leading-snug">
                     {new Date(change.at).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })}, {change.by}:{' '}
-                    {change.kind == null ? 'every kind' : kindOf(change.kind).name}, {change.figures.passes} of{' '}
+                    {change.family == null ? 'every kind' : familyOf(change.family).name}, {change.figures.passes} of{' '}
                     {change.figures.of} on {change.figures.days} days
                   </li>
                 ))}
@@ -91,7 +91,7 @@ export function Rules() {
         </>
       ) : (
         <RuleForm
-          kind={edited.kind}
+          family={edited.family}
           start={edited.figures}
           onDone={() => {
             setEdited(undefined);
@@ -129,13 +129,14 @@ const COUNTS = [
   { name: 'steadyPasses', label: 'Passes to be steady' },
 ] as const;
 
-function RuleForm({ kind, start, onDone }: { kind: string | null; start: Figures; onDone: () => void }) {
+function RuleForm({ family, start, onDone }: { family: string | null; start: Figures; onDone: () => void }) {
   const client = useQueryClient();
   const presets = useJudgingPresets();
   const [figures, setFigures] = useState(start);
   const [id] = useState(() => crypto.randomUUID());
   const keep = useMutation<Schemas['RulesView'], Problem>({
-    mutationFn: () => body(api.PUT('/api/sign-off-rules/{id}', { params: { path: { id } }, body: { kind, figures } })),
+    mutationFn: () =>
+      body(api.PUT('/api/sign-off-rules/{id}', { params: { path: { id } }, body: { family, figures } })),
     onSuccess: (all) => {
       client.setQueryData(['progress', 'rules'], all);
       void client.invalidateQueries({ queryKey: ['progress'] });
@@ -157,7 +158,7 @@ function RuleForm({ kind, start, onDone }: { kind: string | null; start: Figures
       }}
     >
       <h2 className="text-2xl leading-tight font-semibold">
-        {kind === null ? 'Every kind of bend' : kindOf(kind).name}
+        {family === null ? 'Every kind of bend' : familyOf(family).name}
       </h2>
       {COUNTS.map(({ name, label }) => (
         <label key={name} className="flex items-center justify-between gap-4 text-lg">

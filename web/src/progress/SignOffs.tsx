@@ -3,23 +3,23 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
 import type { TraineePage } from '../api/progress';
-import { kindOf } from '../bends/kinds';
+import { familyOf, inSentence } from '../bends/families';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';
 import { BUTTON } from '../library/button';
 
 type Signature = Schemas['SignOffView'];
 
-/** Signing somebody off in the kind of bend that is shown, and every signature there ever was. */
+/** Signing somebody off in the family of bends that is shown, and every signature there ever was. */
 export function SignOffs({ page, family }: { page: TraineePage; family: Schemas['FamilyView'] | undefined }) {
   const [signing, setSigning] = useState(false);
   const [withdrawn, setWithdrawn] = useState<Signature>();
-  const standing = page.signOffs.find(({ kind, withdrawal }) => kind === family?.kind && withdrawal == null);
+  const standing = page.signOffs.find((each) => each.family === family?.id && each.withdrawal == null);
   return (
     <section aria-label="Sign-off">
       {family !== undefined && (
         <>
-          <h2 className="text-xl leading-tight font-semibold">Sign-off: {kindOf(family.kind).name.toLowerCase()}</h2>
+          <h2 className="text-xl leading-tight font-semibold">Sign-off: {inSentence(family.id)}</h2>
           {standing === undefined ? (
             <>
               <ul className="mt-1 text-lg leading-snug">
@@ -86,7 +86,7 @@ function Signatures({
         {signatures.map((signature) => (
           <li key={signature.id} className="border-t border-base-content/40 pt-1 leading-tight">
             <span className={signature.withdrawal == null ? 'font-semibold' : 'line-through'}>
-              {kindOf(signature.kind).name}
+              {familyOf(signature.family).name}
             </span>
             <span className="block text-sm leading-snug">
               {signature.signedBy}, {moment(signature.signedAt)}, on {signature.evidence.length}{' '}
@@ -110,7 +110,7 @@ function Signatures({
               <button
                 type="button"
                 className={`${BUTTON} mt-1 min-h-9 text-sm`}
-                aria-label={`Withdraw the signature: ${kindOf(signature.kind).name}`}
+                aria-label={`Withdraw the signature: ${familyOf(signature.family).name}`}
                 onClick={() => {
                   onWithdraw(signature);
                 }}
@@ -188,7 +188,7 @@ function SignDialog({
       body(
         api.PUT('/api/trainees/{id}/sign-offs/{key}', {
           params: { path: { id: page.traineeId, key } },
-          body: { kind: family.kind, remark: said },
+          body: { family: family.id, remark: said },
         }),
       ),
     onClose,
@@ -203,8 +203,8 @@ function SignDialog({
         }}
       >
         <p className="text-lg leading-snug">
-          I, <b>{me.fullName}</b>, sign that {page.fullName} bends a <b>{kindOf(family.kind).name.toLowerCase()}</b> by
-          themselves. Name, time, the rule and the pieces are kept with it.
+          I, <b>{me.fullName}</b>, sign that {page.fullName} bends a <b>{inSentence(family.id)}</b> by themselves. Name,
+          time, the rule and the pieces are kept with it.
         </p>
         <PiecesOf
           pieces={family.history

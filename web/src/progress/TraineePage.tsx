@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { type TraineePage as Page, useTraineeProgress } from '../api/progress';
-import { kindOf } from '../bends/kinds';
+import { familyOf } from '../bends/families';
 import { useAddress } from '../frame/address';
 import { Header } from '../frame/Header';
 import { useDisplayUnit } from '../frame/signedIn';
@@ -14,7 +14,7 @@ import { SignOffs } from './SignOffs';
 import { StandingMark } from './StandingMark';
 import { STANDINGS } from './standings';
 
-/** A trainee: habits, each kind of bend over time, signatures, and what comes next. */
+/** A trainee: habits, each family of bends over time, signatures, and what comes next. */
 export default function TraineePage() {
   const { traineeId } = useParams();
   const trainee = useTraineeProgress(traineeId);
@@ -32,7 +32,7 @@ export default function TraineePage() {
     );
   }
   const page = trainee.data;
-  const family = page.families.find(({ kind }) => kind === search.get('bend')) ?? page.families[0];
+  const family = page.families.find(({ id }) => id === search.get('bend')) ?? page.families[0];
   return (
     <div className="flex h-full flex-col">
       <Header
@@ -56,9 +56,9 @@ export default function TraineePage() {
       <div className="flex min-h-0 flex-1 max-lg:flex-col max-lg:overflow-y-auto">
         <Families
           page={page}
-          current={family?.kind}
-          onChoose={(kind) => {
-            changeAddress({ bend: kind });
+          current={family?.id}
+          onChoose={(id) => {
+            changeAddress({ bend: id });
           }}
         />
         <div ref={box} className="min-w-0 flex-1 overflow-y-auto p-4 pt-2 max-lg:overflow-visible">
@@ -67,9 +67,9 @@ export default function TraineePage() {
             <p className="py-6 text-xl">Nothing is measured to the end yet. The first piece that is, shows here.</p>
           ) : (
             <Family
-              key={family.kind}
+              key={family.id}
               family={family}
-              first={page.habits.find(({ kind, feature }) => kind === family.kind && feature != null)?.feature}
+              first={page.habits.find((habit) => habit.family === family.id && habit.feature != null)?.feature}
             />
           )}
         </div>
@@ -102,7 +102,8 @@ function Habits({ page }: { page: Page }) {
         )}
       </ul>
       <p className="mt-1 text-lg leading-snug">
-        Next: <b>{kindOf(next.kind).name}</b>. {next.reason === 'habit' ? 'To get rid of that habit.' : next.sentence}
+        Next: <b>{familyOf(next.family).name}</b>.{' '}
+        {next.reason === 'habit' ? 'To get rid of that habit.' : next.sentence}
       </p>
     </section>
   );
@@ -115,7 +116,7 @@ function Families({
 }: {
   page: Page;
   current: string | undefined;
-  onChoose: (kind: string) => void;
+  onChoose: (id: string) => void;
 }) {
   return (
     <nav
@@ -124,11 +125,11 @@ function Families({
     >
       {page.families.map((family) => (
         <FamilyButton
-          key={family.kind}
+          key={family.id}
           family={family}
-          current={family.kind === current}
+          current={family.id === current}
           onChoose={() => {
-            onChoose(family.kind);
+            onChoose(family.id);
           }}
         />
       ))}
@@ -154,7 +155,7 @@ function FamilyButton({
         current ? 'bg-base-100 shadow-[inset_4px_0_0_var(--color-base-content)]' : 'hover:bg-base-300'
       }`}
     >
-      <span className="text-lg font-semibold">{kindOf(family.kind).name}</span>
+      <span className="text-lg font-semibold">{familyOf(family.id).name}</span>
       <span className="flex items-center gap-2 text-sm">
         <StandingMark standing={family.standing} wide={44} />
         {STANDINGS[family.standing].name}

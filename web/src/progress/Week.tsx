@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import { kindOf } from '../bends/kinds';
+import { familyOf } from '../bends/families';
 import { toldApart } from '../frame/people';
 
 /** What the last seven days were like, who has not bent for two weeks, and who waits for a signature. */
@@ -8,7 +8,7 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
   const called = toldApart(matrix.rows);
   const resting = matrix.rows.filter((row) => row.resting);
   const ready = matrix.rows.flatMap((row) =>
-    row.cells.filter(({ standing }) => standing === 'ready').map(({ kind }) => ({ row, kind })),
+    row.cells.filter(({ standing }) => standing === 'ready').map(({ family }) => ({ row, family })),
   );
   const most = Math.max(1, ...matrix.slips.map(({ pieces }) => pieces));
   return (
@@ -36,14 +36,14 @@ export function Week({ matrix }: { matrix: Schemas['MatrixView'] }) {
       <h2 className="mt-4 text-xl leading-tight font-semibold">Ready for sign-off</h2>
       {ready.length === 0 && <p>Nobody at the moment.</p>}
       <ul>
-        {ready.map(({ row, kind }) => (
-          <li key={row.traineeId + kind}>
+        {ready.map(({ row, family }) => (
+          <li key={row.traineeId + family}>
             <Link
-              to={`/progress/${row.traineeId}?bend=${kind}`}
+              to={`/progress/${row.traineeId}?bend=${family}`}
               className="flex min-h-7 items-center justify-between gap-2 leading-tight underline-offset-4 hover:underline"
             >
               <span className="truncate">{called(row)}</span>
-              <span className="text-sm whitespace-nowrap">{kindOf(kind).name}</span>
+              <span className="text-sm whitespace-nowrap">{familyOf(family).name}</span>
             </Link>
           </li>
         ))}

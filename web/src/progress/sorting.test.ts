@@ -11,7 +11,7 @@ function row(fullName: string, bench: number, lastAt: string | null, standing: R
     bench,
     lastAt,
     resting: false,
-    cells: [{ kind: 'offset', standing, recent: [{ attemptId: 'a', measuredAt: '', points: bench, passed: true }] }],
+    cells: [{ family: 'offset', standing, recent: [{ attemptId: 'a', measuredAt: '', points: bench, passed: true }] }],
   };
 }
 

@@ -3,10 +3,10 @@ import { STANDING_ORDER } from './standings';
 
 type Row = Schemas['MatrixRow'];
 
-/** How rows of the matrix are sorted: by bench, by name, by who has not bent for longest, or by a kind of bend. */
+/** How rows of the matrix are sorted: by bench, by name, by who has not bent for longest, or by a family of bends. */
 export type Sorting = 'bench' | 'name' | 'last' | `bend:${string}`;
 
-/** The rows in that order; of a kind of bend, whoever is furthest behind comes first. */
+/** The rows in that order; of a family of bends, whoever is furthest behind comes first. */
 export function sorted(rows: readonly Row[], sorting: Sorting): Row[] {
   const by: (a: Row, b: Row) => number =
     sorting === 'name'
@@ -19,9 +19,9 @@ export function sorted(rows: readonly Row[], sorting: Sorting): Row[] {
   return [...rows].sort((a, b) => by(a, b) || a.bench - b.bench);
 }
 
-/** How far somebody is in a kind of bend: the standing, then the last score. */
-function behind(row: Row, kind: string): number {
-  const cell = row.cells.find((each) => each.kind === kind);
+/** How far somebody is in a family of bends: the standing, then the last score. */
+function behind(row: Row, family: string): number {
+  const cell = row.cells.find((each) => each.family === family);
   if (cell === undefined) {
     return -1;
   }

@@ -10,8 +10,8 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collector;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
 import lobrik.measure.Quantity;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
 
@@ -19,8 +19,8 @@ import lobrik.verdict.KnownBender;
  * Compares benders by what comes out of them, whoever bends and whatever is bent: a bender that makes everybody over-bend is a
  * bender to calibrate, not fifteen bad trainees.
  *
- * <p>Each piece's deviation is taken as person + bender + kind of bend + chance, fitted by {@link ThreeWayFit}. Benders are
- * compared with those that people lead to, from one to the other. The one that differs most clearly from the mean of the others
+ * <p>Each piece's deviation is taken as person with that sort of tool + bender + family of bends + chance, fitted
+ * by {@link ThreeWayFit}. Benders are compared with those that people lead to, from one to the other. The one that differs most clearly from the mean of the others
  * is set apart if that difference is no chance (Student's t, Bonferroni over all benders) and is worth telling; then the rest
  * are compared again without it, so that one bad bender makes no others look bad. Of the last two nobody can say which is off,
  * and both are named.
@@ -40,7 +40,16 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
     private static final int FEWEST_PEOPLE = 3;
 
     /** One piece: who bent it, on what, and how far it is off. */
-    public record Seen(String person, String bender, BendKind kind, Quantity off) {}
+    public record Seen(String person, String bender, Family family, Quantity off) {
+
+        /** Whoever bends by hand and at the machine: what hands do at one says nothing of what they do at the other. */
+        Hands hands() {
+            return new Hands(person, family.tool());
+        }
+    }
+
+    /** Somebody with a sort of tool. */
+    record Hands(String person, ToolKind tool) {}
 
     /** What is said of a bender. */
     public enum Finding {
@@ -114,10 +123,10 @@ public record BenderComparison(DeviationKind kind, List<Effect> effects) {
      * compared.
      */
     private static List<Set<String>> connected(List<Seen> seen, Set<String> comparable) {
-        Map<String, Set<String>> byPerson = seen.stream()
-                .collect(Collectors.groupingBy(Seen::person, Collectors.mapping(Seen::bender, toTreeSet())));
+        Map<Hands, Set<String>> byHands = seen.stream()
+                .collect(Collectors.groupingBy(Seen::hands, Collectors.mapping(Seen::bender, toTreeSet())));
         List<Set<String>> groups = new ArrayList<>();
-        for (Set<String> used : byPerson.values()) {
+        for (Set<String> used : byHands.values()) {
             Set<String> merged = new TreeSet<>(used);
             groups.removeIf(group -> {
                 boolean meets = group.stream().anyMatch(used::contains);

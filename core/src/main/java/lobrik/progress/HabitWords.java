@@ -34,7 +34,7 @@ public record HabitWords(LengthUnit unit) {
             case Habit.Bias bias -> {
                 Interval interval = bias.estimate().biasInterval().orElseThrow();
                 yield "The same way in " + bias.sameWay() + " of the last "
-                        + bias.estimate().count() + " " + bias.kind().plural() + "; on the whole between "
+                        + bias.estimate().count() + " " + bias.family().plural() + "; on the whole between "
                         + signed(interval.from()) + " and " + signed(interval.to()) + " ("
                         + percent(bias.estimate().confidence()) + " sure)"
                         + (bias.persists() ? "." : ". The last ones were better.");
@@ -50,17 +50,17 @@ public record HabitWords(LengthUnit unit) {
         Quantity off = bias.estimate().bias();
         boolean more = off.count() > 0;
         String size = size(off);
-        String many = bias.kind().plural();
+        String many = bias.family().plural();
         return switch (feature.kind()) {
             case ANGLE ->
-                (bias.kind().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many + " comes out "
+                (bias.family().bend().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many + " comes out "
                         + size + (more ? " heavy." : " light.");
             case MARK ->
-                (bias.kind().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many + " is ringed "
+                (bias.family().bend().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many + " is ringed "
                         + size + (more ? " too far out." : " short.");
             case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
             case FLATTENING ->
-                (bias.kind().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many
+                (bias.family().bend().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many
                         + " is flattened by " + size + ".";
             case TAIL_LIFT -> "The far end of " + many + (more ? " kicks up " + size + "." : " dips " + size + ".");
             case LANDING, CENTRE ->

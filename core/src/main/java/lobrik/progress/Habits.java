@@ -7,8 +7,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
@@ -20,7 +20,7 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
 /**
  * Finds habits.
  *
- * <p><b>A bias</b> (of a ring, an angle, the plane; of a finished dimension where none of these has one in that kind) is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the kind, leaves out
+ * <p><b>A bias</b> (of a ring, an angle, the plane; of a finished dimension where none of these has one in that family) is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the family, leaves out
  * zero, and if it is a quarter of the tolerance or more. What the plan itself is off, and what a bender is known to add, is taken
  * away first; pieces with a slip of another sort (a forgotten shrink) say nothing here. The dog leg cannot be less than nothing: it
  * is a habit where its mean is clearly more than half its tolerance.
@@ -54,7 +54,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
     }
 
     /** A series of what the hands added to one feature, with the tolerances. */
-    private record Series(BendKind kind, FeatureId feature, List<Quantity> offs, Quantity tolerance) {}
+    private record Series(Family family, FeatureId feature, List<Quantity> offs, Quantity tolerance) {}
 
     /** The habits that pieces show, from the oldest piece; what hands do comes before what follows from it. */
     public List<Habit> of(List<Outcome> pieces) {
@@ -73,7 +73,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
 
     /** A finished dimension is off where the hands are: that is told once, as what the hands do. */
     private static boolean followsFromAnother(Habit.Bias bias, List<Habit.Bias> all) {
-        return rank(bias) > 0 && all.stream().anyMatch(other -> other.kind() == bias.kind() && rank(other) == 0);
+        return rank(bias) > 0 && all.stream().anyMatch(other -> other.family().equals(bias.family()) && rank(other) == 0);
     }
 
     /** Angles, rings and planes are what hands do; the rest follows from them. */
@@ -85,13 +85,13 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
     }
 
     private List<Series> series(List<Outcome> pieces) {
-        Map<BendKind, List<Outcome>> byKind = new EnumMap<>(BendKind.class);
+        Map<Family, List<Outcome>> byFamily = new TreeMap<>();
         pieces.stream()
                 .filter(Outcome::tellsOfHands)
-                .forEach(piece -> byKind.computeIfAbsent(piece.kind(), kind -> new ArrayList<>())
+                .forEach(piece -> byFamily.computeIfAbsent(piece.family(), family -> new ArrayList<>())
                         .add(piece));
         List<Series> all = new ArrayList<>();
-        byKind.forEach((kind, own) -> {
+        byFamily.forEach((family, own) -> {
             Map<FeatureId, Series> byFeature = new LinkedHashMap<>();
             for (Outcome piece : own.subList(Math.max(0, own.size() - WINDOW), own.size())) {
                 for (Outcome.Missed missed : piece.missed()) {
@@ -99,7 +99,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
                             ? byFeature.get(missed.feature()).offs()
                             : new ArrayList<>();
                     offs.add(missed.byHandOn(bender(piece)));
-                    byFeature.put(missed.feature(), new Series(kind, missed.feature(), offs, missed.tolerance()));
+                    byFeature.put(missed.feature(), new Series(family, missed.feature(), offs, missed.tolerance()));
                 }
             }
             byFeature.values().stream()
@@ -133,7 +133,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
                 .average()
                 .orElseThrow();
         boolean persists = 4 * side * lately >= tolerance;
-        found.add(new Habit.Bias(series.kind(), series.feature(), estimate, series.tolerance(), sameWay, persists));
+        found.add(new Habit.Bias(series.family(), series.feature(), estimate, series.tolerance(), sameWay, persists));
     }
 
     /** One-sided, for what cannot be negative. */
@@ -161,7 +161,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
             double chance = 1 - new BinomialDistribution(last.size(), rate).cumulativeProbability(own.size() - 1);
             if (own.size() >= FEWEST_SLIPS && chance <= each) {
                 habits.add(new Habit.Recurring(
-                        own.getLast().kind(), cause, commonBend(own), own.size(), last.size(), rate));
+                        own.getLast().family(), cause, commonBend(own), own.size(), last.size(), rate));
             }
         });
         habits.sort(Comparator.comparingInt(habit -> -((Habit.Recurring) habit).times()));

@@ -4,16 +4,17 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.bend.BendKind;
+import java.util.Set;
+import lobrik.shop.ToolKind;
 
 /**
- * What somebody should bend next (handbook 7): the first kind in the order that is not steady while all before it are; a habit
- * that persists comes first.
+ * What somebody should bend next (handbook 7): the first family in the order that is not steady while all before it are,
+ * with the tool that somebody is at as long as there is one; a habit that persists comes first.
  *
- * @param kind of bend
+ * @param family of bends
  * @param habit that it is meant to work on, where it is
  */
-public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) {
+public record NextExercise(Family family, Reason reason, Optional<Habit> habit) {
 
     /** Why it is this one. */
     public enum Reason {
@@ -37,28 +38,41 @@ public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) 
     /**
      * What comes next.
      *
-     * @param standings of the kinds that were bent
+     * @param standings of the families that were bent
      * @param habits as {@link Habits} finds them
-     * @param lastDay on which each kind was bent last
+     * @param lastDay on which each family was bent last
+     * @param has the sorts of tools that there are
      */
     public static NextExercise of(
-            Curriculum curriculum, Map<BendKind, Standing> standings, List<Habit> habits, Map<BendKind, Long> lastDay) {
+            Curriculum curriculum,
+            Map<Family, Standing> standings,
+            List<Habit> habits,
+            Map<Family, Long> lastDay,
+            Set<ToolKind> has) {
         Optional<Habit> first =
                 habits.stream().filter(habit -> isInTheWay(habit, standings)).findFirst();
         if (first.isPresent()) {
-            return new NextExercise(first.get().kind(), Reason.HABIT, first);
+            return new NextExercise(first.get().family(), Reason.HABIT, first);
         }
         return curriculum
-                .next(standings)
-                .map(kind -> new NextExercise(kind, reason(curriculum, kind, standings), Optional.empty()))
-                .orElseGet(() -> new NextExercise(longestAgo(curriculum, lastDay), Reason.REFRESH, Optional.empty()));
+                .next(standings, toolOfLast(lastDay), has)
+                .map(family -> new NextExercise(family, reason(curriculum, family, standings), Optional.empty()))
+                .orElseGet(
+                        () -> new NextExercise(longestAgo(curriculum, lastDay, has), Reason.REFRESH, Optional.empty()));
     }
 
-    private static Reason reason(Curriculum curriculum, BendKind kind, Map<BendKind, Standing> standings) {
-        if (standings.getOrDefault(kind, Standing.NOT_TRIED) != Standing.NOT_TRIED) {
+    /** Of two that were bent last on the same day, the one that is learnt later. */
+    private static Optional<ToolKind> toolOfLast(Map<Family, Long> lastDay) {
+        return lastDay.entrySet().stream()
+                .max(Map.Entry.<Family, Long>comparingByValue().thenComparing(Map.Entry.comparingByKey()))
+                .map(each -> each.getKey().tool());
+    }
+
+    private static Reason reason(Curriculum curriculum, Family family, Map<Family, Standing> standings) {
+        if (standings.getOrDefault(family, Standing.NOT_TRIED) != Standing.NOT_TRIED) {
             return Reason.NOT_STEADY;
         }
-        List<BendKind> before = curriculum.before(kind);
+        List<Family> before = curriculum.before(family);
         if (before.isEmpty()) {
             return Reason.FIRST;
         }
@@ -69,8 +83,8 @@ public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) 
                 : Reason.PASSED_OVER;
     }
 
-    private static boolean isInTheWay(Habit habit, Map<BendKind, Standing> standings) {
-        Standing standing = standings.getOrDefault(habit.kind(), Standing.NOT_TRIED);
+    private static boolean isInTheWay(Habit habit, Map<Family, Standing> standings) {
+        Standing standing = standings.getOrDefault(habit.family(), Standing.NOT_TRIED);
         boolean shown = standing == Standing.READY || standing == Standing.SIGNED;
         return switch (habit) {
             case Habit.Bias bias -> bias.persists() && (!shown || bias.inTolerances() >= LARGE);
@@ -78,9 +92,9 @@ public record NextExercise(BendKind kind, Reason reason, Optional<Habit> habit) 
         };
     }
 
-    private static BendKind longestAgo(Curriculum curriculum, Map<BendKind, Long> lastDay) {
-        return curriculum.kinds().stream()
-                .min(Comparator.comparingLong(kind -> lastDay.getOrDefault(kind, Long.MIN_VALUE)))
+    private static Family longestAgo(Curriculum curriculum, Map<Family, Long> lastDay, Set<ToolKind> has) {
+        return curriculum.with(has).stream()
+                .min(Comparator.comparingLong(family -> lastDay.getOrDefault(family, Long.MIN_VALUE)))
                 .orElseThrow();
     }
 }

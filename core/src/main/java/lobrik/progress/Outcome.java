@@ -3,7 +3,6 @@ package lobrik.progress;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Quantity;
 import lobrik.verdict.DeviationKind;
@@ -24,7 +23,7 @@ import lobrik.verdict.KnownBender;
 public record Outcome(
         String attempt,
         long day,
-        BendKind kind,
+        Family family,
         String bender,
         double points,
         boolean passed,

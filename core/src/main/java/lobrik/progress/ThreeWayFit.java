@@ -199,17 +199,17 @@ final class ThreeWayFit {
             bender = new int[seen.size()];
             kind = new int[seen.size()];
             off = new double[seen.size()];
-            Map<String, Integer> people = new HashMap<>();
-            List<Object> known = new ArrayList<>();
+            Map<BenderComparison.Hands, Integer> people = new HashMap<>();
+            List<Family> known = new ArrayList<>();
             for (int i = 0; i < seen.size(); i++) {
                 Seen one = seen.get(i);
-                person[i] = people.computeIfAbsent(one.person(), _ -> people.size());
+                person[i] = people.computeIfAbsent(one.hands(), _ -> people.size());
                 bender[i] = benders.computeIfAbsent(one.bender(), _ -> benders.size());
                 pieces.merge(one.bender(), 1, Integer::sum);
-                if (!known.contains(one.kind())) {
-                    known.add(one.kind());
+                if (!known.contains(one.family())) {
+                    known.add(one.family());
                 }
-                kind[i] = known.indexOf(one.kind());
+                kind[i] = known.indexOf(one.family());
                 off[i] = one.off().count();
             }
             for (int i = 0; i < kind.length; i++) {

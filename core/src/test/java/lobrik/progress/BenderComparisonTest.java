@@ -19,7 +19,8 @@ import org.junit.jupiter.api.Test;
 
 class BenderComparisonTest {
 
-    private static final List<BendKind> KINDS = List.of(BendKind.STUB_90, BendKind.OFFSET, BendKind.SADDLE_3);
+    private static final List<Family> FAMILIES = List.of(
+            Family.byHand(BendKind.STUB_90), Family.byHand(BendKind.OFFSET), Family.byHand(BendKind.SADDLE_3));
 
     /** A class: each session one kind of bend, the benders dealt out, everybody with a bias and a spread of their own. */
     private static List<Seen> bent(SplittableRandom random, int people, int sessions, Map<String, Double> benders) {
@@ -28,14 +29,14 @@ class BenderComparisonTest {
         double[] bias = random.doubles(people, -1.5, 1.5).toArray();
         double[] spread = random.doubles(people, 0.4, 1.6).toArray();
         for (int session = 0; session < sessions; session++) {
-            BendKind kind = KINDS.get(session % KINDS.size());
+            Family family = FAMILIES.get(session % FAMILIES.size());
             for (int person = 0; person < people; person++) {
                 String bender = names.get(random.nextInt(names.size()));
                 double off = bias[person]
                         + benders.get(bender)
-                        + 0.4 * KINDS.indexOf(kind)
+                        + 0.4 * FAMILIES.indexOf(family)
                         + spread[person] * random.nextGaussian();
-                seen.add(new Seen("person " + person, bender, kind, Angle.ofDegrees(off)));
+                seen.add(new Seen("person " + person, bender, family, Angle.ofDegrees(off)));
             }
         }
         return seen;
@@ -75,7 +76,7 @@ class BenderComparisonTest {
                 // Person 0 over-bends by 4° and takes bender A nearly always; the others use both alike.
                 String bender = person == 0 ? (i % 10 == 0 ? "B" : "A") : (i % 2 == 0 ? "A" : "B");
                 double off = (person == 0 ? 4 : 0) + random.nextGaussian();
-                seen.add(new Seen("person " + person, bender, BendKind.STUB_90, Angle.ofDegrees(off)));
+                seen.add(new Seen("person " + person, bender, Family.byHand(BendKind.STUB_90), Angle.ofDegrees(off)));
             }
         }
         assertThat(BenderComparison.of(DeviationKind.ANGLES, seen).effects())
@@ -95,7 +96,7 @@ class BenderComparisonTest {
     void benderOfPeopleWhoUseNoOther_cannotBeCompared() {
         List<Seen> seen = new ArrayList<>(bent(new SplittableRandom(4), 12, 12, Map.of("A", 0.0, "B", 0.0)));
         bent(new SplittableRandom(5), 12, 12, Map.of("Far", 3.0))
-                .forEach(each -> seen.add(new Seen("far " + each.person(), each.bender(), each.kind(), each.off())));
+                .forEach(each -> seen.add(new Seen("far " + each.person(), each.bender(), each.family(), each.off())));
         Effect far = effect(BenderComparison.of(DeviationKind.ANGLES, seen), "Far");
         assertThat(far.finding()).isEqualTo(Finding.NOT_COMPARABLE);
         assertThat(far.off()).isEmpty();
@@ -108,7 +109,7 @@ class BenderComparisonTest {
         Map<String, Double> benders = Map.of("Bender 1", 0.0, "Bender 2", 2.0, "Bender 3", 0.0);
         List<Seen> seen = new ArrayList<>(bent(new SplittableRandom(7), 15, 12, benders));
         bent(new SplittableRandom(8), 15, 12, Map.of("Far 1", 0.0, "Far 2", 0.0, "Far 3", -2.0))
-                .forEach(each -> seen.add(new Seen("far " + each.person(), each.bender(), each.kind(), each.off())));
+                .forEach(each -> seen.add(new Seen("far " + each.person(), each.bender(), each.family(), each.off())));
         BenderComparison comparison = BenderComparison.of(DeviationKind.ANGLES, seen);
         assertThat(comparison.known()).containsOnlyKeys("Bender 2", "Far 3");
         assertThat(effect(comparison, "Bender 2").off().orElseThrow().number()).isCloseTo(2, within(0.6));
@@ -151,7 +152,7 @@ class BenderComparisonTest {
             y[i] = one.off().count();
             dummy(x[i], 0, Integer.parseInt(one.person().substring(1)));
             dummy(x[i], 4, Integer.parseInt(one.bender().substring(1)));
-            dummy(x[i], 6, KINDS.indexOf(one.kind()));
+            dummy(x[i], 6, FAMILIES.indexOf(one.family()));
         }
         OLSMultipleLinearRegression regression = new OLSMultipleLinearRegression();
         regression.newSampleData(y, x);

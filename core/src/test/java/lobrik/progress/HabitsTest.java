@@ -95,7 +95,7 @@ class HabitsTest {
             pieces.add(new Outcome(
                     "p" + i,
                     i,
-                    BendKind.OFFSET,
+                    Family.byHand(BendKind.OFFSET),
                     "B",
                     90,
                     true,
@@ -144,7 +144,7 @@ class HabitsTest {
         List<Outcome> pieces = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             pieces.add(new Outcome(
-                    "p" + i, i, kind, "B", 50, false, MadeUpPieces.SITE, 0, Optional.empty(), List.of(missed)));
+                    "p" + i, i, Family.byHand(kind), "B", 50, false, MadeUpPieces.SITE, 0, Optional.empty(), List.of(missed)));
         }
         return WORDS.sentence(PLAIN.of(pieces).getFirst());
     }

@@ -25,7 +25,7 @@ final class MadeUpPieces {
         return new Outcome(
                 kind.id() + day,
                 day,
-                kind,
+                Family.byHand(kind),
                 "B",
                 passed ? 90 : 40,
                 passed,
@@ -51,7 +51,7 @@ final class MadeUpPieces {
             pieces.add(new Outcome(
                     "p" + i,
                     i / 2,
-                    BendKind.OFFSET,
+                    Family.byHand(BendKind.OFFSET),
                     "B" + i % 3,
                     80,
                     true,

@@ -24,7 +24,7 @@ class OutcomeTest {
         Outcome piece = new Outcome(
                 "p",
                 1,
-                BendKind.OFFSET,
+                Family.byHand(BendKind.OFFSET),
                 "B",
                 50,
                 false,

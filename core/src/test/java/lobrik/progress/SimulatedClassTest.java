@@ -61,7 +61,7 @@ class SimulatedClassTest {
         return new Outcome(
                 person + "/" + i,
                 i,
-                BendKind.OFFSET,
+                Family.byHand(BendKind.OFFSET),
                 bender,
                 80,
                 true,
@@ -80,7 +80,7 @@ class SimulatedClassTest {
     private static BenderComparison compared(Map<Integer, List<Outcome>> pieces) {
         List<Seen> seen = new ArrayList<>();
         pieces.forEach((person, own) -> own.forEach(piece -> piece.off(DeviationKind.ANGLES)
-                .ifPresent(off -> seen.add(new Seen("person " + person, piece.bender(), piece.kind(), off)))));
+                .ifPresent(off -> seen.add(new Seen("person " + person, piece.bender(), piece.family(), off)))));
         return BenderComparison.of(DeviationKind.ANGLES, seen);
     }
 

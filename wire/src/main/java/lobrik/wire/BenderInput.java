@@ -1,6 +1,7 @@
 package lobrik.wire;
 
 import java.util.List;
+import java.util.Objects;
 import lobrik.shop.Former;
 import lobrik.shop.Machine;
 import lobrik.shop.Shoe;
@@ -36,6 +37,11 @@ public record BenderInput(
         Former.@Nullable Support support,
         @Nullable Integer warmSeconds,
         @Nullable Integer coolSeconds) {
+
+    /** What sort of tool it is. */
+    ToolKind sort() {
+        return Objects.requireNonNullElse(kind, ToolKind.SHOE);
+    }
 
     /** How far an angle at rest springs back. */
     public record SpringbackRow(

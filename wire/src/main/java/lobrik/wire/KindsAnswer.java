@@ -9,7 +9,9 @@ import lobrik.bend.Field;
 import lobrik.bend.Form;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.QuantityKind;
+import lobrik.progress.Family;
 import lobrik.reading.Nudge;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.Scheme;
 import lobrik.verdict.Tolerances;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * What can be set and what can be measured, with their names: what a form and a drawing are made from.
  *
  * @param kinds from the one that is learnt first
+ * @param families each kind of bend with each sort of tool: what is learnt and signed for by itself
  * @param features in the order of a sheet
  * @param schemes how credit falls with a deviation
  * @param angleStepDeg by which an angle goes up and down
@@ -25,6 +28,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record KindsAnswer(
         List<KindAnswer> kinds,
+        List<FamilyAnswer> families,
         List<FeatureKindAnswer> features,
         List<SchemeAnswer> schemes,
         double angleStepDeg,
@@ -35,6 +39,14 @@ public record KindsAnswer(
 
         static SchemeAnswer of(Scheme scheme) {
             return new SchemeAnswer(scheme.id(), scheme.title(), scheme.words());
+        }
+    }
+
+    /** A kind of bend with a sort of tool. */
+    public record FamilyAnswer(String id, String kind, ToolKind tool, String name) {
+
+        static FamilyAnswer of(Family family) {
+            return new FamilyAnswer(family.id(), family.bend().id(), family.tool(), family.title());
         }
     }
 
@@ -133,6 +145,7 @@ public record KindsAnswer(
     static KindsAnswer all() {
         return new KindsAnswer(
                 Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
+                Family.all().stream().map(FamilyAnswer::of).toList(),
                 Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
                 Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),
                 Nudge.ANGLE_STEP.degrees(),

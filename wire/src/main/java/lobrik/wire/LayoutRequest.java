@@ -3,6 +3,7 @@ package lobrik.wire;
 import java.util.List;
 import lobrik.layout.Method;
 import lobrik.shape.Surround;
+import lobrik.shop.ToolKind;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -54,6 +55,11 @@ public record LayoutRequest(
             @Nullable Double angleDeg,
             @Nullable Double multiplier,
             @Nullable Double shrinkPerInch) {}
+
+    /** What sort of tool it is for: a shoe where nothing is said. */
+    public ToolKind sortOfTool() {
+        return bender == null ? ToolKind.SHOE : bender.sort();
+    }
 
     /** What a piece must keep to. */
     public record LimitsInput(

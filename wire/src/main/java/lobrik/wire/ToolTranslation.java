@@ -32,7 +32,7 @@ final class ToolTranslation {
 
     /** @param conduit that it bends, as far as that is known: a machine leaves as much past its shoe as that is thick */
     Optional<Tool> of(BenderInput input, Optional<Conduit> conduit) {
-        return switch (Objects.requireNonNullElse(input.kind(), ToolKind.SHOE)) {
+        return switch (input.sort()) {
             case SHOE -> shoe(input);
             case MACHINE -> machine(input, conduit.map(Conduit::outsideDiameter).orElse(Length.ZERO));
             case FORMER -> former(input);

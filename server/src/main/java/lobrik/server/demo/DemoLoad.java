@@ -240,7 +240,7 @@ class DemoLoad implements ApplicationRunner {
               where not exists (select 1 from reading x where x.corrects = r.id)""",
             """
             insert into outcome
-              select n.id, o.centre_id, c.id, n.trainee_id, o.kind, o.measured_at + n.shift, o.title, o.bender_label,
+              select n.id, o.centre_id, c.id, n.trainee_id, o.family, o.measured_at + n.shift, o.title, o.bender_label,
                 o.conduit_label, o.preset, o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.pass_mark,
                 o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.cause_bend, o.conduit_pm, o.wasted_pm, o.minutes,
                 o.features, o.targets, o.deviations, o.planned, o.tolerances, o.angles_off, o.legs_off, o.rises_off, o.places_off,

@@ -6,8 +6,8 @@ import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.UUID;
 import java.util.random.RandomGeneratorFactory;
-import lobrik.bend.BendKind;
 import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.server.account.Account;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
@@ -73,12 +73,12 @@ class DemoSignOffs implements ApplicationRunner {
                             "from Trainee where cohortId = :cohort order by bench", Trainee.class)
                     .setParameter("cohort", cohort.id())
                     .getResultList()) {
-                for (BendKind kind : BendKind.values()) {
+                for (Family family : Family.all()) {
                     UUID id = ids.next();
-                    boolean signed = signOffs.signedThen(instructor, id, trainee.id(), kind, then);
+                    boolean signed = signOffs.signedThen(instructor, id, trainee.id(), family, then);
                     if (signed
                             && !withdrawn
-                            && !kind.equals(Curriculum.USUAL.kinds().getFirst())) {
+                            && !family.equals(Curriculum.USUAL.families().getFirst())) {
                         signOffs.withdraw(instructor, id, "The pieces of two benches had been mixed up");
                         withdrawn = true;
                     }

@@ -7,6 +7,8 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import lobrik.bend.BendKind;
+import lobrik.progress.Family;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.VariationInput;
@@ -148,6 +150,11 @@ public class Exercise {
 
     public String kind() {
         return kind;
+    }
+
+    /** What bending it is practice in. */
+    public Family family() {
+        return new Family(BendKind.withId(kind).orElseThrow(), definition.sortOfTool());
     }
 
     public String title() {

@@ -15,9 +15,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
-import lobrik.bend.BendKind;
 import lobrik.progress.BenderComparison;
 import lobrik.progress.BenderComparison.Seen;
+import lobrik.progress.Family;
 import lobrik.server.attempt.BenderRecords;
 import lobrik.server.platform.Rows;
 import lobrik.server.shed.Bender;
@@ -106,11 +106,11 @@ class Benders implements BenderRecords {
         Instant since = clock.instant().minus(LOOKED_AT);
         Map<DeviationKind, List<Seen>> seen = new EnumMap<>(DeviationKind.class);
         Rows.named(entities.createNativeQuery("""
-                        (select trainee_id as person, bender_revision_id, kind, angles_off, legs_off, rises_off, places_off from outcome
+                        (select trainee_id as person, bender_revision_id, family, angles_off, legs_off, rises_off, places_off from outcome
                           where centre_id = :centre and measured_at >= :since and bender_revision_id is not null
                           order by measured_at desc limit :most)
                         union all
-                        (select person, bender_revision_id, kind, angles_off, legs_off, rises_off, places_off
+                        (select person, bender_revision_id, family, angles_off, legs_off, rises_off, places_off
                           from anonymous_outcome
                           where centre_id = :centre and month >= cast(:since as date) and bender_revision_id is not null
                           order by month desc limit :most)""", Tuple.class)
@@ -128,7 +128,7 @@ class Benders implements BenderRecords {
                                             row.get("person", UUID.class).toString(),
                                             Objects.requireNonNull(
                                                     revisions.get(row.get("bender_revision_id", UUID.class))),
-                                            BendKind.withId(row.get("kind", String.class))
+                                            Family.withId(row.get("family", String.class))
                                                     .orElseThrow(),
                                             kind.worthTelling().withCount(off)));
                         }

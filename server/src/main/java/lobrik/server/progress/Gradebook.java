@@ -12,9 +12,8 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.stream.Stream;
-import lobrik.bend.BendKind;
 import lobrik.measure.Length;
-import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
@@ -31,18 +30,26 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Gradebook {
 
-    /** Of a trainee: one grade for each kind of bend, in the order in which they are learnt. */
+    /**
+     * The grades of a cohort.
+     *
+     * @param families of bends that it learns or has bent, in the order in which they are learnt
+     * @param rows by bench
+     */
+    public record Grades(List<Family> families, List<GradeRow> rows) {}
+
+    /** Of a trainee: one grade for each family of bends, in the order in which they are learnt. */
     public record GradeRow(Trainee trainee, List<Grade> grades) {}
 
     /**
-     * What somebody has to show in a kind of bend.
+     * What somebody has to show in a family of bends.
      *
      * @param standing in words
      * @param lastPoints of the last piece
      * @param meanPoints of the last four, or as many as there are
      */
     public record Grade(
-            BendKind kind,
+            Family family,
             String standing,
             long pieces,
             long passes,
@@ -56,7 +63,7 @@ public class Gradebook {
             UUID attemptId,
             UUID traineeId,
             String fullName,
-            String kind,
+            Family family,
             String title,
             Instant measuredAt,
             String conduitLabel,
@@ -71,7 +78,7 @@ public class Gradebook {
             Length wasted,
             @Nullable Integer minutes) {}
 
-    /** Pieces of somebody in a kind of bend, and how many of them passed. */
+    /** Pieces of somebody in a family of bends, and how many of them passed. */
     private record Counted(long pieces, long passes) {
 
         static final Counted NOTHING = new Counted(0, 0);
@@ -92,12 +99,13 @@ public class Gradebook {
         this.signOffs = signOffs;
     }
 
-    /** A row for each trainee of a cohort, by bench. */
+    /** What each trainee of a cohort has to show. */
     @Transactional(readOnly = true)
-    public List<GradeRow> grades(SignedIn who, UUID cohortId) {
+    public Grades grades(SignedIn who, UUID cohortId) {
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
         Map<UUID, MatrixView.MatrixRow> rows = new HashMap<>();
-        matrix.of(who, cohortId, Outcomes.Filter.ALL).rows().forEach(row -> rows.put(row.traineeId(), row));
+        MatrixView all = matrix.of(who, cohortId, Outcomes.Filter.ALL);
+        all.rows().forEach(row -> rows.put(row.traineeId(), row));
         Map<UUID, List<SignOffs.Signed>> signed =
                 signOffs.of(trainees.stream().map(Trainee::id).toList());
         Map<String, Counted> counts = counts(cohortId);
@@ -109,33 +117,37 @@ public class Gradebook {
                     row.cells().stream()
                             .map(cell -> grade(
                                     cell,
-                                    counts.getOrDefault(trainee.id() + cell.kind(), Counted.NOTHING),
+                                    counts.getOrDefault(trainee.id() + cell.family(), Counted.NOTHING),
                                     signed.getOrDefault(trainee.id(), List.of())))
                             .toList()));
         }
-        return grades;
+        return new Grades(
+                all.families().stream()
+                        .map(family -> Family.withId(family).orElseThrow())
+                        .toList(),
+                grades);
     }
 
     private Map<String, Counted> counts(UUID cohortId) {
         Map<String, Counted> counts = new HashMap<>();
         Rows.named(entities.createNativeQuery("""
-                        select trainee_id, kind, count(*) as pieces, count(*) filter (where passed) as passes
-                        from outcome where cohort_id = :cohort group by trainee_id, kind""", Tuple.class).setParameter("cohort", cohortId))
+                        select trainee_id, family, count(*) as pieces, count(*) filter (where passed) as passes
+                        from outcome where cohort_id = :cohort group by trainee_id, family""", Tuple.class).setParameter("cohort", cohortId))
                 .forEach(row -> counts.put(
-                        row.get("trainee_id", UUID.class) + row.get("kind", String.class),
+                        row.get("trainee_id", UUID.class) + row.get("family", String.class),
                         new Counted(row.get("pieces", Long.class), row.get("passes", Long.class))));
         return counts;
     }
 
     private static Grade grade(MatrixCell cell, Counted counts, List<SignOffs.Signed> signed) {
         Optional<SignOff> signature = signed.stream()
-                .filter(each -> each.stands() && each.signature().kind().equals(cell.kind()))
+                .filter(each -> each.stands() && each.signature().family().equals(cell.family()))
                 .map(SignOffs.Signed::signature)
                 .findFirst();
         List<DotView> recent = cell.recent();
         List<DotView> last = recent.subList(Math.max(0, recent.size() - MEAN_OF), recent.size());
         return new Grade(
-                BendKind.withId(cell.kind()).orElseThrow(),
+                Family.withId(cell.family()).orElseThrow(),
                 cell.standing().words(),
                 counts.pieces(),
                 counts.passes(),
@@ -152,11 +164,6 @@ public class Gradebook {
                 signature.map(SignOff::signedAt));
     }
 
-    /** The kinds of bend, in the order of the grades. */
-    public static List<BendKind> kinds() {
-        return Curriculum.USUAL.kinds();
-    }
-
     /** Tells every finished piece of some cohorts, by trainee and time, one after the other. */
     @Transactional(readOnly = true)
     public void pieces(List<Cohort> of, Consumer<PieceRow> to) {
@@ -171,7 +178,7 @@ public class Gradebook {
 
     private void pieces(String which, UUID[] ids, Consumer<PieceRow> to) {
         try (Stream<Tuple> rows = Rows.named(entities.createNativeQuery("""
-                        select o.attempt_id, t.id as trainee_id, t.full_name, o.kind, o.title, o.measured_at, o.conduit_label,
+                        select o.attempt_id, t.id as trainee_id, t.full_name, o.family, o.title, o.measured_at, o.conduit_label,
                           o.bender_label, o.preset, o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.conduit_pm,
                           o.wasted_pm, o.minutes
                         from cohort c join trainee t on t.cohort_id = c.id join outcome o on o.trainee_id = t.id
@@ -187,7 +194,7 @@ public class Gradebook {
                 row.get("attempt_id", UUID.class),
                 row.get("trainee_id", UUID.class),
                 row.get("full_name", String.class),
-                row.get("kind", String.class),
+                Family.withId(row.get("family", String.class)).orElseThrow(),
                 row.get("title", String.class),
                 row.get("measured_at", Instant.class),
                 row.get("conduit_label", String.class),

@@ -8,11 +8,11 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.progress.Estimate;
+import lobrik.progress.Family;
 import lobrik.progress.Interval;
 import lobrik.progress.Outcome;
 import lobrik.progress.Standing;
@@ -29,18 +29,18 @@ import lobrik.wire.Numbers;
 import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 
-/** How somebody came along in one kind of bend: the last pieces, their trends, and what hands do to each feature. */
+/** How somebody came along in one family of bends: the last pieces, their trends, and what hands do to each feature. */
 final class History {
 
     private static final int FURTHEST = 2;
 
-    /** Steps are claimed this seldom where nothing changed, for one figure of one kind. */
+    /** Steps are claimed this seldom where nothing changed, for one figure of one family. */
     private static final double FALSE_STEP = 0.005;
 
     private History() {}
 
-    static FamilyView of(BendKind kind, Insight insight, Optional<Total> total) {
-        List<OutcomeRow> rows = insight.rows().getOrDefault(kind, List.of());
+    static FamilyView of(Family family, Insight insight, Optional<Total> total) {
+        List<OutcomeRow> rows = insight.rows().getOrDefault(family, List.of());
         Set<FeatureId> features = new LinkedHashSet<>();
         rows.forEach(row -> features.addAll(row.features()));
         Trend scores = Trend.of(rows.stream().map(OutcomeRow::points).toList(), FALSE_STEP);
@@ -50,10 +50,10 @@ final class History {
                 .sorted()
                 .toList();
         return new FamilyView(
-                kind.id(),
-                StandingName.of(insight.standings().getOrDefault(kind, Standing.NOT_TRIED)),
-                TraineePages.conditions(kind, insight),
-                Objects.requireNonNull(insight.checks().get(kind)).evidence().stream()
+                family.id(),
+                StandingName.of(insight.standings().getOrDefault(family, Standing.NOT_TRIED)),
+                TraineePages.conditions(family, insight),
+                Objects.requireNonNull(insight.checks().get(family)).evidence().stream()
                         .map(Outcome::attempt)
                         .map(UUID::fromString)
                         .toList(),

@@ -8,16 +8,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
-import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.progress.Habit;
 import lobrik.progress.Habits;
 import lobrik.progress.NextExercise;
 import lobrik.progress.Outcome;
 import lobrik.progress.SignOffRule;
 import lobrik.progress.Standing;
+import lobrik.server.shed.Rack;
+import lobrik.shop.ToolKind;
 import lobrik.verdict.KnownBender;
 import org.springframework.stereotype.Component;
 
@@ -28,17 +31,20 @@ class Insights {
     /**
      * What is concluded of one trainee.
      *
-     * @param rows the last pieces of each kind, from the oldest
+     * @param rows the last pieces of each family, from the oldest
      * @param benders what is known of the centre's benders, by bender; habits leave it out
-     * @param checks how far each kind is towards a sign-off
+     * @param checks how far each family is towards a sign-off
      */
     record Insight(
-            Map<BendKind, List<OutcomeRow>> rows,
-            Map<BendKind, Standing> standings,
-            Map<BendKind, SignOffRule.Check> checks,
+            Map<Family, List<OutcomeRow>> rows,
+            Map<Family, Standing> standings,
+            Map<Family, SignOffRule.Check> checks,
             List<Habit> habits,
             Map<String, KnownBender> benders,
             NextExercise next) {}
+
+    /** How a school teaches: in which order, signed by which rules, with which sorts of tools. */
+    private record Teaching(Curriculum order, Map<Family, SignOffRule> rules, Set<ToolKind> has) {}
 
     /** What is assumed of a class of which nothing is known: half a slip in fifty pieces. */
     private static final double PRIOR_SLIPS = 0.5;
@@ -49,28 +55,40 @@ class Insights {
     private final SignOffs signOffs;
     private final Rules rules;
     private final Benders benders;
+    private final Curricula curricula;
+    private final Rack rack;
     private final Clock clock;
 
-    Insights(Outcomes outcomes, SignOffs signOffs, Rules rules, Benders benders, Clock clock) {
+    Insights(
+            Outcomes outcomes,
+            SignOffs signOffs,
+            Rules rules,
+            Benders benders,
+            Curricula curricula,
+            Rack rack,
+            Clock clock) {
         this.outcomes = outcomes;
         this.signOffs = signOffs;
         this.rules = rules;
         this.benders = benders;
+        this.curricula = curricula;
+        this.rack = rack;
         this.clock = clock;
     }
 
     /**
      * What is concluded of trainees of one cohort, by trainee.
      *
-     * @param most pieces of a kind that are looked at
+     * @param most pieces of a family that are looked at
      */
     Map<UUID, Insight> of(UUID centreId, UUID cohortId, Collection<UUID> trainees, int most) {
-        Map<UUID, Map<BendKind, List<OutcomeRow>>> rows = outcomes.rows(trainees, Outcomes.Filter.ALL, most);
-        Map<UUID, Set<BendKind>> signed = signOffs.standing(trainees);
-        Map<BendKind, SignOffRule> inForce = rules.inForce(centreId);
+        Map<UUID, Map<Family, List<OutcomeRow>>> rows = outcomes.rows(trainees, Outcomes.Filter.ALL, most);
+        Map<UUID, Set<Family>> signed = signOffs.standing(trainees);
+        Map<Family, SignOffRule> inForce = rules.inForce(centreId);
         Map<UUID, Outcomes.SlipRecord> slips =
                 outcomes.slipsOf(cohortId, clock.instant().minus(Benders.LOOKED_AT));
         var known = benders.known(centreId);
+        Teaching teaching = new Teaching(curricula.inForce(centreId), inForce, rack.kinds(centreId));
         Map<UUID, Insight> insights = new HashMap<>();
         for (UUID trainee : trainees) {
             insights.put(
@@ -78,7 +96,7 @@ class Insights {
                     insight(
                             rows.getOrDefault(trainee, Map.of()),
                             signed.getOrDefault(trainee, Set.of()),
-                            inForce,
+                            teaching,
                             new Habits(usualSlips(slips, trainee), known)));
         }
         return insights;
@@ -102,21 +120,21 @@ class Insights {
     }
 
     private static Insight insight(
-            Map<BendKind, List<OutcomeRow>> rows,
-            Set<BendKind> signed,
-            Map<BendKind, SignOffRule> inForce,
+            Map<Family, List<OutcomeRow>> rows,
+            Set<Family> signed,
+            Teaching teaching,
             Habits habits) {
-        Map<BendKind, Standing> standings = new EnumMap<>(BendKind.class);
-        Map<BendKind, SignOffRule.Check> checks = new EnumMap<>(BendKind.class);
-        Map<BendKind, Long> lastDay = new EnumMap<>(BendKind.class);
-        inForce.forEach((kind, rule) -> {
-            List<Outcome> pieces = rows.getOrDefault(kind, List.of()).stream()
+        Map<Family, Standing> standings = new TreeMap<>();
+        Map<Family, SignOffRule.Check> checks = new TreeMap<>();
+        Map<Family, Long> lastDay = new TreeMap<>();
+        teaching.rules().forEach((family, rule) -> {
+            List<Outcome> pieces = rows.getOrDefault(family, List.of()).stream()
                     .map(row -> row.toCore(Outcomes.zone()))
                     .toList();
-            standings.put(kind, rule.standing(pieces, signed.contains(kind)));
-            checks.put(kind, rule.check(pieces));
+            standings.put(family, rule.standing(pieces, signed.contains(family)));
+            checks.put(family, rule.check(pieces));
             if (!pieces.isEmpty()) {
-                lastDay.put(kind, pieces.getLast().day());
+                lastDay.put(family, pieces.getLast().day());
             }
         });
         List<Habit> found = habits.of(rows.values().stream()
@@ -130,6 +148,6 @@ class Insights {
                 checks,
                 found,
                 habits.benders(),
-                NextExercise.of(Curriculum.USUAL, standings, found, lastDay));
+                NextExercise.of(teaching.order(), standings, found, lastDay, teaching.has()));
     }
 }

@@ -3,14 +3,14 @@ package lobrik.server.progress;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import java.util.UUID;
-import lobrik.bend.BendKind;
-import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.progress.SignOffRule;
 import lobrik.progress.Standing;
 import lobrik.server.account.SignedIn;
@@ -39,14 +39,23 @@ class Matrix {
     private final OutcomeBook book;
     private final SignOffs signOffs;
     private final Rules rules;
+    private final Curricula curricula;
     private final Clock clock;
 
-    Matrix(Cohorts cohorts, Outcomes outcomes, OutcomeBook book, SignOffs signOffs, Rules rules, Clock clock) {
+    Matrix(
+            Cohorts cohorts,
+            Outcomes outcomes,
+            OutcomeBook book,
+            SignOffs signOffs,
+            Rules rules,
+            Curricula curricula,
+            Clock clock) {
         this.cohorts = cohorts;
         this.outcomes = outcomes;
         this.book = book;
         this.signOffs = signOffs;
         this.rules = rules;
+        this.curricula = curricula;
         this.clock = clock;
     }
 
@@ -54,18 +63,24 @@ class Matrix {
     public MatrixView of(SignedIn who, UUID cohortId, Filter filter) {
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
         List<UUID> ids = trainees.stream().map(Trainee::id).toList();
-        Map<UUID, Map<BendKind, List<Dot>>> all = outcomes.dots(ids, Filter.ALL, SignOffRule.MOST_PIECES);
-        Map<UUID, Map<BendKind, List<Dot>>> shown = filter.takesAll() ? all : outcomes.dots(ids, filter, SHOWN);
-        Map<UUID, Map<BendKind, Standing>> standings = standings(who.centreId(), ids, all);
+        Map<UUID, Map<Family, List<Dot>>> all = outcomes.dots(ids, Filter.ALL, SignOffRule.MOST_PIECES);
+        Map<UUID, Map<Family, List<Dot>>> shown = filter.takesAll() ? all : outcomes.dots(ids, filter, SHOWN);
+        Map<UUID, Set<Family>> signed = signOffs.standing(ids);
+        Map<UUID, Map<Family, Standing>> standings = standings(who.centreId(), ids, all, signed);
+        Set<Family> bent = new TreeSet<>();
+        all.values().forEach(each -> bent.addAll(each.keySet()));
+        signed.values().forEach(bent::addAll);
+        List<Family> families = curricula.inForce(who.centreId()).shownTo(bent);
         Map<UUID, Instant> last = outcomes.lastOf(ids);
         Instant now = clock.instant();
         return new MatrixView(
                 cohortId,
                 cohorts.cohort(who, cohortId).name(),
-                Curriculum.USUAL.kinds().stream().map(BendKind::id).toList(),
+                families.stream().map(Family::id).toList(),
                 trainees.stream()
                         .map(trainee -> row(
                                 trainee,
+                                families,
                                 shown.getOrDefault(trainee.id(), Map.of()),
                                 standings.getOrDefault(trainee.id(), Map.of()),
                                 last,
@@ -82,22 +97,24 @@ class Matrix {
                 book.leftOut());
     }
 
-    /** Where some trainees stand in every kind of bend. */
-    private Map<UUID, Map<BendKind, Standing>> standings(
-            UUID centreId, List<UUID> trainees, Map<UUID, Map<BendKind, List<Dot>>> dots) {
-        Map<BendKind, SignOffRule> inForce = rules.inForce(centreId);
-        Map<UUID, Set<BendKind>> signed = signOffs.standing(trainees);
-        Map<UUID, Map<BendKind, Standing>> standings = new HashMap<>();
+    /** Where some trainees stand in every family of bends. */
+    private Map<UUID, Map<Family, Standing>> standings(
+            UUID centreId,
+            List<UUID> trainees,
+            Map<UUID, Map<Family, List<Dot>>> dots,
+            Map<UUID, Set<Family>> signed) {
+        Map<Family, SignOffRule> inForce = rules.inForce(centreId);
+        Map<UUID, Map<Family, Standing>> standings = new HashMap<>();
         for (UUID trainee : trainees) {
-            Map<BendKind, List<Dot>> own = dots.getOrDefault(trainee, Map.of());
-            Map<BendKind, Standing> each = new EnumMap<>(BendKind.class);
-            inForce.forEach((kind, rule) -> each.put(
-                    kind,
+            Map<Family, List<Dot>> own = dots.getOrDefault(trainee, Map.of());
+            Map<Family, Standing> each = new TreeMap<>();
+            inForce.forEach((family, rule) -> each.put(
+                    family,
                     rule.standing(
-                            own.getOrDefault(kind, List.of()).stream()
+                            own.getOrDefault(family, List.of()).stream()
                                     .map(Dot::outcome)
                                     .toList(),
-                            signed.getOrDefault(trainee, Set.of()).contains(kind))));
+                            signed.getOrDefault(trainee, Set.of()).contains(family))));
             standings.put(trainee, each);
         }
         return standings;
@@ -105,8 +122,9 @@ class Matrix {
 
     private static MatrixRow row(
             Trainee trainee,
-            Map<BendKind, List<Dot>> shown,
-            Map<BendKind, Standing> standings,
+            List<Family> families,
+            Map<Family, List<Dot>> shown,
+            Map<Family, Standing> standings,
             Map<UUID, Instant> last,
             Instant now) {
         Instant lastAt = last.get(trainee.id());
@@ -116,8 +134,8 @@ class Matrix {
                 trainee.bench(),
                 lastAt,
                 isResting(lastAt == null ? trainee.joinedAt() : lastAt, now),
-                Curriculum.USUAL.kinds().stream()
-                        .map(kind -> cell(kind, shown, standings))
+                families.stream()
+                        .map(family -> cell(family, shown, standings))
                         .toList());
     }
 
@@ -126,11 +144,11 @@ class Matrix {
         return since != null && since.isBefore(now.minus(RESTING));
     }
 
-    private static MatrixCell cell(BendKind kind, Map<BendKind, List<Dot>> shown, Map<BendKind, Standing> standings) {
-        List<Dot> dots = shown.getOrDefault(kind, List.of());
+    private static MatrixCell cell(Family family, Map<Family, List<Dot>> shown, Map<Family, Standing> standings) {
+        List<Dot> dots = shown.getOrDefault(family, List.of());
         return new MatrixCell(
-                kind.id(),
-                StandingName.of(standings.getOrDefault(kind, Standing.NOT_TRIED)),
+                family.id(),
+                StandingName.of(standings.getOrDefault(family, Standing.NOT_TRIED)),
                 dots.subList(Math.max(0, dots.size() - SHOWN), dots.size()).stream()
                         .map(dot -> new DotView(
                                 dot.attemptId(),

@@ -27,7 +27,7 @@ class MatrixResource {
     }
 
     @Operation(
-            summary = "Trainees by kinds of bend: where everybody stands, with their last pieces",
+            summary = "Trainees by families of bends: where everybody stands, with their last pieces",
             description = "A filter picks the pieces that are shown; where somebody stands follows from all of them.")
     @GetMapping("/api/cohorts/{id}/matrix")
     MatrixView matrix(

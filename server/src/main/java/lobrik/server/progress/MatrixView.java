@@ -6,7 +6,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
 /**
- * A cohort: trainees by bench, kinds of bend in the order in which they are learnt.
+ * A cohort: trainees by bench, families of bends in the order in which they are learnt.
  *
  * @param pieces how many the cohort finished in the last seven days
  * @param slips what went wrong in them, the commonest first
@@ -16,7 +16,7 @@ import org.jspecify.annotations.Nullable;
 record MatrixView(
         UUID cohortId,
         String cohortName,
-        List<String> kinds,
+        List<String> families,
         List<MatrixRow> rows,
         int pieces,
         List<SlipView> slips,
@@ -28,7 +28,7 @@ record MatrixView(
      *
      * @param lastAt when something of theirs was measured last
      * @param resting whether they have bent nothing for more than two weeks; nobody rests who only came since
-     * @param cells by kind, in the same order
+     * @param cells by family, in the same order
      */
     record MatrixRow(
             UUID traineeId,
@@ -39,11 +39,11 @@ record MatrixView(
             List<MatrixCell> cells) {}
 
     /**
-     * Where somebody stands in a kind of bend.
+     * Where somebody stands in a family of bends.
      *
      * @param recent the last pieces, from the oldest
      */
-    record MatrixCell(String kind, StandingName standing, List<DotView> recent) {}
+    record MatrixCell(String family, StandingName standing, List<DotView> recent) {}
 
     /** A piece. */
     record DotView(UUID attemptId, Instant measuredAt, double points, boolean passed) {}

@@ -14,7 +14,6 @@ import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lobrik.assessment.Assessment.Assessed;
-import lobrik.bend.BendKind;
 import lobrik.cause.Cause;
 import lobrik.cause.CauseId;
 import lobrik.feature.FeatureId;
@@ -22,6 +21,7 @@ import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.progress.Family;
 import lobrik.progress.Outcome;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
@@ -46,7 +46,7 @@ class OutcomeRow {
     private UUID centreId;
     private UUID cohortId;
     private UUID traineeId;
-    private String kind;
+    private String family;
     private Instant measuredAt;
     private String title;
     private String benderLabel;
@@ -104,7 +104,9 @@ class OutcomeRow {
         this.centreId = exercise.centreId();
         this.cohortId = cohortId;
         this.traineeId = attempt.traineeId();
-        this.kind = layout.job().bend().kind().id();
+        this.family = new Family(
+                        layout.job().bend().kind(), layout.job().tooling().tool().kind())
+                .id();
         this.measuredAt = measured.measuredAt().orElse(attempt.startedAt());
         this.title = exercise.title();
         this.benderLabel = exercise.benderLabel();
@@ -175,7 +177,7 @@ class OutcomeRow {
         return new Outcome(
                 attemptId.toString(),
                 measuredAt.atZone(zone).toLocalDate().toEpochDay(),
-                BendKind.withId(kind).orElseThrow(),
+                family(),
                 bender(),
                 points,
                 passed,
@@ -200,8 +202,8 @@ class OutcomeRow {
         return traineeId;
     }
 
-    BendKind kind() {
-        return BendKind.withId(kind).orElseThrow();
+    Family family() {
+        return Family.withId(family).orElseThrow();
     }
 
     Instant measuredAt() {

@@ -15,11 +15,12 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.UUID;
-import lobrik.bend.BendKind;
 import lobrik.cause.CauseId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
+import lobrik.progress.Family;
 import lobrik.progress.Outcome;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
@@ -63,21 +64,21 @@ class Outcomes {
         }
     }
 
-    /** What somebody did in one kind of bend, all in all. */
+    /** What somebody did in one family of bends, all in all. */
     record Total(int pieces, int passes, Length used, Length wasted, Instant last) {}
 
     private static final String CELLS = """
             select o.* from unnest(cast(:trainees as uuid[])) t(id)
-            cross join unnest(cast(:kinds as text[])) k(kind)
+            cross join unnest(cast(:families as text[])) f(family)
             cross join lateral (
               select %s from outcome o
-              where o.trainee_id = t.id and o.kind = k.kind %s
+              where o.trainee_id = t.id and o.family = f.family %s
               order by o.measured_at desc, o.attempt_id limit :most) o
             order by o.measured_at, o.attempt_id
             """;
 
     private static final String NARROW = """
-            o.trainee_id, o.attempt_id, o.kind, o.measured_at, cast(o.bender_revision_id as text) as bender, o.points, o.passed,
+            o.trainee_id, o.attempt_id, o.family, o.measured_at, cast(o.bender_revision_id as text) as bender, o.points, o.passed,
             o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.rebent, o.cause, o.cause_bend
             """;
 
@@ -92,28 +93,28 @@ class Outcomes {
         return ZoneId.systemDefault();
     }
 
-    /** The last pieces of some trainees in each kind of bend, from the oldest, without their features. */
-    Map<UUID, Map<BendKind, List<Dot>>> dots(Collection<UUID> trainees, Filter filter, int most) {
+    /** The last pieces of some trainees in each family of bends, from the oldest, without their features. */
+    Map<UUID, Map<Family, List<Dot>>> dots(Collection<UUID> trainees, Filter filter, int most) {
         Query query = entities.createNativeQuery(CELLS.formatted(NARROW, conditions(filter)), Tuple.class);
         bind(query, trainees, filter, most);
-        Map<UUID, Map<BendKind, List<Dot>>> dots = new HashMap<>();
+        Map<UUID, Map<Family, List<Dot>>> dots = new HashMap<>();
         Rows.named(query)
                 .map(Outcomes::dot)
-                .forEach(dot -> dots.computeIfAbsent(dot.traineeId(), id -> new EnumMap<>(BendKind.class))
-                        .computeIfAbsent(dot.outcome().kind(), kind -> new ArrayList<>())
+                .forEach(dot -> dots.computeIfAbsent(dot.traineeId(), id -> new TreeMap<>())
+                        .computeIfAbsent(dot.outcome().family(), family -> new ArrayList<>())
                         .add(dot));
         return dots;
     }
 
-    /** The last pieces of some trainees in each kind of bend, from the oldest, with everything. */
-    Map<UUID, Map<BendKind, List<OutcomeRow>>> rows(Collection<UUID> trainees, Filter filter, int most) {
+    /** The last pieces of some trainees in each family of bends, from the oldest, with everything. */
+    Map<UUID, Map<Family, List<OutcomeRow>>> rows(Collection<UUID> trainees, Filter filter, int most) {
         Query query = entities.createNativeQuery(CELLS.formatted("o.*", conditions(filter)), OutcomeRow.class);
         bind(query, trainees, filter, most);
-        Map<UUID, Map<BendKind, List<OutcomeRow>>> rows = new HashMap<>();
+        Map<UUID, Map<Family, List<OutcomeRow>>> rows = new HashMap<>();
         for (Object found : query.getResultList()) {
             OutcomeRow row = (OutcomeRow) found;
-            rows.computeIfAbsent(row.traineeId(), id -> new EnumMap<>(BendKind.class))
-                    .computeIfAbsent(row.kind(), kind -> new ArrayList<>())
+            rows.computeIfAbsent(row.traineeId(), id -> new TreeMap<>())
+                    .computeIfAbsent(row.family(), family -> new ArrayList<>())
                     .add(row);
         }
         return rows;
@@ -143,7 +144,7 @@ class Outcomes {
     private static void bind(Query query, Collection<UUID> trainees, Filter filter, int most) {
         query.setParameter("trainees", trainees.toArray(UUID[]::new));
         query.setParameter(
-                "kinds", List.of(BendKind.values()).stream().map(BendKind::id).toArray(String[]::new));
+                "families", Family.all().stream().map(Family::id).toArray(String[]::new));
         query.setParameter("most", most);
         if (filter.from() != null) {
             query.setParameter("from", filter.from().atStartOfDay(zone()).toInstant());
@@ -177,7 +178,7 @@ class Outcomes {
                 new Outcome(
                         attempt.toString(),
                         measuredAt.atZone(zone()).toLocalDate().toEpochDay(),
-                        BendKind.withId(row.get("kind", String.class)).orElseThrow(),
+                        Family.withId(row.get("family", String.class)).orElseThrow(),
                         Objects.requireNonNullElse(row.get("bender", String.class), ""),
                         row.get("points", Double.class),
                         row.get("passed", Boolean.class),
@@ -249,16 +250,16 @@ class Outcomes {
                 .intValue();
     }
 
-    /** What somebody did in all, by kind of bend. */
-    Map<BendKind, Total> totals(UUID traineeId) {
-        Map<BendKind, Total> totals = new EnumMap<>(BendKind.class);
+    /** What somebody did in all, by family of bends. */
+    Map<Family, Total> totals(UUID traineeId) {
+        Map<Family, Total> totals = new TreeMap<>();
         Rows.named(entities.createNativeQuery("""
-                        select kind, count(*) as pieces, count(*) filter (where passed) as passes,
+                        select family, count(*) as pieces, count(*) filter (where passed) as passes,
                           cast(sum(conduit_pm) as bigint) as used_pm, cast(sum(wasted_pm) as bigint) as wasted_pm,
                           max(measured_at) as last
-                        from outcome where trainee_id = :trainee group by kind""", Tuple.class).setParameter("trainee", traineeId))
+                        from outcome where trainee_id = :trainee group by family""", Tuple.class).setParameter("trainee", traineeId))
                 .forEach(row -> totals.put(
-                        BendKind.withId(row.get("kind", String.class)).orElseThrow(),
+                        Family.withId(row.get("family", String.class)).orElseThrow(),
                         new Total(
                                 Math.toIntExact(row.get("pieces", Long.class)),
                                 Math.toIntExact(row.get("passes", Long.class)),

@@ -20,9 +20,9 @@ record OwnView(
         TraineeProgress.NextView next,
         List<OwnSignOff> signOffs) {
 
-    /** A kind of bend; recent has the last pieces, from the oldest. */
+    /** A family of bends; recent has the last pieces, from the oldest. */
     record OwnFamily(
-            String kind,
+            String id,
             StandingName standing,
             List<TraineeProgress.ConditionView> conditions,
             int pieces,
@@ -31,7 +31,7 @@ record OwnView(
     record OwnPiece(Instant measuredAt, String title, double points, boolean passed) {}
 
     record OwnSignOff(
-            String kind,
+            String family,
             String signedBy,
             Instant signedAt,
             int pieces,

@@ -7,15 +7,14 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
-import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.progress.HabitWords;
 import lobrik.progress.Standing;
 import lobrik.server.account.Accounts;
@@ -52,6 +51,7 @@ public class Planning {
     private final Insights insights;
     private final Library library;
     private final Givings givings;
+    private final Curricula curricula;
 
     Planning(
             EntityManager entities,
@@ -59,13 +59,15 @@ public class Planning {
             Accounts accounts,
             Insights insights,
             Library library,
-            Givings givings) {
+            Givings givings,
+            Curricula curricula) {
         this.entities = entities;
         this.cohorts = cohorts;
         this.accounts = accounts;
         this.insights = insights;
         this.library = library;
         this.givings = givings;
+        this.curricula = curricula;
     }
 
     /** What each of a cohort bends next, and why. */
@@ -75,19 +77,19 @@ public class Planning {
         List<UUID> ids = trainees.stream().map(Trainee::id).toList();
         Map<UUID, Insight> found = insights.of(who.centreId(), cohortId, ids, LOOKED_AT);
         HabitWords words = new HabitWords(accounts.unitOf(who));
-        Map<BendKind, List<MemberView>> groups = new EnumMap<>(BendKind.class);
+        Map<Family, List<MemberView>> groups = new TreeMap<>();
         List<ReadyView> ready = new ArrayList<>();
         for (Trainee trainee : trainees) {
             Insight insight = Objects.requireNonNull(found.get(trainee.id()));
-            groups.computeIfAbsent(insight.next().kind(), kind -> new ArrayList<>())
+            groups.computeIfAbsent(insight.next().family(), family -> new ArrayList<>())
                     .add(new MemberView(
                             trainee.id(),
                             trainee.fullName(),
                             trainee.bench(),
                             TraineePages.next(insight.next(), words)));
-            insight.standings().forEach((kind, standing) -> {
+            insight.standings().forEach((family, standing) -> {
                 if (standing == Standing.READY) {
-                    ready.add(new ReadyView(trainee.id(), trainee.fullName(), kind.id()));
+                    ready.add(new ReadyView(trainee.id(), trainee.fullName(), family.id()));
                 }
             });
         }
@@ -95,18 +97,18 @@ public class Planning {
         List<Exercise> shelf = library.newest(who);
         return new PlanView(
                 cohortId,
-                Curriculum.USUAL.kinds().stream()
+                curricula.inForce(who.centreId()).shownTo(groups.keySet()).stream()
                         .filter(groups::containsKey)
-                        .map(kind -> group(kind, groups.getOrDefault(kind, List.of()), shelf, had))
+                        .map(family -> group(family, groups.getOrDefault(family, List.of()), shelf, had))
                         .toList(),
                 ready);
     }
 
     /** The exercise that the group has had least, the newest of those. */
     private static PlanGroup group(
-            BendKind kind, List<MemberView> members, List<Exercise> shelf, Map<UUID, Map<UUID, Long>> had) {
+            Family family, List<MemberView> members, List<Exercise> shelf, Map<UUID, Map<UUID, Long>> had) {
         List<EntryName> entries = shelf.stream()
-                .filter(exercise -> exercise.kind().equals(kind.id()))
+                .filter(exercise -> exercise.family().equals(family))
                 .sorted(Comparator.comparingLong((Exercise exercise) -> members.stream()
                                 .mapToLong(member -> had.getOrDefault(member.traineeId(), Map.of())
                                         .getOrDefault(exercise.entryId(), 0L))
@@ -116,7 +118,7 @@ public class Planning {
                 .map(exercise -> new EntryName(
                         exercise.entryId(), exercise.title(), exercise.content().variation() != null))
                 .toList();
-        return new PlanGroup(kind.id(), entries.isEmpty() ? null : entries.getFirst(), entries, members);
+        return new PlanGroup(family.id(), entries.isEmpty() ? null : entries.getFirst(), entries, members);
     }
 
     /** How often each of some trainees was given each entry of the library. */

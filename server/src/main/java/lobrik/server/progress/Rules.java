@@ -2,13 +2,13 @@ package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
-import lobrik.bend.BendKind;
+import lobrik.progress.Family;
 import lobrik.progress.SignOffRule;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** The rules that instructors are asked to sign by: the usual one, until a lead writes another, for all kinds or for one. */
+/** The rules that instructors are asked to sign by: the usual one, until a lead writes another, for all families of bends or for one. */
 @Service
 class Rules {
 
@@ -31,29 +31,29 @@ class Rules {
         this.clock = clock;
     }
 
-    /** The rules in force, by kind of bend. */
+    /** The rules in force, by family of bends. */
     @Transactional(readOnly = true)
-    public Map<BendKind, SignOffRule> inForce(UUID centreId) {
+    public Map<Family, SignOffRule> inForce(UUID centreId) {
         Map<String, SignOffRuleRow> written = written(centreId);
         SignOffRule general = Optional.ofNullable(written.get(SignOffRuleRow.ALL))
                 .map(row -> row.figures().toCore())
                 .orElse(SignOffRule.USUAL);
-        Map<BendKind, SignOffRule> rules = new EnumMap<>(BendKind.class);
-        for (BendKind kind : BendKind.values()) {
+        Map<Family, SignOffRule> rules = new TreeMap<>();
+        for (Family family : Family.all()) {
             rules.put(
-                    kind,
-                    Optional.ofNullable(written.get(kind.id()))
+                    family,
+                    Optional.ofNullable(written.get(family.id()))
                             .map(row -> row.figures().toCore())
                             .orElse(general));
         }
         return rules;
     }
 
-    /** The newest rule that was written for each kind, and for all. */
+    /** The newest rule that was written for each family, and for all. */
     @Transactional(readOnly = true)
     public Map<String, SignOffRuleRow> written(UUID centreId) {
         Map<String, SignOffRuleRow> newest = new HashMap<>();
-        history(centreId).forEach(row -> newest.putIfAbsent(row.kind(), row));
+        history(centreId).forEach(row -> newest.putIfAbsent(row.family(), row));
         return newest;
     }
 
@@ -69,16 +69,16 @@ class Rules {
     /**
      * Writes a rule that counts from now on; what was signed keeps the rule that it was signed by.
      *
-     * @param kind of bend; null for all that have none of their own
+     * @param family of bends; null for all that have none of their own
      * @throws TurnedDown unless a lead does it
      */
     @Transactional
-    public void keep(SignedIn who, UUID id, @Nullable String kind, SignOffFigures figures) {
+    public void keep(SignedIn who, UUID id, @Nullable String family, SignOffFigures figures) {
         if (!who.isLead()) {
             throw TurnedDown.forbidden("Only the centre lead changes what is asked for a sign-off");
         }
-        if (kind != null && BendKind.withId(kind).isEmpty()) {
-            throw TurnedDown.badInput("/kind", "unknown-value", "“" + kind + "” is no kind of bend");
+        if (family != null && Family.withId(family).isEmpty()) {
+            throw TurnedDown.badInput("/family", "unknown-value", "“" + family + "” is no family of bends");
         }
         figures.toCore();
         turns.take(who.centreId());
@@ -86,7 +86,7 @@ class Rules {
             entities.persist(new SignOffRuleRow(
                     id,
                     who.centreId(),
-                    kind == null ? SignOffRuleRow.ALL : kind,
+                    family == null ? SignOffRuleRow.ALL : family,
                     figures,
                     who.accountId(),
                     clock.instant()));

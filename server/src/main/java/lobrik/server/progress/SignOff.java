@@ -34,7 +34,7 @@ public class SignOff extends Numbered {
     private UUID id;
 
     private UUID traineeId;
-    private String kind;
+    private String family;
     private UUID signedBy;
     private String signedName;
     private Instant signedAt;
@@ -54,7 +54,7 @@ public class SignOff extends Numbered {
     SignOff(
             UUID id,
             UUID traineeId,
-            String kind,
+            String family,
             UUID signedBy,
             String signedName,
             Instant signedAt,
@@ -64,7 +64,7 @@ public class SignOff extends Numbered {
             String remark) {
         this.id = id;
         this.traineeId = traineeId;
-        this.kind = kind;
+        this.family = family;
         this.signedBy = signedBy;
         this.signedName = signedName;
         this.signedAt = signedAt;
@@ -82,8 +82,8 @@ public class SignOff extends Numbered {
         return traineeId;
     }
 
-    String kind() {
-        return kind;
+    String family() {
+        return family;
     }
 
     String signedName() {

@@ -9,8 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
-import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.progress.SignOffRule;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
@@ -31,25 +30,25 @@ import org.springframework.web.bind.annotation.RestController;
 class SignOffResource {
 
     /** What is signed; the remark is needed where the rule is not met. */
-    record NewSignOff(@Nullable String kind, @Nullable String remark) {}
+    record NewSignOff(@Nullable String family, @Nullable String remark) {}
 
     record Withdrawal(@Nullable String reason) {}
 
-    /** A rule to keep; without a kind it is for all that have none of their own. */
-    record RuleToKeep(@Nullable String kind, @Nullable SignOffFigures figures) {}
+    /** A rule to keep; without a family it is for all that have none of their own. */
+    record RuleToKeep(@Nullable String family, @Nullable SignOffFigures figures) {}
 
     /**
      * The rules.
      *
-     * @param general for every kind that has none of its own
+     * @param general for every family that has none of its own
      * @param mayChange whether the one who asks may
      */
-    record RulesView(SignOffFigures general, List<KindRule> own, List<RuleChange> history, boolean mayChange) {}
+    record RulesView(SignOffFigures general, List<FamilyRule> own, List<RuleChange> history, boolean mayChange) {}
 
-    record KindRule(String kind, SignOffFigures figures) {}
+    record FamilyRule(String family, SignOffFigures figures) {}
 
-    /** Who wrote a rule, and when; without a kind it was the general one. */
-    record RuleChange(@Nullable String kind, SignOffFigures figures, String by, Instant at) {}
+    /** Who wrote a rule, and when; without a family it was the general one. */
+    record RuleChange(@Nullable String family, SignOffFigures figures, String by, Instant at) {}
 
     private final SignOffs signOffs;
     private final Rules rules;
@@ -63,16 +62,16 @@ class SignOffResource {
         this.accounts = accounts;
     }
 
-    @Operation(summary = "Sign a trainee off in a kind of bend, on the evidence as it is now")
+    @Operation(summary = "Sign a trainee off in a family of bends, on the evidence as it is now")
     @PutMapping("/api/trainees/{id}/sign-offs/{key}")
     TraineeProgress sign(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @PathVariable UUID key,
             @RequestBody NewSignOff request) {
-        BendKind kind = BendKind.withId(String.valueOf(request.kind()))
-                .orElseThrow(() -> TurnedDown.badInput("/kind", "unknown-value", "name a kind of bend"));
-        signOffs.sign(who, key, id, kind, Objects.requireNonNullElse(request.remark(), ""));
+        Family family = Family.withId(String.valueOf(request.family()))
+                .orElseThrow(() -> TurnedDown.badInput("/family", "unknown-value", "name a family of bends"));
+        signOffs.sign(who, key, id, family, Objects.requireNonNullElse(request.remark(), ""));
         return pages.of(who, id);
     }
 
@@ -96,15 +95,15 @@ class SignOffResource {
         SignOffRuleRow general = written.get(SignOffRuleRow.ALL);
         return new RulesView(
                 general == null ? SignOffFigures.of(SignOffRule.USUAL) : general.figures(),
-                Curriculum.USUAL.kinds().stream()
-                        .filter(kind -> written.containsKey(kind.id()))
-                        .map(kind -> new KindRule(
-                                kind.id(),
-                                Objects.requireNonNull(written.get(kind.id())).figures()))
+                Family.all().stream()
+                        .filter(family -> written.containsKey(family.id()))
+                        .map(family -> new FamilyRule(
+                                family.id(),
+                                Objects.requireNonNull(written.get(family.id())).figures()))
                         .toList(),
                 history.stream()
                         .map(row -> new RuleChange(
-                                row.kind().isEmpty() ? null : row.kind(),
+                                row.family().isEmpty() ? null : row.family(),
                                 row.figures(),
                                 names.getOrDefault(row.keptBy(), ""),
                                 row.keptAt()))
@@ -121,7 +120,7 @@ class SignOffResource {
         if (request.figures() == null) {
             throw TurnedDown.badInput("/figures", "missing", "this is missing");
         }
-        rules.keep(who, id, request.kind(), request.figures());
+        rules.keep(who, id, request.family(), request.figures());
         return rules(who);
     }
 }

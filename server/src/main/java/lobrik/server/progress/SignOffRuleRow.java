@@ -14,14 +14,14 @@ import org.hibernate.type.SqlTypes;
 @Table(name = "sign_off_rule")
 class SignOffRuleRow extends Numbered {
 
-    /** The kind of the rule for all kinds of bend that have none of their own. */
+    /** The family of the rule for all families of bends that have none of their own. */
     static final String ALL = "";
 
     @Id
     private UUID id;
 
     private UUID centreId;
-    private String kind;
+    private String family;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private SignOffFigures figures;
@@ -32,10 +32,10 @@ class SignOffRuleRow extends Numbered {
     @SuppressWarnings("NullAway.Init")
     protected SignOffRuleRow() {}
 
-    SignOffRuleRow(UUID id, UUID centreId, String kind, SignOffFigures figures, UUID keptBy, Instant keptAt) {
+    SignOffRuleRow(UUID id, UUID centreId, String family, SignOffFigures figures, UUID keptBy, Instant keptAt) {
         this.id = id;
         this.centreId = centreId;
-        this.kind = kind;
+        this.family = family;
         this.figures = figures;
         this.keptBy = keptBy;
         this.keptAt = keptAt;
@@ -45,8 +45,8 @@ class SignOffRuleRow extends Numbered {
         return centreId;
     }
 
-    String kind() {
-        return kind;
+    String family() {
+        return family;
     }
 
     SignOffFigures figures() {

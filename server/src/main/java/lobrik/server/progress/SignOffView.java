@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  */
 public record SignOffView(
         UUID id,
-        String kind,
+        String family,
         String signedBy,
         Instant signedAt,
         boolean met,
@@ -31,7 +31,7 @@ public record SignOffView(
         SignOff signature = signed.signature();
         return new SignOffView(
                 signature.id(),
-                signature.kind(),
+                signature.family(),
                 signature.signedName(),
                 signature.signedAt(),
                 signature.isMet(),

@@ -15,7 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
+import lobrik.progress.Family;
 import lobrik.progress.Outcome;
 import lobrik.progress.SignOffRule;
 import lobrik.server.account.SignedIn;
@@ -96,63 +96,63 @@ public class SignOffs {
         return row == null || row.passed() != piece.passed() || row.points() != piece.points();
     }
 
-    /** The kinds of bend that each of some trainees is signed off in. */
+    /** The families of bends that each of some trainees is signed off in. */
     @Transactional(readOnly = true)
-    Map<UUID, Set<BendKind>> standing(Collection<UUID> traineeIds) {
-        Map<UUID, Set<BendKind>> standing = new HashMap<>();
+    Map<UUID, Set<Family>> standing(Collection<UUID> traineeIds) {
+        Map<UUID, Set<Family>> standing = new HashMap<>();
         entities.createQuery("""
-                        select s.traineeId as trainee, s.kind as kind from SignOff s where s.traineeId in :trainees
+                        select s.traineeId as trainee, s.family as family from SignOff s where s.traineeId in :trainees
                           and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id)""", Tuple.class)
                 .setParameter("trainees", traineeIds)
                 .getResultStream()
-                .forEach(row -> BendKind.withId(row.get("kind", String.class))
+                .forEach(row -> Family.withId(row.get("family", String.class))
                         .ifPresent(
-                                kind -> standing.computeIfAbsent(row.get("trainee", UUID.class), id -> new HashSet<>())
-                                        .add(kind)));
+                                family -> standing.computeIfAbsent(row.get("trainee", UUID.class), id -> new HashSet<>())
+                                        .add(family)));
         return standing;
     }
 
     /**
-     * Signs somebody off in a kind of bend, on the evidence as it is now. Repeating the request changes nothing.
+     * Signs somebody off in a family of bends, on the evidence as it is now. Repeating the request changes nothing.
      *
      * @param remark of the instructor; needed where the rule is not met
      * @throws TurnedDown if a signature stands already, or if the rule is not met and nothing says why all the same
      */
     @Transactional
-    public void sign(SignedIn who, UUID id, UUID traineeId, BendKind kind, String remark) {
+    public void sign(SignedIn who, UUID id, UUID traineeId, Family family, String remark) {
         cohorts.trainee(who, traineeId);
         turns.take(traineeId);
         SignOff same = entities.find(SignOff.class, id);
         if (same != null) {
-            if (!same.traineeId().equals(traineeId) || !same.kind().equals(kind.id())) {
+            if (!same.traineeId().equals(traineeId) || !same.family().equals(family.id())) {
                 throw TurnedDown.conflict("key-used", "This key was used for something else; make a new one");
             }
             return;
         }
-        if (standing(List.of(traineeId)).getOrDefault(traineeId, Set.of()).contains(kind)) {
+        if (standing(List.of(traineeId)).getOrDefault(traineeId, Set.of()).contains(family)) {
             throw TurnedDown.conflict("signed-already", "Somebody has signed this already; it stands");
         }
         String said = require(remark, "/remark");
         // Pieces that a wrong clock dated too late were bent all the same.
-        Check found = check(who, traineeId, kind, Instant.MAX);
+        Check found = check(who, traineeId, family, Instant.MAX);
         if (!found.check().isMet() && said.isEmpty()) {
             throw TurnedDown.conflict(
                     "not-shown",
                     "The rule is not met yet: " + RuleWords.missing(found.check())
                             + ". You may sign all the same if you say why");
         }
-        persist(who, id, traineeId, kind, said, clock.instant(), found);
+        persist(who, id, traineeId, family, said, clock.instant(), found);
     }
 
     /** What somebody had to show up to a time, by the rule in force. */
     private record Check(SignOffRule rule, SignOffRule.Check check, List<OutcomeRow> rows) {}
 
-    private Check check(SignedIn who, UUID traineeId, BendKind kind, Instant at) {
-        SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(kind, SignOffRule.USUAL);
+    private Check check(SignedIn who, UUID traineeId, Family family, Instant at) {
+        SignOffRule rule = rules.inForce(who.centreId()).getOrDefault(family, SignOffRule.USUAL);
         List<OutcomeRow> rows = outcomes
                 .rows(List.of(traineeId), Outcomes.Filter.ALL, TraineePages.HISTORY)
                 .getOrDefault(traineeId, Map.of())
-                .getOrDefault(kind, List.of())
+                .getOrDefault(family, List.of())
                 .stream()
                 .filter(row -> !row.measuredAt().isAfter(at))
                 .toList();
@@ -162,11 +162,11 @@ public class SignOffs {
                 rows);
     }
 
-    private void persist(SignedIn who, UUID id, UUID traineeId, BendKind kind, String remark, Instant at, Check found) {
+    private void persist(SignedIn who, UUID id, UUID traineeId, Family family, String remark, Instant at, Check found) {
         entities.persist(new SignOff(
                 id,
                 traineeId,
-                kind.id(),
+                family.id(),
                 who.accountId(),
                 who.fullName(),
                 at,
@@ -183,10 +183,10 @@ public class SignOffs {
      * @return whether it was
      */
     @Transactional
-    public boolean signedThen(SignedIn who, UUID id, UUID traineeId, BendKind kind, Instant at) {
-        Check found = check(who, traineeId, kind, at);
+    public boolean signedThen(SignedIn who, UUID id, UUID traineeId, Family family, Instant at) {
+        Check found = check(who, traineeId, family, at);
         if (found.check().isMet()) {
-            persist(who, id, traineeId, kind, "", at, found);
+            persist(who, id, traineeId, family, "", at, found);
         }
         return found.check().isMet();
     }

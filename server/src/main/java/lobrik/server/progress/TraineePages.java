@@ -5,11 +5,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
-import lobrik.bend.BendKind;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
-import lobrik.progress.Curriculum;
+import lobrik.progress.Family;
 import lobrik.progress.Habit;
 import lobrik.progress.HabitWords;
 import lobrik.progress.NextExercise;
@@ -33,7 +34,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class TraineePages {
 
-    /** Pieces of a kind that are looked at and shown; older ones are in the files. */
+    /** Pieces of a family that are looked at and shown; older ones are in the files. */
     static final int HISTORY = 40;
 
     private static final int OWN_SHOWN = 8;
@@ -43,6 +44,7 @@ public class TraineePages {
     private final Outcomes outcomes;
     private final SignOffs signOffs;
     private final TraineeKeys keys;
+    private final Curricula curricula;
 
     TraineePages(
             Cohorts cohorts,
@@ -50,19 +52,21 @@ public class TraineePages {
             Insights insights,
             Outcomes outcomes,
             SignOffs signOffs,
-            TraineeKeys keys) {
+            TraineeKeys keys,
+            Curricula curricula) {
         this.cohorts = cohorts;
         this.accounts = accounts;
         this.insights = insights;
         this.outcomes = outcomes;
         this.signOffs = signOffs;
         this.keys = keys;
+        this.curricula = curricula;
     }
 
     @Transactional(readOnly = true)
     TraineeProgress of(SignedIn who, UUID traineeId) {
         Trainee trainee = cohorts.trainee(who, traineeId);
-        Map<BendKind, Total> totals = outcomes.totals(traineeId);
+        Map<Family, Total> totals = outcomes.totals(traineeId);
         Insight insight =
                 Objects.requireNonNull(insights.of(who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
                         .get(traineeId));
@@ -80,13 +84,23 @@ public class TraineePages {
                 inches(totals.values().stream().map(Total::wasted).toList()),
                 insight.habits().stream().map(habit -> view(habit, words)).toList(),
                 next(insight.next(), words),
-                Curriculum.USUAL.kinds().stream()
-                        .filter(kind ->
-                                totals.containsKey(kind) || insight.standings().get(kind) == Standing.SIGNED)
-                        .map(kind -> History.of(kind, insight, Optional.ofNullable(totals.get(kind))))
+                curricula.inForce(who.centreId()).shownTo(tried(insight, totals)).stream()
+                        .filter(tried(insight, totals)::contains)
+                        .map(family -> History.of(family, insight, Optional.ofNullable(totals.get(family))))
                         .toList(),
                 signOffs(traineeId),
                 keys.of(traineeId).map(SheetCode::printed).orElse(null));
+    }
+
+    /** What somebody bent or is signed off in. */
+    private static Set<Family> tried(Insight insight, Map<Family, Total> totals) {
+        Set<Family> tried = new TreeSet<>(totals.keySet());
+        insight.standings().forEach((family, standing) -> {
+            if (standing == Standing.SIGNED) {
+                tried.add(family);
+            }
+        });
+        return tried;
     }
 
     /** Every signature that a trainee was ever given, from the oldest. The one who asks must be allowed to see it. */
@@ -110,12 +124,12 @@ public class TraineePages {
     }
 
     private Achievement achievement(Trainee trainee) {
-        Map<BendKind, Total> totals = outcomes.totals(trainee.id());
-        Map<BendKind, Integer> pieces = new LinkedHashMap<>();
-        Curriculum.USUAL.kinds().stream()
+        Map<Family, Total> totals = outcomes.totals(trainee.id());
+        Map<Family, Integer> pieces = new LinkedHashMap<>();
+        curricula.inForce(cohorts.centreOf(trainee.cohortId()).id()).shownTo(totals.keySet()).stream()
                 .filter(totals::containsKey)
-                .forEach(kind -> pieces.put(
-                        kind, Objects.requireNonNull(totals.get(kind)).pieces()));
+                .forEach(family -> pieces.put(
+                        family, Objects.requireNonNull(totals.get(family)).pieces()));
         return new Achievement(
                 trainee.fullName(),
                 trainee.number(),
@@ -131,17 +145,19 @@ public class TraineePages {
         Trainee trainee = keys.holder(code);
         Centre centre = cohorts.centreOf(trainee.cohortId());
         UUID id = trainee.id();
-        Map<BendKind, Total> totals = outcomes.totals(id);
+        Map<Family, Total> totals = outcomes.totals(id);
         Insight insight = Objects.requireNonNull(insights.of(centre.id(), trainee.cohortId(), List.of(id), HISTORY)
                 .get(id));
         HabitWords words = new HabitWords(LengthUnit.INCH);
+        Set<Family> shown = tried(insight, totals);
+        shown.add(insight.next().family());
         return new OwnView(
                 trainee.fullName(),
                 centre.name(),
                 totals.values().stream().mapToInt(Total::pieces).sum(),
                 totals.values().stream().mapToInt(Total::passes).sum(),
-                Curriculum.USUAL.kinds().stream()
-                        .map(kind -> ownFamily(kind, insight, Optional.ofNullable(totals.get(kind))))
+                curricula.inForce(centre.id()).shownTo(shown).stream()
+                        .map(family -> ownFamily(family, insight, Optional.ofNullable(totals.get(family))))
                         .toList(),
                 insight.habits().stream().map(words::sentence).toList(),
                 next(insight.next(), words),
@@ -150,12 +166,12 @@ public class TraineePages {
                         .toList());
     }
 
-    private static OwnView.OwnFamily ownFamily(BendKind kind, Insight insight, Optional<Total> total) {
-        List<OutcomeRow> rows = insight.rows().getOrDefault(kind, List.of());
+    private static OwnView.OwnFamily ownFamily(Family family, Insight insight, Optional<Total> total) {
+        List<OutcomeRow> rows = insight.rows().getOrDefault(family, List.of());
         return new OwnView.OwnFamily(
-                kind.id(),
-                StandingName.of(insight.standings().getOrDefault(kind, Standing.NOT_TRIED)),
-                conditions(kind, insight),
+                family.id(),
+                StandingName.of(insight.standings().getOrDefault(family, Standing.NOT_TRIED)),
+                conditions(family, insight),
                 total.map(Total::pieces).orElse(0),
                 rows.subList(Math.max(0, rows.size() - OWN_SHOWN), rows.size()).stream()
                         .map(row -> new OwnView.OwnPiece(row.measuredAt(), row.title(), row.points(), row.passed()))
@@ -164,7 +180,7 @@ public class TraineePages {
 
     private static OwnView.OwnSignOff ownSignOff(SignOffs.Signed signed) {
         return new OwnView.OwnSignOff(
-                signed.signature().kind(),
+                signed.signature().family(),
                 signed.signature().signedName(),
                 signed.signature().signedAt(),
                 signed.signature().evidence().size(),
@@ -172,8 +188,8 @@ public class TraineePages {
                 signed.withdrawal().map(SignOffWithdrawal::reason).orElse(null));
     }
 
-    static List<ConditionView> conditions(BendKind kind, Insight insight) {
-        return Objects.requireNonNull(insight.checks().get(kind)).conditions().stream()
+    static List<ConditionView> conditions(Family family, Insight insight) {
+        return Objects.requireNonNull(insight.checks().get(family)).conditions().stream()
                 .map(condition -> new ConditionView(RuleWords.condition(condition), condition.isMet()))
                 .toList();
     }
@@ -186,7 +202,7 @@ public class TraineePages {
         return switch (habit) {
             case Habit.Bias bias ->
                 new HabitView(
-                        bias.kind().id(),
+                        bias.family().id(),
                         words.sentence(bias),
                         words.evidence(bias),
                         bias.persists(),
@@ -194,7 +210,7 @@ public class TraineePages {
                         null);
             case Habit.Recurring recurring ->
                 new HabitView(
-                        recurring.kind().id(),
+                        recurring.family().id(),
                         words.sentence(recurring),
                         words.evidence(recurring),
                         true,
@@ -204,15 +220,15 @@ public class TraineePages {
     }
 
     static NextView next(NextExercise next, HabitWords words) {
-        String kind = next.kind().words();
+        Family family = next.family();
         String sentence = switch (next.reason()) {
             case HABIT -> next.habit().map(words::sentence).orElse("");
             case FIRST -> "Not bent yet: the order begins with it.";
-            case NEXT -> "The next in the order: what a " + kind + " builds on is steady.";
+            case NEXT -> "The next in the order: what " + family.one() + " builds on is steady.";
             case PASSED_OVER -> "Not bent yet; what it builds on counts as shown, since more than that was bent.";
             case NOT_STEADY -> "Begun, and not steady yet.";
-            case REFRESH -> "Everything is steady; a " + kind + " was not bent for the longest time.";
+            case REFRESH -> "Everything is steady; " + family.one() + " was not bent for the longest time.";
         };
-        return new NextView(next.kind().id(), ReasonName.valueOf(next.reason().name()), sentence);
+        return new NextView(family.id(), ReasonName.valueOf(next.reason().name()), sentence);
     }
 }

@@ -11,7 +11,7 @@ import org.jspecify.annotations.Nullable;
  * A trainee's progress.
  *
  * @param habits the plainest first
- * @param families kinds of bend that were tried, in the order in which they are learnt
+ * @param families of bends that were tried, in the order in which they are learnt
  * @param signOffs every signature that was ever given, from the oldest
  * @param ownPage code of the trainee's own page, where there is one
  */
@@ -40,7 +40,7 @@ record TraineeProgress(
      * @param cause that comes back; null where it is a bias
      */
     record HabitView(
-            String kind,
+            String family,
             String sentence,
             String evidence,
             boolean persists,
@@ -64,14 +64,15 @@ record TraineeProgress(
     }
 
     /** What comes next, and why in a sentence. */
-    record NextView(String kind, ReasonName reason, String sentence) {}
+    record NextView(String family, ReasonName reason, String sentence) {}
 
     /** One thing that a sign-off asks: {@code 2 of 3 passes}. */
     record ConditionView(String words, boolean met) {}
 
     /**
-     * A kind of bend.
+     * A kind of bend with a sort of tool.
      *
+     * @param id of the family
      * @param conditions what a sign-off asks, and how far it is there
      * @param evidence the pieces that a sign-off would be given on now
      * @param pieces in all; the history has the last of them, from the oldest
@@ -79,7 +80,7 @@ record TraineeProgress(
      * @param scores the level of the score after each piece of the history
      */
     record FamilyView(
-            String kind,
+            String id,
             StandingName standing,
             List<ConditionView> conditions,
             List<UUID> evidence,

@@ -5,12 +5,15 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.shop.Conduit;
 import lobrik.shop.Tool;
+import lobrik.shop.ToolKind;
 import lobrik.shop.Tooling;
 import lobrik.wire.BenderInput;
 import lobrik.wire.CalcInterface;
@@ -105,6 +108,19 @@ public class Rack {
         return entities.createQuery(NEWEST + " order by b.label", Racked.class)
                 .setParameter("centre", who.centreId())
                 .getResultList();
+    }
+
+    /** The sorts of tools that a centre has. */
+    @Transactional(readOnly = true)
+    public Set<ToolKind> kinds(UUID centreId) {
+        List<?> kinds = entities.createNativeQuery(
+                        "select distinct r.kind from bender b join bender_revision r on r.bender_id = b.id where b.centre_id = :centre",
+                        String.class)
+                .setParameter("centre", centreId)
+                .getResultList();
+        return kinds.stream()
+                .flatMap(kind -> ToolKind.withId(kind.toString()).stream())
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /**

@@ -8,12 +8,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Caution;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
+import lobrik.progress.Family;
 import lobrik.server.progress.Achievement;
 import lobrik.server.progress.SignOff;
 import lobrik.server.progress.SignOffFigures;
@@ -157,7 +157,7 @@ final class RecordPages {
                     Typeface.BOLD,
                     13.5f,
                     SIGNED,
-                    kind(signature).title(),
+                    family(signature).title(),
                     signature.signedBy(),
                     date(SHORT, signature.signedAt()),
                     withdrawal != null ? "withdrawn" : "");
@@ -193,13 +193,13 @@ final class RecordPages {
         y = canvas.column(Typeface.TEXT, 11.5f, MARGIN, y - 2, width, all + ".") - 20;
     }
 
-    private static BendKind kind(SignOffView signature) {
-        return BendKind.withId(signature.kind()).orElseThrow();
+    private static Family family(SignOffView signature) {
+        return Family.withId(signature.family()).orElseThrow();
     }
 
     private void evidence(SignOffView signature) {
         nextPage();
-        canvas.text(Typeface.BOLD, 17, MARGIN, y - 14, kind(signature).title());
+        canvas.text(Typeface.BOLD, 17, MARGIN, y - 14, family(signature).title());
         y -= 32;
         canvas.fitted(
                 Typeface.TEXT,

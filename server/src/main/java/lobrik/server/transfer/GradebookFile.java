@@ -9,7 +9,7 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
-import lobrik.bend.BendKind;
+import lobrik.progress.Family;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
@@ -46,7 +46,8 @@ class GradebookFile {
             "conduit in",
             "wasted in",
             "minutes",
-            "attempt");
+            "attempt",
+            "tool");
 
     /** What a sheet of a workbook can hold; more pieces go on to a further sheet. */
     private static final int MOST_ROWS = 1_000_000;
@@ -61,10 +62,10 @@ class GradebookFile {
         this.cohorts = cohorts;
     }
 
-    private static List<String> header() {
+    private static List<String> header(List<Family> families) {
         List<String> header = new ArrayList<>(TRAINEE);
-        for (BendKind kind : Gradebook.kinds()) {
-            GRADE.forEach(name -> header.add(kind.words() + ": " + name));
+        for (Family family : families) {
+            GRADE.forEach(name -> header.add(family.words() + ": " + name));
         }
         return header;
     }
@@ -96,8 +97,9 @@ class GradebookFile {
 
     void csv(SignedIn who, UUID cohortId, Writer to) throws IOException {
         try (CSVPrinter printer = Cells.csv(to)) {
-            Cells.print(printer, header());
-            for (GradeRow row : gradebook.grades(who, cohortId)) {
+            Gradebook.Grades grades = gradebook.grades(who, cohortId);
+            Cells.print(printer, header(grades.families()));
+            for (GradeRow row : grades.rows()) {
                 Cells.print(printer, cells(row));
             }
         }
@@ -105,13 +107,13 @@ class GradebookFile {
 
     void workbook(SignedIn who, UUID cohortId, OutputStream to) throws IOException {
         Cohort cohort = cohorts.cohort(who, cohortId);
-        List<GradeRow> grades = gradebook.grades(who, cohortId);
+        Gradebook.Grades grades = gradebook.grades(who, cohortId);
         try (Workbook workbook = new Workbook(to, "Lobrik", "1.0")) {
             Worksheet sheet = workbook.newWorksheet("Gradebook");
             sheet.freezePane(2, 1);
-            head(sheet, header());
-            for (int i = 0; i < grades.size(); i++) {
-                write(sheet, i + 1, cells(grades.get(i)));
+            head(sheet, header(grades.families()));
+            for (int i = 0; i < grades.rows().size(); i++) {
+                write(sheet, i + 1, cells(grades.rows().get(i)));
             }
             sheet.finish();
             PieceSheets pieces = new PieceSheets(workbook);
@@ -188,7 +190,7 @@ class GradebookFile {
     private static List<@Nullable Object> piece(PieceRow piece) {
         List<@Nullable Object> cells = new ArrayList<>();
         cells.add(piece.fullName());
-        cells.add(piece.kind());
+        cells.add(piece.family().bend().id());
         cells.add(piece.title());
         cells.add(Cells.moment(piece.measuredAt()));
         cells.add(piece.conduitLabel());
@@ -203,6 +205,7 @@ class GradebookFile {
         cells.add(piece.wasted().inches());
         cells.add(piece.minutes());
         cells.add(piece.attemptId().toString());
+        cells.add(piece.family().tool().id());
         return cells;
     }
 }

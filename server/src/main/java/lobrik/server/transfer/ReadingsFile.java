@@ -49,6 +49,7 @@ class ReadingsFile {
                     "bend",
                     "id",
                     "Kind of bend: stub90, backToBack90, boxOffset, offset, rollingOffset, kick, saddle3, saddle4, overBent90."),
+            new Column("tool", "id", "What it was bent with: shoe, machine, former."),
             new Column("conduit", "text", "Size and sort."),
             new Column("bender", "text", "Bender's label."),
             new Column(
@@ -100,7 +101,8 @@ class ReadingsFile {
 
     /** One piece after the other, so that what counts of one is known when its rows are written. */
     private static final String QUERY = """
-            select r.id, r.attempt_id, c.name as cohort, t.id as trainee_id, t.full_name as trainee, e.title, e.kind, e.conduit_label,
+            select r.id, r.attempt_id, c.name as cohort, t.id as trainee_id, t.full_name as trainee, e.title, e.kind,
+              coalesce(e.definition #>> '{bender,kind}', 'shoe') as tool, e.conduit_label,
               e.bender_label, r.feature, r.unit, r.stage, r.by_level, r.as_found, o.targets[array_position(o.features, r.feature)] as target, r.value,
               o.tolerances[array_position(o.features, r.feature)] as tolerance,
               exists (select 1 from set_aside s where s.record_id = r.id) as set_aside,
@@ -183,6 +185,7 @@ class ReadingsFile {
                     get("trainee", String.class),
                     get("title", String.class),
                     get("kind", String.class),
+                    get("tool", String.class),
                     get("conduit_label", String.class),
                     get("bender_label", String.class),
                     feature(),

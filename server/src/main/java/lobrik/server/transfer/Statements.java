@@ -129,7 +129,8 @@ class Statements {
 
     private static Statement finished(PieceRow piece, String home, Cohort cohort) {
         Map<String, Object> extensions = new LinkedHashMap<>();
-        extensions.put(OWN + "bend", piece.kind());
+        extensions.put(OWN + "bend", piece.family().bend().id());
+        extensions.put(OWN + "tool", piece.family().tool().id());
         extensions.put(OWN + "conduit", piece.conduitLabel());
         extensions.put(OWN + "bender", piece.benderLabel());
         extensions.put(OWN + "tolerances", piece.preset());
@@ -141,7 +142,7 @@ class Statements {
                 piece.attemptId(),
                 Actor.of(home, piece.traineeId(), piece.fullName()),
                 Verb.of(piece.passed() ? "passed" : "failed"),
-                Activity.of(OWN + "attempt:" + piece.attemptId(), ASSESSMENT, piece.title(), piece.kind()),
+                Activity.of(OWN + "attempt:" + piece.attemptId(), ASSESSMENT, piece.title(), piece.family().id()),
                 new Result(
                         new Points(Math.round(piece.points() * 100) / 10_000.0, piece.points(), 0, 100),
                         piece.passed(),
@@ -163,7 +164,7 @@ class Statements {
                 signature.id(),
                 actor,
                 Verb.of("mastered"),
-                Activity.of(OWN + "bend:" + signature.kind(), SKILL, signature.kind(), signature.remark()),
+                Activity.of(OWN + "bend:" + signature.family(), SKILL, signature.family(), signature.remark()),
                 new Result(null, true, null, null, null, extensions),
                 null,
                 signature.signedAt());

@@ -106,7 +106,7 @@ class ClocksTest {
         String attempt = bench.open(0);
         readAll(attempt);
         lead.put("/api/attempts/" + attempt + "/seals/" + key(), "{\"sealed\":true}");
-        String rule = "{\"kind\":\"stub90\",\"figures\":{\"of\":5,\"passes\":%d,\"days\":2,\"lengthIn\":0.125,"
+        String rule = "{\"family\":\"stub90\",\"figures\":{\"of\":5,\"passes\":%d,\"days\":2,\"lengthIn\":0.125,"
                 + "\"angleDeg\":2,\"dogLegDeg\":2,\"withoutRebending\":1,\"steadyPasses\":2}}";
         assertThat(lead.put("/api/sign-off-rules/" + key(), rule.formatted(4)).status())
                 .isEqualTo(200);

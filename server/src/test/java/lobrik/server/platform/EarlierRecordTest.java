@@ -82,6 +82,9 @@ class EarlierRecordTest {
                     JsonNode cells = matrix.at("/rows").get(row).at("/cells");
                     // Kinds of bends that came later stand behind those there were.
                     for (int cell = 0; cell < cells.size(); cell++) {
+                        // What was a kind of bend then is that bend by hand, now that there are other tools.
+                        ObjectNode called = (ObjectNode) cells.get(cell);
+                        called.set("family", called.remove("kind"));
                         assertSame(
                                 cohort + ", row " + row + ", cell " + cell,
                                 cells.get(cell),

@@ -104,4 +104,40 @@ class MigrationTest {
             statement.execute("drop schema " + SCHEMA + " cascade");
         }
     }
+
+    /** What was bent and signed at the machine was never one for bending by hand. */
+    @Test
+    void piecesAndSignaturesOfOtherTools_becomeFamiliesOfTheirOwn(RunningServer.Address server) throws SQLException {
+        flyway(server).target("1").load().migrate();
+        try (Connection connection =
+                        DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
+                Statement statement = connection.createStatement()) {
+            statement.execute("set search_path to " + SCHEMA);
+            statement.execute(
+                    FIRST_VERSION.replace("{\"bend\":", "{\"bender\":{\"kind\":\"machine\"},\"bend\":"));
+            statement.execute("insert into attempt select gen_random_uuid(), id, exercise_id, trainee_id,"
+                    + " '{\"preset\":\"site\",\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,\"passMark\":70}',"
+                    + " given_by, now() from assignment");
+            flyway(server).target("23").load().migrate();
+            statement.execute("""
+                    insert into outcome (attempt_id, centre_id, cohort_id, trainee_id, kind, measured_at, title, bender_label,
+                      conduit_label, preset, length_tolerance_pm, angle_tolerance_ndeg, twist_tolerance_ndeg, pass_mark, points,
+                      passed, rebent, conduit_pm, wasted_pm, features, targets, deviations, planned, tolerances)
+                    select a.id, c.centre_id, c.id, t.id, 'stub90', now(), 'Up', 'M', '3', 'site', 1, 1, 1, 70, 90,
+                      true, 0, 1, 0, '{}', '{}', '{}', '{}', '{}'
+                    from attempt a join trainee t on t.id = a.trainee_id join cohort c on c.id = t.cohort_id""");
+            statement.execute("""
+                    insert into sign_off (id, trainee_id, kind, signed_by, signed_name, signed_at, rule, evidence, met, remark)
+                    select gen_random_uuid(), trainee_id, 'stub90', cast('00000000-0000-0000-0000-000000000002' as uuid), 'One', now(), cast('{}' as jsonb),
+                      jsonb_build_array(jsonb_build_object('attemptId', attempt_id)), true, 'shown' from outcome
+                    union all
+                    select gen_random_uuid(), trainee_id, 'stub90', cast('00000000-0000-0000-0000-000000000002' as uuid), 'One', now(), cast('{}' as jsonb),
+                      cast('[]' as jsonb), false, 'by hand, elsewhere' from outcome limit 3""");
+            flyway(server).load().migrate();
+            assertThat(rows(statement, "select family from outcome")).containsOnly("stub90.machine");
+            assertThat(rows(statement, "select distinct remark || ' ' || family from sign_off"))
+                    .containsExactlyInAnyOrder("shown stub90.machine", "by hand, elsewhere stub90");
+            statement.execute("drop schema " + SCHEMA + " cascade");
+        }
+    }
 }

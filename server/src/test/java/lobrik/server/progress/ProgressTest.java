@@ -181,7 +181,7 @@ class ProgressTest {
         taught.bends(0, 2, "17 5/8");
         JsonNode plan = runa.get("/api/cohorts/" + taught.id() + "/plan").body();
         JsonNode group = plan.at("/groups/0");
-        assertThat(group.at("/kind").asString()).isEqualTo("stub90");
+        assertThat(group.at("/family").asString()).isEqualTo("stub90");
         assertThat(group.at("/trainees").size()).isEqualTo(2);
         assertThat(group.at("/trainees/0/next/reason").asString()).isEqualTo("notSteady");
         assertThat(group.at("/trainees/1/next/reason").asString()).isEqualTo("first");
@@ -242,7 +242,7 @@ class ProgressTest {
         }
         assertThat(dessa.put(
                                 "/api/trainees/" + trainee + "/sign-offs/" + UUID.randomUUID(),
-                                "{\"kind\":\"stub90\",\"remark\":\"x\"}")
+                                "{\"family\":\"stub90\",\"remark\":\"x\"}")
                         .status())
                 .isEqualTo(404);
         assertThat(dessa.put("/api/trainees/" + trainee + "/keys/" + UUID.randomUUID(), "")

@@ -42,7 +42,7 @@ class SignOffTest {
     @Test
     void signature_keepsWhoWhenRuleAndEvidence() {
         getsReady();
-        Answer signed = runa.put(signing(), "{\"kind\":\"stub90\"}");
+        Answer signed = runa.put(signing(), "{\"family\":\"stub90\"}");
         assertThat(signed.status()).as(signed.body().toString()).isEqualTo(200);
         assertThat(signed.at("/signOffs/0/signedBy").asString()).isEqualTo("Runa Tolvane");
         assertThat(signed.at("/signOffs/0/met").asBoolean()).isTrue();
@@ -51,27 +51,27 @@ class SignOffTest {
         assertThat(signed.at("/signOffs/0/evidence/1/features/1/deviation").asDouble())
                 .isEqualTo(0.0625);
         assertThat(taught.standing(0)).isEqualTo("signed");
-        assertThat(runa.put(signing(), "{\"kind\":\"stub90\"}").status()).isEqualTo(409);
+        assertThat(runa.put(signing(), "{\"family\":\"stub90\"}").status()).isEqualTo(409);
     }
 
     @Test
     void repeatedRequest_signsOnce() {
         getsReady();
         String path = signing();
-        assertThat(runa.put(path, "{\"kind\":\"stub90\"}").status()).isEqualTo(200);
-        Answer again = runa.put(path, "{\"kind\":\"stub90\"}");
+        assertThat(runa.put(path, "{\"family\":\"stub90\"}").status()).isEqualTo(200);
+        Answer again = runa.put(path, "{\"family\":\"stub90\"}");
         assertThat(again.status()).isEqualTo(200);
         assertThat(again.at("/signOffs").size()).isEqualTo(1);
-        assertThat(runa.put(path, "{\"kind\":\"kick\"}").status()).isEqualTo(409);
+        assertThat(runa.put(path, "{\"family\":\"kick\"}").status()).isEqualTo(409);
     }
 
     @Test
     void againstTheRule_onlyWithAReason() {
         taught.bends(0, 2, "17 5/8");
-        Answer refused = runa.put(signing(), "{\"kind\":\"stub90\"}");
+        Answer refused = runa.put(signing(), "{\"family\":\"stub90\"}");
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.at("/detail").asString()).contains("1 of 3 passes", "on 1 of 2 days");
-        Answer signed = runa.put(signing(), "{\"kind\":\"stub90\",\"remark\":\"Ten years at the trade\"}");
+        Answer signed = runa.put(signing(), "{\"family\":\"stub90\",\"remark\":\"Ten years at the trade\"}");
         assertThat(signed.at("/signOffs/0/met").asBoolean()).isFalse();
         assertThat(signed.at("/signOffs/0/remark").asString()).isEqualTo("Ten years at the trade");
     }
@@ -79,7 +79,7 @@ class SignOffTest {
     @Test
     void withdrawal_needsAReason_andBothStay() {
         getsReady();
-        String id = runa.put(signing(), "{\"kind\":\"stub90\"}")
+        String id = runa.put(signing(), "{\"family\":\"stub90\"}")
                 .at("/signOffs/0/id")
                 .asString();
         String path = "/api/sign-offs/" + id + "/withdrawal";
@@ -88,7 +88,7 @@ class SignOffTest {
         assertThat(withdrawn.at("/signOffs/0/withdrawal/reason").asString()).isEqualTo("Pieces were mixed up");
         assertThat(withdrawn.at("/signOffs/0/signedBy").asString()).isEqualTo("Runa Tolvane");
         assertThat(taught.standing(0)).isEqualTo("ready");
-        assertThat(runa.put(signing(), "{\"kind\":\"stub90\"}").at("/signOffs").size())
+        assertThat(runa.put(signing(), "{\"family\":\"stub90\"}").at("/signOffs").size())
                 .isEqualTo(2);
         assertThat(runa.put("/api/sign-offs/" + UUID.randomUUID() + "/withdrawal", "{\"reason\":\"x\"}")
                         .status())
@@ -99,7 +99,7 @@ class SignOffTest {
     void evidenceThatIsCorrectedLater_isMarked_andStaysAsItWas() {
         getsReady();
         String attempt = taught.bends(0, 0, "17 5/8");
-        Answer signed = runa.put(signing(), "{\"kind\":\"stub90\"}");
+        Answer signed = runa.put(signing(), "{\"family\":\"stub90\"}");
         assertThat(signed.at("/signOffs/0/changed").size()).isZero();
         String reading = runa.get("/api/attempts/" + attempt)
                 .at("/features/1/reading/id")
@@ -118,7 +118,7 @@ class SignOffTest {
         Client oskar = Client.signedIn(server, "oskar");
         String figures = "{\"passes\":%d,\"of\":4,\"days\":1,\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,"
                 + "\"withoutRebending\":0,\"steadyPasses\":1}";
-        String body = "{\"kind\":\"stub90\",\"figures\":" + figures + "}";
+        String body = "{\"family\":\"stub90\",\"figures\":" + figures + "}";
         assertThat(runa.put("/api/sign-off-rules/" + UUID.randomUUID(), body.formatted(1))
                         .status())
                 .isEqualTo(403);
@@ -129,12 +129,12 @@ class SignOffTest {
         assertThat(taught.standing(0)).isEqualTo("learning");
         Answer kept = oskar.put("/api/sign-off-rules/" + UUID.randomUUID(), body.formatted(1));
         assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
-        assertThat(kept.at("/own/0/kind").asString()).isEqualTo("stub90");
+        assertThat(kept.at("/own/0/family").asString()).isEqualTo("stub90");
         assertThat(kept.at("/history/0/by").asString()).isEqualTo("Oskar Brindlemay");
         assertThat(taught.standing(0)).isEqualTo("ready");
         // Back to what the other tests go by.
         String usual =
-                "{\"kind\":\"stub90\",\"figures\":{\"passes\":3,\"of\":4,\"days\":2,\"lengthIn\":0.125,\"angleDeg\":2,"
+                "{\"family\":\"stub90\",\"figures\":{\"passes\":3,\"of\":4,\"days\":2,\"lengthIn\":0.125,\"angleDeg\":2,"
                         + "\"dogLegDeg\":2,\"withoutRebending\":1,\"steadyPasses\":3}}";
         oskar.put("/api/sign-off-rules/" + UUID.randomUUID(), usual);
         assertThat(taught.standing(0)).isEqualTo("learning");
@@ -143,7 +143,7 @@ class SignOffTest {
     @Test
     void record_saysWhoSignedWhat_withTheEvidence_andWhatWasWithdrawn(RunningServer.Address server) throws IOException {
         getsReady();
-        String id = runa.put(signing(), "{\"kind\":\"stub90\"}")
+        String id = runa.put(signing(), "{\"family\":\"stub90\"}")
                 .at("/signOffs/0/id")
                 .asString();
         String path = "/api/trainees/" + taught.trainee(0) + "/record.pdf?paper=a4";

@@ -26,8 +26,13 @@ public final class Taught {
         this.trainees = trainees;
     }
 
-    /** A cohort of these people, each with a stub to bend at site tolerance. */
+    /** A cohort of these people, each with a stub to bend by hand at site tolerance. */
     public static Taught of(Client who, String... names) {
+        return with(who, Bench.STUB, names);
+    }
+
+    /** The same with something else to bend. */
+    static Taught with(Client who, String definition, String... names) {
         String id = UUID.randomUUID().toString();
         Answer started = who.put(
                 "/api/cohorts/" + id,
@@ -38,7 +43,7 @@ public final class Taught {
         Answer given = who.put("/api/givings/" + giving, """
                 {"exercise":{"title":"Up from the box","conduitLabel":"3/4 EMT","benderLabel":"Bender 4","definition":%s,
                  "tolerances":{"preset":"site","lengthIn":0.125,"angleDeg":2,"dogLegDeg":2,"passMark":70}},
-                 "giveTo":{"cohortId":"%s"}}""".formatted(Bench.STUB, id));
+                 "giveTo":{"cohortId":"%s"}}""".formatted(definition, id));
         assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
         // Nothing can be bent before it was given.
         who.server()

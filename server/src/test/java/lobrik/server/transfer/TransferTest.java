@@ -128,7 +128,7 @@ class TransferTest {
         taught.bends(1, 3, "18 1/2");
         String signed = runa.put(
                         "/api/trainees/" + taught.trainee(0) + "/sign-offs/" + UUID.randomUUID(),
-                        "{\"kind\":\"stub90\",\"remark\":\"Trade test\"}")
+                        "{\"family\":\"stub90\",\"remark\":\"Trade test\"}")
                 .at("/signOffs/0/id")
                 .asString();
         runa.put("/api/sign-offs/" + signed + "/withdrawal", "{\"reason\":\"Too early\"}");
@@ -161,7 +161,7 @@ class TransferTest {
         taught.bends(0, 3, "17 5/8");
         runa.put(
                 "/api/trainees/" + taught.trainee(0) + "/sign-offs/" + UUID.randomUUID(),
-                "{\"kind\":\"stub90\",\"remark\":\"Trade test\"}");
+                "{\"family\":\"stub90\",\"remark\":\"Trade test\"}");
         runa.put("/api/trainees/" + taught.trainee(0) + "/keys/" + UUID.randomUUID(), "");
         Client oskar = Client.signedIn(server, "oskar");
         String path = "/api/trainees/" + taught.trainee(0) + "/erasures/" + UUID.randomUUID();

@@ -1,0 +1,61 @@
+package lobrik.server.progress;
+
+import jakarta.persistence.EntityManager;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import lobrik.progress.Curriculum;
+import lobrik.server.account.SignedIn;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** In which order a school teaches bends: the usual one, until a lead writes another. */
+@Service
+public class Curricula {
+
+    private final EntityManager entities;
+    private final Turns turns;
+    private final Clock clock;
+
+    Curricula(EntityManager entities, Turns turns, Clock clock) {
+        this.entities = entities;
+        this.turns = turns;
+        this.clock = clock;
+    }
+
+    /** The order in force. */
+    @Transactional(readOnly = true)
+    public Curriculum inForce(UUID centreId) {
+        return history(centreId).stream()
+                .findFirst()
+                .map(CurriculumRow::toCore)
+                .orElse(Curriculum.USUAL);
+    }
+
+    /** Every order that was ever written, the newest first. */
+    @Transactional(readOnly = true)
+    List<CurriculumRow> history(UUID centreId) {
+        return entities.createQuery(
+                        "from CurriculumRow where centreId = :centre order by entryNo desc", CurriculumRow.class)
+                .setParameter("centre", centreId)
+                .getResultList();
+    }
+
+    /**
+     * Writes an order that counts from now on. Repeating the request changes nothing.
+     *
+     * @throws TurnedDown unless a lead does it
+     */
+    @Transactional
+    void keep(SignedIn who, UUID id, Curriculum order) {
+        if (!who.isLead()) {
+            throw TurnedDown.forbidden("Only the centre lead changes the order in which bends are learnt");
+        }
+        turns.take(who.centreId());
+        if (entities.find(CurriculumRow.class, id) == null) {
+            entities.persist(new CurriculumRow(id, who.centreId(), order, who.accountId(), clock.instant()));
+        }
+    }
+}
