@@ -33,7 +33,7 @@ abstract class QuantityReader {
             throw refuse(Reason.TOO_LONG, LONGEST_TEXT, "longer than " + LONGEST_TEXT + " characters");
         }
         if (isMinus(peek())) {
-            throw refuse(Reason.NEGATIVE, at, "a " + noun() + " cannot be negative here");
+            throw refuse(Reason.NEGATIVE, at, Article.before(noun()) + " cannot be negative here");
         }
     }
 
@@ -194,7 +194,7 @@ abstract class QuantityReader {
             return refuse(Reason.NEGATIVE, at, "a minus cannot stand here");
         }
         String sign = new String(Character.toChars(text.codePointAt(at)));
-        return refuse(Reason.NOT_A_NUMBER, at, "“" + sign + "” is not part of a " + noun() + "; write " + examples());
+        return refuse(Reason.NOT_A_NUMBER, at, "“" + sign + "” is not part of " + Article.before(noun()) + "; write " + examples());
     }
 
     static RefusedText refuse(Reason reason, int position, String message) {

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import lobrik.bend.BendKind;
+import lobrik.measure.Article;
 import lobrik.shop.ToolKind;
 
 /**
@@ -53,7 +54,7 @@ public record Family(BendKind bend, ToolKind tool) implements Comparable<Family>
 
     /** One of them: {@code an offset at the machine}. */
     public String one() {
-        return ("aeiou".indexOf(words().charAt(0)) < 0 ? "a " : "an ") + words();
+        return Article.before(words());
     }
 
     /** Several of them: {@code offsets at the machine}. */

@@ -31,6 +31,12 @@ class AngleTest {
     }
 
     @Test
+    void refusal_isGoodEnglish() {
+        assertThat(catchThrowableOfType(RefusedText.class, () -> Angle.parse("-2")))
+                .hasMessageContaining("an angle cannot be negative here");
+    }
+
+    @Test
     void angle_isShownToATenthOfADegree() {
         assertThat(Angle.ofDegrees(22.5).text()).isEqualTo("22.5°");
         assertThat(Angle.ofDegrees(90).text()).isEqualTo("90°");

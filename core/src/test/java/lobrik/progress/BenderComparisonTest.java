@@ -141,10 +141,10 @@ class BenderComparisonTest {
             seen.add(new Seen(
                     "p" + random.nextInt(5),
                     "b" + random.nextInt(3),
-                    KINDS.get(random.nextInt(3)),
+                    FAMILIES.get(random.nextInt(3)),
                     Angle.ofDegrees(random.nextGaussian())));
         }
-        // Dummies for persons 1 to 4, benders 1 and 2, kinds 1 and 2, fitted by another implementation.
+        // Dummies for persons 1 to 4, benders 1 and 2, families 1 and 2, fitted by another implementation.
         double[] y = new double[seen.size()];
         double[][] x = new double[seen.size()][8];
         for (int i = 0; i < y.length; i++) {

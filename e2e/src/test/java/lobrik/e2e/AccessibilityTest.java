@@ -121,6 +121,9 @@ class AccessibilityTest {
         School.go(page, "/progress?side=benders");
         page.getByText("Legs of nineties").waitFor();
         check(page, "benders compared");
+        School.go(page, "/progress?side=order");
+        page.getByText("Over-bent ninety with heat").first().waitFor();
+        check(page, "order of bends");
         School.go(page, "/progress?side=rules");
         page.getByText("Every kind of bend").waitFor();
         check(page, "sign-off rules");

@@ -142,6 +142,33 @@ class ProgressTest {
         assertThat(errors).isEmpty();
     }
 
+    @Test
+    void leadWritesTheOrderOfBends_andTheUsualOneComesBack(School.Room room) {
+        Page page = room.signedIn("oskar", errors);
+        open(room, page, "order");
+        Locator steps = page.getByRole(AriaRole.LIST).locator("li");
+        assertThat(steps.nth(1)).containsText("Back-to-back ninety");
+        button(page, "Back-to-back ninety further down").click();
+        assertThat(steps.nth(1)).containsText("Box offset");
+        page.getByLabel("Box offset no longer after stub ninety").click();
+        button(page, "Box offset further up").click();
+        button(page, "Stub ninety further down").click();
+        button(page, "Keep it from now on").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This order cannot be kept");
+        assertThat(steps.filter(new Locator.FilterOptions().setHasText("which does not stand before it"))
+                        .first())
+                .containsText("move that up");
+        button(page, "Stub ninety further up").click();
+        button(page, "Keep it from now on").click();
+        assertThat(page.getByText("Oskar Brindlemay: 26 steps").first()).isVisible();
+        assertThat(steps.first()).containsText("Box offset");
+        button(page, "The usual order").click();
+        button(page, "Keep it from now on").click();
+        assertThat(page.getByText("Oskar Brindlemay: 26 steps")).hasCount(2);
+        assertThat(steps.first()).containsText("Stub ninety");
+        assertThat(errors).isEmpty();
+    }
+
     private static void roster(Page page, String text) {
         page.getByLabel("Roster file")
                 .setInputFiles(new FilePayload("class.csv", "text/csv", text.getBytes(StandardCharsets.UTF_8)));
