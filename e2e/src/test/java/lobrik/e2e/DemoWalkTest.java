@@ -128,6 +128,7 @@ class DemoWalkTest {
                 "/progress?side=matrix",
                 "/progress?side=plan",
                 "/progress?side=benders",
+                "/progress?side=order",
                 "/progress?side=rules",
                 "/progress?side=files"));
         demoCohorts(page).forEach(cohort -> known.add("/progress?cohort=" + cohort));

@@ -36,11 +36,8 @@ class PicturesTest {
         take(page, "floor");
         String floor = page.url();
         desk(page, room.lobrik().base());
-        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("stub90");
-        page.getByTestId("elevation").getByLabel("Leg", exact()).fill("7");
-        page.getByText("the shoe holds").waitFor();
-        take(page, "set-warning");
         inSpace(page);
+        otherTools(page);
         page.navigate(room.lobrik().base() + "/set/library");
         page.getByText("Down behind the plinth").waitFor();
         take(page, "library");
@@ -72,7 +69,6 @@ class PicturesTest {
         wall.navigate(room.lobrik().base() + "/wall");
         wall.getByText("Kezia Mallow").first().waitFor();
         take(wall, "wall");
-        saddle(room.signedIn("dessa", room.screen(1280, 800, "film", new ArrayList<>())));
 
         Page phone = room.signedIn("runa", room.screen(390, 800, "film", new ArrayList<>()));
         phone.navigate(attempt);
@@ -97,21 +93,41 @@ class PicturesTest {
         }
     }
 
-    /** The desk for a stub and for both saddles. */
+    /** The desk for a stub, for an over-bent ninety, and for every angle that an offset could have. */
     private static void desk(Page page, String base) {
         page.navigate(base + "/set");
         page.getByLabel("Ring 1 at").waitFor();
         situation(page, "Up from a box");
         take(page, "set");
-        situation(page, "Over a pipe");
+        situation(page, "Over the edge and under");
         page.getByText("Why", new Page.GetByTextOptions().setExact(true)).click();
         page.locator("aside h2").first().waitFor();
-        take(page, "set-saddle3");
-        situation(page, "Over a duct");
-        page.getByText("Comes out", new Page.GetByTextOptions().setExact(true)).click();
-        page.getByText("20×").click();
-        take(page, "set-saddle4");
-        page.getByText("1×").click();
+        take(page, "set-over-bent");
+        situation(page, "Up onto a plinth");
+        page.getByText("Which angle?").click();
+        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ROW).nth(3).waitFor();
+        page.waitForTimeout(400);
+        take(page, "set-angles");
+        page.keyboard().press("Escape");
+    }
+
+    /** A ninety at the machine, and an offset of plastic: what each is bent by. */
+    private static void otherTools(Page page) {
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("stub90");
+        conduit(page, "3 EMT");
+        page.getByTestId("elevation").getByLabel("Leg", exact()).fill("30");
+        page.getByTestId("elevation").getByLabel("Other leg", exact()).fill("40");
+        page.getByText("ram out").first().waitFor();
+        take(page, "set-machine");
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("offset");
+        conduit(page, "3/4 PVC");
+        page.getByText("Warm from").first().waitFor();
+        take(page, "set-heat");
+    }
+
+    private static void conduit(Page page, String label) {
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Conduit"))
+                .selectOption(label);
     }
 
     private static void situation(Page page, String name) {
@@ -183,24 +199,6 @@ class PicturesTest {
                     "png",
                     FOLDER.resolve("sheet.png").toFile());
         }
-    }
-
-    /** A saddle half measured. */
-    private static void saddle(Page page) {
-        page.getByLabel("Measure another try").first().click();
-        for (String reading : new String[] {"26 1/2", "34 9/16", "47", "55 1/16", "4 1/16", "12 1/2"}) {
-            Locator field = page.locator("[data-place] input:focus");
-            field.waitFor();
-            // In one breath: while the page settles, the field of a moment ago may have made room for another.
-            String place = (String)
-                    page.waitForFunction("() => document.activeElement?.closest('[data-place]')?.dataset.place")
-                            .jsonValue();
-            field.fill(reading);
-            page.keyboard().press("Enter");
-            page.locator("[data-place=" + place + "] [data-band]").waitFor();
-        }
-        page.locator("[data-place=landing] input:focus").waitFor();
-        take(page, "measure-saddle");
     }
 
     private static Locator.GetByLabelOptions exact() {

@@ -34,10 +34,10 @@ class DemoSchoolTest {
         return client.get("/api/trainees/" + id + "/progress").body();
     }
 
-    private static JsonNode family(JsonNode progress, String kind) {
+    private static JsonNode family(JsonNode progress, String id) {
         return progress.at("/families")
                 .valueStream()
-                .filter(family -> family.at("/kind").asString().equals(kind))
+                .filter(family -> family.at("/id").asString().equals(id))
                 .findFirst()
                 .orElseThrow();
     }
