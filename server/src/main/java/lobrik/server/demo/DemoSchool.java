@@ -224,6 +224,13 @@ final class DemoSchool {
     }
 
     private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
+        bent(cohort, session, bender, start, partOfTerm, today);
+        // What is written is let go: else every later question looks through all of it for changes.
+        entities.flush();
+        entities.clear();
+    }
+
+    private void bent(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
         DemoExercise set = cohort.exercises().get(session % cohort.exercises().size());
         TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
         Exercise exercise = record.exercise(

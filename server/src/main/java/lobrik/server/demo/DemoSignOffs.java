@@ -4,14 +4,17 @@ import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.random.RandomGeneratorFactory;
 import lobrik.progress.Curriculum;
 import lobrik.progress.Family;
 import lobrik.server.account.Account;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohort;
-import lobrik.server.cohort.Trainee;
 import lobrik.server.progress.SignOffs;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -52,14 +55,21 @@ class DemoSignOffs implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         if (contents.isFresh()) {
-            transaction.executeWithoutResult(status -> sign());
+            Ids ids = new Ids(RandomGeneratorFactory.of("L64X128MixRandom").create(SEED));
+            Instant then = clock.instant().minus(DAYS_AGO, ChronoUnit.DAYS);
+            AtomicBoolean withdrawn = new AtomicBoolean();
+            for (Taught taught : Objects.requireNonNull(transaction.execute(status -> taught()))) {
+                // One by one: what is written of one is not looked through for changes at the next.
+                transaction.executeWithoutResult(status -> sign(taught, ids, then, withdrawn));
+            }
         }
     }
 
-    private void sign() {
-        Ids ids = new Ids(RandomGeneratorFactory.of("L64X128MixRandom").create(SEED));
-        Instant then = clock.instant().minus(DAYS_AGO, ChronoUnit.DAYS);
-        boolean withdrawn = false;
+    /** A trainee with one of their instructors. */
+    private record Taught(UUID trainee, SignedIn instructor) {}
+
+    private List<Taught> taught() {
+        List<Taught> all = new ArrayList<>();
         for (Cohort cohort :
                 entities.createQuery("from Cohort order by name", Cohort.class).getResultList()) {
             SignedIn instructor = entities.createQuery(
@@ -69,20 +79,22 @@ class DemoSignOffs implements ApplicationRunner {
                     .getResultList()
                     .getFirst()
                     .signedIn();
-            for (Trainee trainee : entities.createQuery(
-                            "from Trainee where cohortId = :cohort order by bench", Trainee.class)
+            entities.createQuery("select id from Trainee where cohortId = :cohort order by bench", UUID.class)
                     .setParameter("cohort", cohort.id())
-                    .getResultList()) {
-                for (Family family : Family.all()) {
-                    UUID id = ids.next();
-                    boolean signed = signOffs.signedThen(instructor, id, trainee.id(), family, then);
-                    if (signed
-                            && !withdrawn
-                            && !family.equals(Curriculum.USUAL.families().getFirst())) {
-                        signOffs.withdraw(instructor, id, "The pieces of two benches had been mixed up");
-                        withdrawn = true;
-                    }
-                }
+                    .getResultStream()
+                    .forEach(trainee -> all.add(new Taught(trainee, instructor)));
+        }
+        return all;
+    }
+
+    private void sign(Taught taught, Ids ids, Instant then, AtomicBoolean withdrawn) {
+        List<Family> bent = signOffs.bent(taught.trainee());
+        for (Family family : bent) {
+            UUID id = ids.next();
+            boolean signed = signOffs.signedThen(taught.instructor(), id, taught.trainee(), family, then);
+            boolean first = family.equals(Curriculum.USUAL.families().getFirst());
+            if (signed && !first && withdrawn.compareAndSet(false, true)) {
+                signOffs.withdraw(taught.instructor(), id, "The pieces of two benches had been mixed up");
             }
         }
     }

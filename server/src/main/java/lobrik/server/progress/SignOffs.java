@@ -57,6 +57,18 @@ public class SignOffs {
         this.clock = clock;
     }
 
+    /** The families of bends that somebody has finished pieces of, in order. */
+    @Transactional(readOnly = true)
+    public List<Family> bent(UUID traineeId) {
+        return entities
+                .createQuery("select distinct family from OutcomeRow where traineeId = :trainee", String.class)
+                .setParameter("trainee", traineeId)
+                .getResultStream()
+                .flatMap(id -> Family.withId(id).stream())
+                .sorted()
+                .toList();
+    }
+
     /** Every signature that some trainees were ever given, by trainee, from the oldest. */
     @Transactional(readOnly = true)
     Map<UUID, List<Signed>> of(Collection<UUID> traineeIds) {
