@@ -194,7 +194,10 @@ abstract class QuantityReader {
             return refuse(Reason.NEGATIVE, at, "a minus cannot stand here");
         }
         String sign = new String(Character.toChars(text.codePointAt(at)));
-        return refuse(Reason.NOT_A_NUMBER, at, "“" + sign + "” is not part of " + Article.before(noun()) + "; write " + examples());
+        return refuse(
+                Reason.NOT_A_NUMBER,
+                at,
+                "“" + sign + "” is not part of " + Article.before(noun()) + "; write " + examples());
     }
 
     static RefusedText refuse(Reason reason, int position, String message) {

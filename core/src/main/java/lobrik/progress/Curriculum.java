@@ -34,9 +34,8 @@ public record Curriculum(List<Step> steps) {
      * By hand: stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point, over-bent. At the machine and with
      * heat the same, after a stub by hand; conduit that a machine bends is too large for box offsets.
      */
-    public static final Curriculum USUAL = new Curriculum(Stream.of(ToolKind.values())
-            .flatMap(tool -> usual(tool).stream())
-            .toList());
+    public static final Curriculum USUAL = new Curriculum(
+            Stream.of(ToolKind.values()).flatMap(tool -> usual(tool).stream()).toList());
 
     private static List<Step> usual(ToolKind tool) {
         return switch (tool) {
@@ -126,8 +125,9 @@ public record Curriculum(List<Step> steps) {
         if (tools.isEmpty()) {
             tools.add(steps.getFirst().family().tool());
         }
-        List<Family> shown = new ArrayList<>(
-                families().stream().filter(family -> tools.contains(family.tool())).toList());
+        List<Family> shown = new ArrayList<>(families().stream()
+                .filter(family -> tools.contains(family.tool()))
+                .toList());
         bent.stream()
                 .distinct()
                 .sorted()
@@ -156,8 +156,8 @@ public record Curriculum(List<Step> steps) {
         List<Family> bendable = with(has);
         return Stream.concat(
                         open(standings)
-                                .filter(family -> at.filter(tool -> tool == family.tool())
-                                        .isPresent()),
+                                .filter(family ->
+                                        at.filter(tool -> tool == family.tool()).isPresent()),
                         open(standings).filter(bendable::contains))
                 .findFirst();
     }

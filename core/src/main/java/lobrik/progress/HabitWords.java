@@ -53,11 +53,11 @@ public record HabitWords(LengthUnit unit) {
         String many = bias.family().plural();
         return switch (feature.kind()) {
             case ANGLE ->
-                (bias.family().bend().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many + " comes out "
-                        + size + (more ? " heavy." : " light.");
+                (bias.family().bend().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many
+                        + " comes out " + size + (more ? " heavy." : " light.");
             case MARK ->
-                (bias.family().bend().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many + " is ringed "
-                        + size + (more ? " too far out." : " short.");
+                (bias.family().bend().isSingleBend() ? "The mark" : "Mark " + feature.number()) + " of " + many
+                        + " is ringed " + size + (more ? " too far out." : " short.");
             case DOG_LEG -> capital(many) + " come out with a dog leg of " + size + ".";
             case FLATTENING ->
                 (bias.family().bend().isSingleBend() ? "The bend" : "Bend " + feature.number()) + " of " + many

@@ -73,7 +73,8 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
 
     /** A finished dimension is off where the hands are: that is told once, as what the hands do. */
     private static boolean followsFromAnother(Habit.Bias bias, List<Habit.Bias> all) {
-        return rank(bias) > 0 && all.stream().anyMatch(other -> other.family().equals(bias.family()) && rank(other) == 0);
+        return rank(bias) > 0
+                && all.stream().anyMatch(other -> other.family().equals(bias.family()) && rank(other) == 0);
     }
 
     /** Angles, rings and planes are what hands do; the rest follows from them. */

@@ -47,7 +47,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every bend with every tool (handbook 4.10 and 4.11). */
 class EveryToolTest {
 
-    private static final int CASES = 200;
+    private static final int CASES = Boolean.getBoolean("lobrik.full") ? 200 : 60;
 
     private static final Tooling PLASTIC = former(0.84, 6);
 

@@ -19,8 +19,8 @@ import org.junit.jupiter.api.Test;
 
 class BenderComparisonTest {
 
-    private static final List<Family> FAMILIES = List.of(
-            Family.byHand(BendKind.STUB_90), Family.byHand(BendKind.OFFSET), Family.byHand(BendKind.SADDLE_3));
+    private static final List<Family> FAMILIES =
+            List.of(Family.byHand(BendKind.STUB_90), Family.byHand(BendKind.OFFSET), Family.byHand(BendKind.SADDLE_3));
 
     /** A class: each session one kind of bend, the benders dealt out, everybody with a bias and a spread of their own. */
     private static List<Seen> bent(SplittableRandom random, int people, int sessions, Map<String, Double> benders) {

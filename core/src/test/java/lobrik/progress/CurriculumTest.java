@@ -66,8 +66,8 @@ class CurriculumTest {
         assertThat(MACHINE_STUB.id()).isEqualTo("stub90.machine");
         assertThat(MACHINE_STUB.title()).isEqualTo("Stub ninety at the machine");
         assertThat(new Family(BendKind.OFFSET, ToolKind.FORMER).plural()).isEqualTo("offsets with heat");
-        assertThat(Family.all()).allSatisfy(family -> assertThat(Family.withId(family.id()))
-                .contains(family));
+        assertThat(Family.all())
+                .allSatisfy(family -> assertThat(Family.withId(family.id())).contains(family));
         assertThat(Family.withId("stub90.shoe")).isEmpty();
     }
 }

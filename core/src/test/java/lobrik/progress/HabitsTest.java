@@ -144,7 +144,16 @@ class HabitsTest {
         List<Outcome> pieces = new ArrayList<>();
         for (int i = 0; i < 6; i++) {
             pieces.add(new Outcome(
-                    "p" + i, i, Family.byHand(kind), "B", 50, false, MadeUpPieces.SITE, 0, Optional.empty(), List.of(missed)));
+                    "p" + i,
+                    i,
+                    Family.byHand(kind),
+                    "B",
+                    50,
+                    false,
+                    MadeUpPieces.SITE,
+                    0,
+                    Optional.empty(),
+                    List.of(missed)));
         }
         return WORDS.sentence(PLAIN.of(pieces).getFirst());
     }

@@ -40,7 +40,8 @@ class NextExerciseTest {
 
     @Test
     void whoeverBeginsNew_bendsAStub() {
-        assertThat(next(Map.of())).isEqualTo(new NextExercise(Family.byHand(BendKind.STUB_90), Reason.FIRST, Optional.empty()));
+        assertThat(next(Map.of()))
+                .isEqualTo(new NextExercise(Family.byHand(BendKind.STUB_90), Reason.FIRST, Optional.empty()));
     }
 
     @Test
@@ -63,9 +64,7 @@ class NextExerciseTest {
 
     @Test
     void whoeverHasBegunASaddle_neededNoStubForTheRecord() {
-        assertThat(next(Map.of(BendKind.SADDLE_3, Standing.LEARNING))
-                        .family()
-                        .bend())
+        assertThat(next(Map.of(BendKind.SADDLE_3, Standing.LEARNING)).family().bend())
                 .isNotIn(BendKind.STUB_90, BendKind.OFFSET);
         assertThat(next(Map.of(BendKind.SADDLE_4, Standing.STEADY, BendKind.OFFSET, Standing.LEARNING))
                         .family()
@@ -121,8 +120,7 @@ class NextExerciseTest {
             standings.put(Family.byHand(bend), Standing.SIGNED);
         }
         NextExercise next = NextExercise.of(Curriculum.USUAL, standings, List.of(), Map.of(), EVERY_TOOL);
-        assertThat(next)
-                .isEqualTo(new NextExercise(atTheMachine(BendKind.STUB_90), Reason.NEXT, Optional.empty()));
+        assertThat(next).isEqualTo(new NextExercise(atTheMachine(BendKind.STUB_90), Reason.NEXT, Optional.empty()));
     }
 
     @Test

@@ -32,7 +32,7 @@ class RightPieceTest {
     private static final List<TapeDivision> TAPES =
             List.of(TapeDivision.EIGHTH, TapeDivision.SIXTEENTH, TapeDivision.THIRTY_SECOND, TapeDivision.MILLIMETRE);
 
-    private static final int EACH = 25;
+    private static final int EACH = Boolean.getBoolean("lobrik.full") ? 25 : 10;
 
     /** A layout with tolerances to judge a piece of it by. */
     private record Set(Layout layout, Tolerances tolerances) {

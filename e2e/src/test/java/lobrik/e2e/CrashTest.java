@@ -213,6 +213,7 @@ class CrashTest {
 
     @Test
     void launcherThatHangs_isStoppedAllTheSame_andForeignNumbersInItsMarksStopNoStart() throws Exception {
+        Assumptions.assumeTrue(FULL, "each build stops what works, and kills what hangs");
         // Held, as by a debugger: it hears nothing.
         new ProcessBuilder("kill", "-STOP", String.valueOf(school.launcher().pid()))
                 .start()
@@ -244,7 +245,8 @@ class CrashTest {
     }
 
     @Test
-    void serverThatCannotStartAnyMore_isGivenUpWithItsReason_noLogIsLost_andANewerRecordIsRefused() throws Exception {
+    void serverThatCannotStartAnyMore_isGivenUpWithItsReason_andNoLogIsLost() throws Exception {
+        Assumptions.assumeTrue(FULL, "each build sees one that may not start at all, in LauncherTest");
         try (Launched other = Launched.withEnvironment(PreparedSchool.copy(), Map.of("LOBRIK_MOST_ENDS", "2"))) {
             long logged = Files.size(other.data().resolve("console.log"));
             // It may not sign in to its database any more.
@@ -262,27 +264,7 @@ class CrashTest {
             assertThat(other.get("/api/health")).isEqualTo(200);
             assertThat(Files.size(other.data().resolve("console.log"))).isGreaterThanOrEqualTo(logged);
             assertThat(Files.readString(other.data().resolve("server.log"))).contains("password authentication failed");
-            refusesTheRecordOfANewerBuild(other);
         }
-    }
-
-    /** In one sentence; and it is left as it is. */
-    private static void refusesTheRecordOfANewerBuild(Launched other) throws Exception {
-        try (Connection connection = DriverManager.getConnection(
-                        other.databaseUrl(), "lobrik_owner", other.setting("spring.flyway.password"));
-                Statement statement = connection.createStatement()) {
-            statement.execute(
-                    "insert into flyway_schema_history select installed_rank + 1, '9999', 'of another time', type,"
-                            + " 'V9999__of_another_time.sql', 1, installed_by, installed_on, 1, true from flyway_schema_history"
-                            + " order by installed_rank desc limit 1");
-        }
-        other.terminate();
-        Launched.Said said = Launched.run(
-                Map.of(), "start", "--data", other.data().toString(), "--port", String.valueOf(other.port()));
-        assertThat(said.code()).isNotZero();
-        assertThat(said.text())
-                .contains("was used by a newer Lobrik (its record is of form 9999", "nothing was changed")
-                .doesNotContain("Exception", "\tat ");
     }
 
     @Test

@@ -9,6 +9,9 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -26,7 +29,8 @@ class LauncherTest {
     }
 
     @Test
-    void secondInstance_runsBesideTheFirst_emptyAndWithItsOwnAccount(School.Room room) throws Exception {
+    void secondInstance_runsBesideTheFirst_emptyAndWithItsOwnAccount_andRefusesTheRecordOfANewerBuild(School.Room room)
+            throws Exception {
         try (Launched second = Launched.startNew(Launched.newFolder(), "--empty")) {
             assertThat(second.get("/api/status")).isEqualTo(200);
             assertThat(room.lobrik().get("/api/status")).isEqualTo(200);
@@ -55,10 +59,29 @@ class LauncherTest {
             assertThat(Launched.run(Map.of(), "status", "--data", second.data().toString())
                             .text())
                     .contains("running at " + second.base());
+            recordOfANewerBuild(second);
             assertThat(second.terminate()).isZero();
             assertThat(Launched.run(Map.of(), "status", "--data", second.data().toString())
                             .code())
                     .isEqualTo(3);
+            // In one sentence; and it is left as it is.
+            Launched.Said said = Launched.run(
+                    Map.of(), "start", "--data", second.data().toString(), "--port", String.valueOf(second.port()));
+            assertThat(said.code()).isNotZero();
+            assertThat(said.text())
+                    .contains("was used by a newer Lobrik (its record is of form 9999", "nothing was changed")
+                    .doesNotContain("Exception", "\tat ");
+        }
+    }
+
+    private static void recordOfANewerBuild(Launched other) throws Exception {
+        try (Connection connection = DriverManager.getConnection(
+                        other.databaseUrl(), "lobrik_owner", other.setting("spring.flyway.password"));
+                Statement statement = connection.createStatement()) {
+            statement.execute(
+                    "insert into flyway_schema_history select installed_rank + 1, '9999', 'of another time', type,"
+                            + " 'V9999__of_another_time.sql', 1, installed_by, installed_on, 1, true from flyway_schema_history"
+                            + " order by installed_rank desc limit 1");
         }
     }
 

@@ -135,7 +135,9 @@ class WholeWayByToolTest {
         Locator dialog = page.getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText(way.asSigned());
         dialog.getByRole(AriaRole.TEXTBOX).fill("Bends them at work every day");
-        dialog.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign").setExact(true))
+        dialog.getByRole(
+                        AriaRole.BUTTON,
+                        new Locator.GetByRoleOptions().setName("Sign").setExact(true))
                 .click();
         assertThat(aside).containsText("Signed by Dessa Quillow");
         assertThat(aside).containsText("Bends them at work every day");

@@ -15,7 +15,6 @@ import lobrik.shop.RamTravel;
 import lobrik.shop.Shoe;
 import lobrik.shop.Springback;
 import lobrik.shop.Tool;
-import lobrik.shop.ToolKind;
 import org.jspecify.annotations.Nullable;
 
 /** Translates the figures of a tool, whatever kind it is. */

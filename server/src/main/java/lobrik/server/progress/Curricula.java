@@ -28,10 +28,7 @@ public class Curricula {
     /** The order in force. */
     @Transactional(readOnly = true)
     public Curriculum inForce(UUID centreId) {
-        return history(centreId).stream()
-                .findFirst()
-                .map(CurriculumRow::toCore)
-                .orElse(Curriculum.USUAL);
+        return history(centreId).stream().findFirst().map(CurriculumRow::toCore).orElse(Curriculum.USUAL);
     }
 
     /** Every order that was ever written, the newest first. */

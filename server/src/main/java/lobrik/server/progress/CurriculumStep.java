@@ -47,7 +47,6 @@ public record CurriculumStep(
 
     private static Family family(@Nullable String id, String pointer) {
         return Family.withId(String.valueOf(id))
-                .orElseThrow(() ->
-                        TurnedDown.badInput(pointer, "unknown-value", "“" + id + "” is no family of bends"));
+                .orElseThrow(() -> TurnedDown.badInput(pointer, "unknown-value", "“" + id + "” is no family of bends"));
     }
 }

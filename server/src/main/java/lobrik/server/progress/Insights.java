@@ -120,10 +120,7 @@ class Insights {
     }
 
     private static Insight insight(
-            Map<Family, List<OutcomeRow>> rows,
-            Set<Family> signed,
-            Teaching teaching,
-            Habits habits) {
+            Map<Family, List<OutcomeRow>> rows, Set<Family> signed, Teaching teaching, Habits habits) {
         Map<Family, Standing> standings = new TreeMap<>();
         Map<Family, SignOffRule.Check> checks = new TreeMap<>();
         Map<Family, Long> lastDay = new TreeMap<>();

@@ -99,10 +99,7 @@ class Matrix {
 
     /** Where some trainees stand in every family of bends. */
     private Map<UUID, Map<Family, Standing>> standings(
-            UUID centreId,
-            List<UUID> trainees,
-            Map<UUID, Map<Family, List<Dot>>> dots,
-            Map<UUID, Set<Family>> signed) {
+            UUID centreId, List<UUID> trainees, Map<UUID, Map<Family, List<Dot>>> dots, Map<UUID, Set<Family>> signed) {
         Map<Family, SignOffRule> inForce = rules.inForce(centreId);
         Map<UUID, Map<Family, Standing>> standings = new HashMap<>();
         for (UUID trainee : trainees) {
@@ -134,9 +131,7 @@ class Matrix {
                 trainee.bench(),
                 lastAt,
                 isResting(lastAt == null ? trainee.joinedAt() : lastAt, now),
-                families.stream()
-                        .map(family -> cell(family, shown, standings))
-                        .toList());
+                families.stream().map(family -> cell(family, shown, standings)).toList());
     }
 
     /** @param since when somebody bent last, or came */

@@ -105,7 +105,8 @@ class OutcomeRow {
         this.cohortId = cohortId;
         this.traineeId = attempt.traineeId();
         this.family = new Family(
-                        layout.job().bend().kind(), layout.job().tooling().tool().kind())
+                        layout.job().bend().kind(),
+                        layout.job().tooling().tool().kind())
                 .id();
         this.measuredAt = measured.measuredAt().orElse(attempt.startedAt());
         this.title = exercise.title();

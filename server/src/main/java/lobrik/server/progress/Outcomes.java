@@ -143,8 +143,7 @@ class Outcomes {
 
     private static void bind(Query query, Collection<UUID> trainees, Filter filter, int most) {
         query.setParameter("trainees", trainees.toArray(UUID[]::new));
-        query.setParameter(
-                "families", Family.all().stream().map(Family::id).toArray(String[]::new));
+        query.setParameter("families", Family.all().stream().map(Family::id).toArray(String[]::new));
         query.setParameter("most", most);
         if (filter.from() != null) {
             query.setParameter("from", filter.from().atStartOfDay(zone()).toInstant());

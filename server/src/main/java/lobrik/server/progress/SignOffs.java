@@ -60,8 +60,7 @@ public class SignOffs {
     /** The families of bends that somebody has finished pieces of, in order. */
     @Transactional(readOnly = true)
     public List<Family> bent(UUID traineeId) {
-        return entities
-                .createQuery("select distinct family from OutcomeRow where traineeId = :trainee", String.class)
+        return entities.createQuery("select distinct family from OutcomeRow where traineeId = :trainee", String.class)
                 .setParameter("trainee", traineeId)
                 .getResultStream()
                 .flatMap(id -> Family.withId(id).stream())
@@ -118,9 +117,9 @@ public class SignOffs {
                 .setParameter("trainees", traineeIds)
                 .getResultStream()
                 .forEach(row -> Family.withId(row.get("family", String.class))
-                        .ifPresent(
-                                family -> standing.computeIfAbsent(row.get("trainee", UUID.class), id -> new HashSet<>())
-                                        .add(family)));
+                        .ifPresent(family -> standing.computeIfAbsent(
+                                        row.get("trainee", UUID.class), id -> new HashSet<>())
+                                .add(family)));
         return standing;
     }
 

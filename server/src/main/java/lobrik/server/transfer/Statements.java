@@ -142,7 +142,11 @@ class Statements {
                 piece.attemptId(),
                 Actor.of(home, piece.traineeId(), piece.fullName()),
                 Verb.of(piece.passed() ? "passed" : "failed"),
-                Activity.of(OWN + "attempt:" + piece.attemptId(), ASSESSMENT, piece.title(), piece.family().id()),
+                Activity.of(
+                        OWN + "attempt:" + piece.attemptId(),
+                        ASSESSMENT,
+                        piece.title(),
+                        piece.family().id()),
                 new Result(
                         new Points(Math.round(piece.points() * 100) / 10_000.0, piece.points(), 0, 100),
                         piece.passed(),

@@ -26,7 +26,7 @@ import tools.jackson.databind.node.ObjectNode;
 class EarlierRecordTest {
 
     /** Every build looks at one attempt of this many, a full run at all. */
-    private static final int EACH = Boolean.getBoolean("lobrik.full") ? 1 : 32;
+    private static final int EACH = Boolean.getBoolean("lobrik.full") ? 1 : 64;
 
     private static final Path RECORDS = Path.of("src", "test", "resources", "records");
 

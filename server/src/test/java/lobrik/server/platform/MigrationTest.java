@@ -113,8 +113,7 @@ class MigrationTest {
                         DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword());
                 Statement statement = connection.createStatement()) {
             statement.execute("set search_path to " + SCHEMA);
-            statement.execute(
-                    FIRST_VERSION.replace("{\"bend\":", "{\"bender\":{\"kind\":\"machine\"},\"bend\":"));
+            statement.execute(FIRST_VERSION.replace("{\"bend\":", "{\"bender\":{\"kind\":\"machine\"},\"bend\":"));
             statement.execute("insert into attempt select gen_random_uuid(), id, exercise_id, trainee_id,"
                     + " '{\"preset\":\"site\",\"lengthIn\":0.125,\"angleDeg\":2,\"dogLegDeg\":2,\"passMark\":70}',"
                     + " given_by, now() from assignment");

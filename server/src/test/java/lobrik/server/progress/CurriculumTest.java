@@ -20,7 +20,8 @@ import tools.jackson.databind.JsonNode;
 @Isolated("The order is the whole centre's.")
 class CurriculumTest {
 
-    private static final String AT_THE_MACHINE = Bench.STUB.replace("\"bender\":{", "\"bender\":{\"kind\":\"machine\",");
+    private static final String AT_THE_MACHINE =
+            Bench.STUB.replace("\"bender\":{", "\"bender\":{\"kind\":\"machine\",");
 
     private Client runa;
     private Client oskar;
@@ -93,8 +94,7 @@ class CurriculumTest {
     @Test
     void orderThatCannotBeKept_isRefusedAtItsStep() {
         Answer backwards = keep(
-                oskar,
-                "{\"steps\":[{\"family\":\"stub90\",\"after\":[\"kick\"]},{\"family\":\"kick\",\"after\":[]}]}");
+                oskar, "{\"steps\":[{\"family\":\"stub90\",\"after\":[\"kick\"]},{\"family\":\"kick\",\"after\":[]}]}");
         assertThat(backwards.status()).isEqualTo(400);
         assertThat(backwards.at("/errors/0/pointer").asString()).isEqualTo("/steps/0/after");
         assertThat(backwards.at("/errors/0/message").asString()).contains("move that up");

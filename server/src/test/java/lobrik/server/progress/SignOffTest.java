@@ -88,7 +88,9 @@ class SignOffTest {
         assertThat(withdrawn.at("/signOffs/0/withdrawal/reason").asString()).isEqualTo("Pieces were mixed up");
         assertThat(withdrawn.at("/signOffs/0/signedBy").asString()).isEqualTo("Runa Tolvane");
         assertThat(taught.standing(0)).isEqualTo("ready");
-        assertThat(runa.put(signing(), "{\"family\":\"stub90\"}").at("/signOffs").size())
+        assertThat(runa.put(signing(), "{\"family\":\"stub90\"}")
+                        .at("/signOffs")
+                        .size())
                 .isEqualTo(2);
         assertThat(runa.put("/api/sign-offs/" + UUID.randomUUID() + "/withdrawal", "{\"reason\":\"x\"}")
                         .status())
