@@ -158,11 +158,14 @@ function StripDrawing({
         top={tapeTop}
         height={height - tapeTop - 2}
       />
-      {plan.marks.length === 1 && plan.marks.every((mark) => x(mark.positionIn) > 130) && (
-        <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
-          datum end
-        </Label>
-      )}
+      {plan.marks.length === 1 &&
+        plan.marks.every(
+          ({ positionIn }) => x(positionIn) > 130 && (width >= NARROW_PX || x(positionIn) < width / 2),
+        ) && (
+          <Label at={{ x: x(0), y: top - 12 }} size={14} anchor="start" fill="var(--line)">
+            datum end
+          </Label>
+        )}
       {cut !== undefined && (
         <Label at={{ x: x(lengthIn), y: top - 13 }} size={20} anchor="end">
           cut <FigureSpans parts={quantityParts(cut, 'in', display)} />

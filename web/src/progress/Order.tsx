@@ -89,7 +89,7 @@ function OrderForm({ order }: { order: Curriculum }) {
         ))}
       </ol>
       {order.mayChange && (
-        <div className="sticky bottom-0 mt-2 flex max-w-[60rem] flex-wrap items-center gap-2 bg-base-100 py-2">
+        <div className="-bottom-4 mt-2 -mb-4 flex max-w-[60rem] flex-wrap items-center gap-2 bg-base-100 py-3 sm:sticky">
           {missing.length > 0 && (
             <select
               aria-label="Add a step"
@@ -166,8 +166,8 @@ function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-base-300 py-1">
       <span className="figures w-8 text-right text-xl">{at + 1}</span>
       <BendGlyph kind={kind} />
-      <span className="min-w-[17rem] text-lg leading-tight font-semibold">{name}</span>
-      <span className="flex flex-1 flex-wrap items-center gap-1">
+      <span className="text-lg leading-tight font-semibold max-sm:flex-1 sm:min-w-[17rem]">{name}</span>
+      <span className="flex flex-1 flex-wrap items-center gap-1 max-sm:basis-full">
         {step.after.length > 0 && <span>after</span>}
         {step.after.map((family) =>
           onChange === undefined ? (

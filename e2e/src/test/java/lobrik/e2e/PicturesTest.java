@@ -121,13 +121,19 @@ class PicturesTest {
         take(page, "set-machine");
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("offset");
         conduit(page, "3/4 PVC");
+        page.getByText("Make the angle").click();
+        page.getByText("It would run")
+                .first()
+                .waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.HIDDEN));
         page.getByText("Warm from").first().waitFor();
         take(page, "set-heat");
     }
 
     private static void conduit(Page page, String label) {
+        page.getByText("Inputs", new Page.GetByTextOptions().setExact(true)).click();
         page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Conduit"))
                 .selectOption(label);
+        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
     }
 
     private static void situation(Page page, String name) {
