@@ -8,7 +8,8 @@ export function featureOf(id: string): { kind: string; number: number | undefine
   return { kind, number: number === '' ? undefined : Number(number) };
 }
 
-function described(id: string) {
+/** What the core says of a feature of this kind. */
+export function describedAs(id: string) {
   const { kind } = featureOf(id);
   return FEATURES.find((each) => each.id === kind);
 }
@@ -20,11 +21,11 @@ function described(id: string) {
  */
 export function featureName(id: string, bends = 2): string {
   const { number } = featureOf(id);
-  const name = described(id)?.name ?? id;
+  const name = describedAs(id)?.name ?? id;
   return number === undefined || bends === 1 ? name : `${name} ${String(number)}`;
 }
 
 /** Where to hold the tape or the level. */
 export function featureHint(id: string): string {
-  return described(id)?.hint ?? '';
+  return describedAs(id)?.hint ?? '';
 }

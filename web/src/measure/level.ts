@@ -1,11 +1,11 @@
 import type { Schemas } from '../api/client';
 import type { Attempt } from '../api/queries';
-import { featureOf } from '../entry/features';
+import { describedAs } from '../entry/features';
 import { quantityText } from '../entry/figures';
 
 /** A level knows only the horizontal: of an angle that is read with one, what it reads on the floor is taken off. */
 export function isByLevel(feature: string): boolean {
-  return featureOf(feature).kind === 'angle';
+  return describedAs(feature)?.byLevel === true;
 }
 
 /** What the level reads on the floor under this piece; a device may remember a piece from before that was asked. */

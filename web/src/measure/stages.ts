@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import type { Attempt, Feature } from '../api/queries';
-import { featureOf } from '../entry/features';
+import { describedAs } from '../entry/features';
 
 export type Stage = Schemas['StageView'];
 
@@ -16,7 +16,7 @@ export function stageOf(attempt: Attempt): number {
 
 /** Whether it is read anew once the piece was bent again: a ring stays where it is. */
 export function isReadAnew({ id }: Pick<Feature, 'id'>): boolean {
-  return featureOf(id).kind !== 'mark';
+  return describedAs(id)?.ofFinishedPiece === true;
 }
 
 /** Whether something is read of the piece as it is, so that it can be said that it was bent again. */

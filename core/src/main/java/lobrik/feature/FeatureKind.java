@@ -158,6 +158,11 @@ public enum FeatureKind {
         return this != MARK;
     }
 
+    /** Whether a level may read it, which knows only the horizontal: then the slope of the floor is in the reading. */
+    public boolean isReadByLevel() {
+        return this == ANGLE;
+    }
+
     /** The kind with this id, if there is one. */
     public static Optional<FeatureKind> withId(String id) {
         return Optional.ofNullable(BY_ID.get(id));

@@ -2,7 +2,9 @@ package lobrik.progress;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.BendKind;
 import lobrik.measure.Article;
@@ -24,6 +26,9 @@ public record Family(BendKind bend, ToolKind tool) implements Comparable<Family>
             .flatMap(tool -> Stream.of(BendKind.values()).map(bend -> new Family(bend, tool)))
             .toList();
 
+    private static final Map<String, Family> BY_ID =
+            ALL.stream().collect(Collectors.toUnmodifiableMap(Family::id, family -> family));
+
     /** All there are: by hand, at the machine, with heat, each from the bend that is learnt first. */
     public static List<Family> all() {
         return ALL;
@@ -44,7 +49,7 @@ public record Family(BendKind bend, ToolKind tool) implements Comparable<Family>
 
     /** The family with this id, if there is one. */
     public static Optional<Family> withId(String id) {
-        return ALL.stream().filter(family -> family.id().equals(id)).findFirst();
+        return Optional.ofNullable(BY_ID.get(id));
     }
 
     /** In a sentence: {@code offset at the machine}; by hand is not said. */

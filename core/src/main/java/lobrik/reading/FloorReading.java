@@ -3,7 +3,6 @@ package lobrik.reading;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.feature.FeatureId;
-import lobrik.feature.FeatureKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Quantity;
 
@@ -44,7 +43,7 @@ public record FloorReading(Angle tilt) {
 
     /** Whether a feature is read with a level, against the horizontal: angles are; planes are seen along the conduit. */
     public static boolean concerns(FeatureId feature) {
-        return feature.kind() == FeatureKind.ANGLE;
+        return feature.kind().isReadByLevel();
     }
 
     /** The true figure of what was read by level. Formula {@code angle-by-level}, handbook 4: reading − floor reading, with signs. */

@@ -124,10 +124,18 @@ public record KindsAnswer(
      * @param id of a feature of this kind, with the number of its bend behind it if it is numbered
      * @param name on a form, without a number
      * @param hint where to hold the tape or the level
-     * @param ofFinishedPiece whether it is a dimension of the finished piece
+     * @param ofFinishedPiece whether it is a dimension of the finished piece: read anew once that was bent again
+     * @param byLevel whether it may be read with a level, so that what that reads on the floor is taken off
      */
     public record FeatureKindAnswer(
-            String id, String name, String hint, Unit unit, boolean numbered, boolean signed, boolean ofFinishedPiece) {
+            String id,
+            String name,
+            String hint,
+            Unit unit,
+            boolean numbered,
+            boolean signed,
+            boolean ofFinishedPiece,
+            boolean byLevel) {
 
         static FeatureKindAnswer of(FeatureKind kind) {
             return new FeatureKindAnswer(
@@ -137,7 +145,8 @@ public record KindsAnswer(
                     Unit.of(kind.measured()),
                     kind.isNumbered(),
                     kind.isSigned(),
-                    kind.isOfFinishedPiece());
+                    kind.isOfFinishedPiece(),
+                    kind.isReadByLevel());
         }
     }
 

@@ -1,6 +1,7 @@
 package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -28,16 +29,24 @@ public class Curricula {
     /** The order in force. */
     @Transactional(readOnly = true)
     public Curriculum inForce(UUID centreId) {
-        return history(centreId).stream().findFirst().map(CurriculumRow::toCore).orElse(Curriculum.USUAL);
+        return newestFirst(centreId)
+                .setMaxResults(1)
+                .getResultStream()
+                .findFirst()
+                .map(CurriculumRow::toCore)
+                .orElse(Curriculum.USUAL);
     }
 
     /** Every order that was ever written, the newest first. */
     @Transactional(readOnly = true)
     List<CurriculumRow> history(UUID centreId) {
+        return newestFirst(centreId).getResultList();
+    }
+
+    private TypedQuery<CurriculumRow> newestFirst(UUID centreId) {
         return entities.createQuery(
                         "from CurriculumRow where centreId = :centre order by entryNo desc", CurriculumRow.class)
-                .setParameter("centre", centreId)
-                .getResultList();
+                .setParameter("centre", centreId);
     }
 
     /**

@@ -71,6 +71,7 @@ public class TraineePages {
                 Objects.requireNonNull(insights.of(who.centreId(), trainee.cohortId(), List.of(traineeId), HISTORY)
                         .get(traineeId));
         HabitWords words = new HabitWords(accounts.unitOf(who));
+        Set<Family> tried = tried(insight, totals);
         return new TraineeProgress(
                 traineeId,
                 trainee.fullName(),
@@ -84,8 +85,8 @@ public class TraineePages {
                 inches(totals.values().stream().map(Total::wasted).toList()),
                 insight.habits().stream().map(habit -> view(habit, words)).toList(),
                 next(insight.next(), words),
-                curricula.inForce(who.centreId()).shownTo(tried(insight, totals)).stream()
-                        .filter(tried(insight, totals)::contains)
+                curricula.inForce(who.centreId()).shownTo(tried).stream()
+                        .filter(tried::contains)
                         .map(family -> History.of(family, insight, Optional.ofNullable(totals.get(family))))
                         .toList(),
                 signOffs(traineeId),
