@@ -5,6 +5,7 @@ import { useCurriculum } from '../api/progress';
 import { FAMILIES, familyOf, inSentence } from '../bends/families';
 import { BUTTON } from '../library/button';
 import { BendGlyph } from './BendGlyph';
+import { holdingPlace } from './heldPlace';
 import { choices, isSame, moved, type Step, stepsOf, without, withStep } from './order';
 
 type Curriculum = Schemas['CurriculumView'];
@@ -84,7 +85,6 @@ function OrderForm({ order }: { order: Curriculum }) {
             at={at}
             step={step}
             onChange={order.mayChange ? change : undefined}
-            faults={(keep.error?.errors ?? []).filter(({ pointer }) => pointer?.startsWith(`/steps/${String(at)}/`))}
           />
         ))}
       </ol>
@@ -136,10 +136,7 @@ function OrderForm({ order }: { order: Curriculum }) {
           )}
           {keep.error !== null && (
             <p role="alert" className="basis-full text-error">
-              ✕{' '}
-              {keep.error.errors.length > 0
-                ? 'This order cannot be kept; see above what is in its way.'
-                : keep.error.message}
+              ✕ {keep.error.errors[0]?.message ?? keep.error.message}
             </p>
           )}
         </div>
@@ -154,10 +151,9 @@ interface StepRowProps {
   step: Step;
   /** Nothing where the one who looks may not. */
   onChange: ((steps: readonly Step[]) => void) | undefined;
-  faults: readonly { message: string }[];
 }
 
-function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
+function StepRow({ steps, at, step, onChange }: StepRowProps) {
   const { name, kind } = familyOf(step.family);
   const waitsFor = (after: readonly string[]) => {
     onChange?.(withStep(steps, { ...step, after }));
@@ -180,8 +176,10 @@ function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
               type="button"
               aria-label={`${name} no longer after ${inSentence(family)}`}
               className="min-h-9 rounded-field border border-base-content/60 px-2 hover:bg-base-200"
-              onClick={() => {
-                waitsFor(step.after.filter((each) => each !== family));
+              onClick={({ currentTarget }) => {
+                holdingPlace(currentTarget, () => {
+                  waitsFor(step.after.filter((each) => each !== family));
+                });
               }}
             >
               {inSentence(family)} <span aria-hidden="true">✕</span>
@@ -213,8 +211,10 @@ function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
             aria-label={`${name} further up`}
             disabled={at === 0}
             className={BUTTON}
-            onClick={() => {
-              onChange(moved(steps, at, -1));
+            onClick={({ currentTarget }) => {
+              holdingPlace(currentTarget, () => {
+                onChange(moved(steps, at, -1));
+              });
             }}
           >
             ▲
@@ -224,8 +224,10 @@ function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
             aria-label={`${name} further down`}
             disabled={at === steps.length - 1}
             className={BUTTON}
-            onClick={() => {
-              onChange(moved(steps, at, 1));
+            onClick={({ currentTarget }) => {
+              holdingPlace(currentTarget, () => {
+                onChange(moved(steps, at, 1));
+              });
             }}
           >
             ▼
@@ -235,19 +237,16 @@ function StepRow({ steps, at, step, onChange, faults }: StepRowProps) {
             aria-label={`${name} out of the order`}
             disabled={steps.length === 1}
             className={BUTTON}
-            onClick={() => {
-              onChange(without(steps, step.family));
+            onClick={({ currentTarget }) => {
+              holdingPlace(currentTarget, () => {
+                onChange(without(steps, step.family));
+              });
             }}
           >
             ✕
           </button>
         </span>
       )}
-      {faults.map(({ message }) => (
-        <p key={message} className="basis-full pl-11 text-error">
-          ✕ {message}
-        </p>
-      ))}
     </li>
   );
 }

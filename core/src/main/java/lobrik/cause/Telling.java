@@ -378,7 +378,24 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                     LET_GO_WARM,
                     MIDDLE_AS_ARROW ->
                 cause.id().title() + (cause.bend().isPresent() && !single() ? ", bend " + bend(cause) : "");
-            default -> cause.id().title();
+            case NONE,
+                    BENDER,
+                    SHRINK_OMITTED,
+                    SHRINK_TWICE,
+                    SHRINK_SUBTRACTED,
+                    SHRINK_NEEDLESS,
+                    WRONG_MULTIPLIER,
+                    MULTIPLIER_OMITTED,
+                    INSERTION_OMITTED,
+                    CLEARANCE_OMITTED,
+                    EDGE_FOR_CENTRE,
+                    BURNED_INCH,
+                    WRONG_SHOE,
+                    TOO_HOT,
+                    DOG_LEG,
+                    WRONG_TURN,
+                    READING_DOUBTFUL,
+                    UNCLEAR -> cause.id().title();
         };
     }
 }

@@ -38,38 +38,34 @@ public record Curriculum(List<Step> steps) {
             Stream.of(ToolKind.values()).flatMap(tool -> usual(tool).stream()).toList());
 
     private static List<Step> usual(ToolKind tool) {
-        return switch (tool) {
-            case SHOE -> withSmallOnes(tool, List.of());
-            case MACHINE -> {
-                Family stub = new Family(BendKind.STUB_90, tool);
-                List<Step> steps = new ArrayList<>(List.of(
-                        new Step(stub, List.of(Family.byHand(BendKind.STUB_90))),
+        BendKind beforeOffset = bendsSmall(tool) ? BendKind.BOX_OFFSET : BendKind.STUB_90;
+        return Stream.of(
+                        new Step(new Family(BendKind.STUB_90, tool), beforeStub(tool)),
                         step(tool, BendKind.BACK_TO_BACK_90, BendKind.STUB_90),
-                        step(tool, BendKind.OFFSET, BendKind.STUB_90)));
-                steps.addAll(afterOffset(tool));
-                yield steps;
-            }
-            case FORMER -> withSmallOnes(tool, List.of(Family.byHand(BendKind.STUB_90)));
+                        step(tool, BendKind.BOX_OFFSET, BendKind.STUB_90),
+                        step(tool, BendKind.OFFSET, beforeOffset),
+                        step(tool, BendKind.KICK, BendKind.STUB_90),
+                        step(tool, BendKind.ROLLING_OFFSET, BendKind.OFFSET),
+                        step(tool, BendKind.SADDLE_3, BendKind.OFFSET),
+                        step(tool, BendKind.SADDLE_4, BendKind.SADDLE_3),
+                        step(tool, BendKind.OVER_BENT_90, BendKind.BACK_TO_BACK_90, BendKind.OFFSET))
+                .filter(step -> bendsSmall(tool) || !step.family().bend().isSmall())
+                .toList();
+    }
+
+    /** Whether it bends conduit that enters small boxes. */
+    private static boolean bendsSmall(ToolKind tool) {
+        return switch (tool) {
+            case SHOE, FORMER -> true;
+            case MACHINE -> false;
         };
     }
 
-    private static List<Step> withSmallOnes(ToolKind tool, List<Family> beforeStub) {
-        List<Step> steps = new ArrayList<>(List.of(
-                new Step(new Family(BendKind.STUB_90, tool), beforeStub),
-                step(tool, BendKind.BACK_TO_BACK_90, BendKind.STUB_90),
-                step(tool, BendKind.BOX_OFFSET, BendKind.STUB_90),
-                step(tool, BendKind.OFFSET, BendKind.BOX_OFFSET)));
-        steps.addAll(afterOffset(tool));
-        return steps;
-    }
-
-    private static List<Step> afterOffset(ToolKind tool) {
-        return List.of(
-                step(tool, BendKind.KICK, BendKind.STUB_90),
-                step(tool, BendKind.ROLLING_OFFSET, BendKind.OFFSET),
-                step(tool, BendKind.SADDLE_3, BendKind.OFFSET),
-                step(tool, BendKind.SADDLE_4, BendKind.SADDLE_3),
-                step(tool, BendKind.OVER_BENT_90, BendKind.BACK_TO_BACK_90, BendKind.OFFSET));
+    private static List<Family> beforeStub(ToolKind tool) {
+        return switch (tool) {
+            case SHOE -> List.of();
+            case MACHINE, FORMER -> List.of(Family.byHand(BendKind.STUB_90));
+        };
     }
 
     private static Step step(ToolKind tool, BendKind bend, BendKind... after) {

@@ -129,7 +129,31 @@ public record NextTime(String sentence, Layout exercise) {
             case ANGLE_OFF, ANGLE_BIAS, WRONG_ANGLE_LINE, SPRINGBACK_OMITTED, TRAVEL_OF_ANOTHER_ROW, LET_GO_WARM ->
                 Optional.of(oneBend(layout));
             case HOOK_REVERSED, WRONG_REFERENCE, MARK_SLIPPED, DOG_LEG -> Optional.of(twoBends(layout));
-            default -> Optional.empty();
+            case NONE,
+                    BENDER,
+                    TAKEUP_OMITTED,
+                    TAKEUP_WRONG_SIZE,
+                    TAKEUP_TWICE,
+                    SHRINK_OMITTED,
+                    SHRINK_TWICE,
+                    SHRINK_SUBTRACTED,
+                    SHRINK_NEEDLESS,
+                    WRONG_MULTIPLIER,
+                    MULTIPLIER_OMITTED,
+                    INSERTION_OMITTED,
+                    CLEARANCE_OMITTED,
+                    EDGE_FOR_CENTRE,
+                    FIGURE_WRONG,
+                    BURNED_INCH,
+                    MISREAD_FRACTION,
+                    MARK_MISPLACED,
+                    WRONG_SHOE,
+                    HEATED_SHORT,
+                    TOO_HOT,
+                    MIDDLE_AS_ARROW,
+                    WRONG_TURN,
+                    READING_DOUBTFUL,
+                    UNCLEAR -> Optional.empty();
         };
         return simpler.flatMap(bend -> laidOut(layout.job().with(bend))).or(() -> varied(layout));
     }

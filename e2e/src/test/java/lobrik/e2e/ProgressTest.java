@@ -148,16 +148,14 @@ class ProgressTest {
         open(room, page, "order");
         Locator steps = page.getByRole(AriaRole.LIST).locator("li");
         assertThat(steps.nth(1)).containsText("Back-to-back ninety");
-        button(page, "Back-to-back ninety further down").click();
+        button(page, "Back-to-back ninety further down").press("Enter");
         assertThat(steps.nth(1)).containsText("Box offset");
+        assertThat(button(page, "Back-to-back ninety further down")).isFocused();
         page.getByLabel("Box offset no longer after stub ninety").click();
         button(page, "Box offset further up").click();
         button(page, "Stub ninety further down").click();
         button(page, "Keep it from now on").click();
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("This order cannot be kept");
-        assertThat(steps.filter(new Locator.FilterOptions().setHasText("which does not stand before it"))
-                        .first())
-                .containsText("move that up");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("which does not stand before it; move that up");
         button(page, "Stub ninety further up").click();
         button(page, "Keep it from now on").click();
         assertThat(page.getByText("Oskar Brindlemay: 26 steps").first()).isVisible();

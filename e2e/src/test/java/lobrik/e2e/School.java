@@ -281,7 +281,7 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                                     "--renderer-process-limit=1",
                                     "--disable-gpu",
                                     // No page lives long enough to earn what its best code costs.
-                                    System.getProperty("lobrik.jsflags", "--js-flags=--no-opt --no-maglev"),
+                                    "--js-flags=--no-opt --no-maglev",
                                     "--disable-quic",
                                     "--no-first-run",
                                     "--disable-background-networking",

@@ -60,12 +60,7 @@ public class SignOffs {
     /** The families of bends that somebody has finished pieces of, in order. */
     @Transactional(readOnly = true)
     public List<Family> bent(UUID traineeId) {
-        return entities.createQuery("select distinct family from OutcomeRow where traineeId = :trainee", String.class)
-                .setParameter("trainee", traineeId)
-                .getResultStream()
-                .flatMap(id -> Family.withId(id).stream())
-                .sorted()
-                .toList();
+        return outcomes.totals(traineeId).keySet().stream().sorted().toList();
     }
 
     /** Every signature that some trainees were ever given, by trainee, from the oldest. */
