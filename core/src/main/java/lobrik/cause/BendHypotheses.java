@@ -150,7 +150,7 @@ final class BendHypotheses {
 
     private void doubt(FeatureId feature) {
         // The angle of a single ninety shows in nothing else that is read: it is the piece itself.
-        if (bends == 1 && layout.derivation().slope().isEmpty() && feature.measured() == QuantityKind.ANGLE) {
+        if (bends == 1 && layout.derivation().slopes().isEmpty() && feature.measured() == QuantityKind.ANGLE) {
             return;
         }
         all.add(Hypothesis.fitted(

@@ -113,7 +113,7 @@ final class MarkHypotheses {
         shrink(CauseId.SHRINK_TWICE, right -> right.plus(right));
         shrink(CauseId.SHRINK_SUBTRACTED, right -> right.times(-1));
         if (!inMarks && layout.shrink().isPositive()) {
-            place(CauseId.SHRINK_NEEDLESS, 0, 1, layout.shrink());
+            place(CauseId.SHRINK_NEEDLESS, 0, 0, 1, layout.shrink());
         }
     }
 
@@ -140,8 +140,8 @@ final class MarkHypotheses {
     }
 
     /** Measured to another place. */
-    private void place(CauseId cause, double amount, double weight, Length further) {
-        Derivation.Outcome wrong = layout.derivation().with(Part.PLACE, place -> place.plus(further));
+    private void place(CauseId cause, int stretch, double amount, double weight, Length further) {
+        Derivation.Outcome wrong = layout.derivation().with(Part.PLACE, stretch, place -> place.plus(further));
         marks(cause, amount, weight, misworked.off(wrong), 0);
     }
 
@@ -199,10 +199,15 @@ final class MarkHypotheses {
     }
 
     private void edgeForCentre() {
-        layout.derivation().aim().ifPresent(aim -> {
+        layout.derivation().aims().forEach(aim -> {
             Length half = aim.isToMiddle() ? aim.half().times(-1) : aim.half();
-            place(CauseId.EDGE_FOR_CENTRE, half.inches(), 1, half);
-            place(CauseId.EDGE_FOR_CENTRE, -half.inches(), aim.isWidthKnown() ? 0.3 : 0.5, half.times(-1));
+            place(CauseId.EDGE_FOR_CENTRE, aim.stretch(), half.inches(), 1, half);
+            place(
+                    CauseId.EDGE_FOR_CENTRE,
+                    aim.stretch(),
+                    -half.inches(),
+                    aim.isWidthKnown() ? 0.3 : 0.5,
+                    half.times(-1));
         });
     }
 

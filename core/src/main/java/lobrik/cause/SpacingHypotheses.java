@@ -28,18 +28,17 @@ final class SpacingHypotheses {
         this.layout = layout;
         this.misworked = misworked;
         this.slope = slope;
-        this.shrink = layout.shrink();
+        this.shrink = slope.shrink();
     }
 
     static List<Hypothesis> of(Layout layout, Misworked misworked) {
-        return layout.derivation()
-                .slope()
-                .map(slope -> {
-                    SpacingHypotheses hypotheses = new SpacingHypotheses(layout, misworked, slope);
-                    hypotheses.find();
-                    return List.copyOf(hypotheses.all);
-                })
-                .orElse(List.of());
+        List<Hypothesis> all = new ArrayList<>();
+        for (Derivation.Slope slope : layout.derivation().slopes()) {
+            SpacingHypotheses hypotheses = new SpacingHypotheses(layout, misworked, slope);
+            hypotheses.find();
+            all.addAll(hypotheses.all);
+        }
+        return List.copyOf(all);
     }
 
     private void find() {
@@ -78,12 +77,14 @@ final class SpacingHypotheses {
      */
     private void spaced(CauseId cause, Angle other, double weight, Length spacing, Length shrinkRead) {
         Derivation derivation = layout.derivation();
-        double[] by = misworked.off(derivation.with((part, right) -> switch (part) {
-            case SPACING -> spacing;
-            case SHRINK -> shrinkRead;
-            case FIGURE, PLACE, TAKE_UP, GAIN -> right;
-        }));
-        double cutBy = misworked.cutOff(derivation.with(Part.SPACING, _ -> spacing));
+        double[] by = misworked.off(derivation.with((part, stretch, right) -> stretch != slope.stretch()
+                ? right
+                : switch (part) {
+                    case SPACING -> spacing;
+                    case SHRINK -> shrinkRead;
+                    case FIGURE, PLACE, TAKE_UP, GAIN, LEG, INSERTION, PLAY -> right;
+                }));
+        double cutBy = misworked.cutOff(derivation.with(Part.SPACING, slope.stretch(), _ -> spacing));
         all.addAll(misworked.by(cause, other.degrees(), weight, by, cutBy));
     }
 }

@@ -60,9 +60,9 @@ public final class AddingUp {
         for (Line.Term term : line.terms()) {
             double value = 0;
             switch (term) {
-                case Line.Term.Of(Operation _, Part _, String _, Length length) ->
+                case Line.Term.Of(Operation _, Part _, int _, String _, Length length) ->
                     value = length.nearest(division).inches();
-                case Line.Term.Ring(Operation _, int _, String _, Length place) ->
+                case Line.Term.Above(Operation _, String _, String _, Length place) ->
                     value = place.nearest(division).inches();
                 case Line.Term.Factor factor -> value = Math.round(factor.value() * 1e4) / 1e4;
                 case Line.Term.Of _ -> {

@@ -1,6 +1,10 @@
 package lobrik.derivation;
 
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import lobrik.feature.FeatureId;
@@ -13,10 +17,10 @@ import lobrik.measure.Length;
  *
  * @param lines in the order in which they are worked out
  * @param angles of the bends, from the datum end
- * @param slope that the rings are spaced for, where they are
- * @param aim of the place, where it is at an obstacle
+ * @param slopes that rings are spaced for, where they are: one, or one for each such stretch of a longer piece
+ * @param aims of the places that are at an obstacle, likewise
  */
-public record Derivation(List<Line> lines, List<BendAngle> angles, Optional<Slope> slope, Optional<Aim> aim) {
+public record Derivation(List<Line> lines, List<BendAngle> angles, List<Slope> slopes, List<Aim> aims) {
 
     /**
      * How a bend's angle follows from the one that is asked for: so many times that, and so much more.
@@ -41,30 +45,41 @@ public record Derivation(List<Line> lines, List<BendAngle> angles, Optional<Slop
      * What the spacing of rings climbs.
      *
      * @param less what the rings are closer than the slope, because one of them is the middle of its arc and not its arrow
+     * @param shrink that goes with it
+     * @param stretch whose rings they are, where a piece has several; else 0
      */
-    public record Slope(Length rise, Angle angle, Length less) {}
+    public record Slope(Length rise, Angle angle, Length less, Length shrink, int stretch) {}
 
     /**
      * What a place is measured to: the middle of an obstacle, or its edge.
      *
      * @param half of the obstacle's width
      * @param isWidthKnown or whether it is only taken to be as wide as it is high
+     * @param stretch whose place it is, where a piece has several; else 0
      */
-    public record Aim(Length half, boolean isToMiddle, boolean isWidthKnown) {}
+    public record Aim(Length half, boolean isToMiddle, boolean isWidthKnown, int stretch) {}
 
     /** What a slip makes of the figures of a derivation. */
     public interface Slip {
-        Length of(Part part, Length figure);
+
+        /**
+         * What becomes of a figure.
+         *
+         * @param number of the leg or the stretch whose figure it is, where a piece has several; else 0
+         */
+        Length of(Part part, int number, Length figure);
     }
 
     /** Where the rings go, from the datum end, and what is cut, with a slip. */
     public record Outcome(List<Length> marks, Optional<Length> cut) {}
 
-    static final Slip AS_IT_STANDS = (_, figure) -> figure;
+    static final Slip AS_IT_STANDS = (_, _, figure) -> figure;
 
     public Derivation {
         lines = List.copyOf(lines);
         angles = List.copyOf(angles);
+        slopes = List.copyOf(slopes);
+        aims = List.copyOf(aims);
     }
 
     /** What is cut, before anything is rounded; empty where the far end stays open. */
@@ -84,39 +99,39 @@ public record Derivation(List<Line> lines, List<BendAngle> angles, Optional<Slop
 
     /** Worked out with one kind of figure changed wherever it stands in a sum of a ring or of the cut. */
     public Outcome with(Part changed, UnaryOperator<Length> change) {
-        return with((part, figure) -> part == changed ? change.apply(figure) : figure);
+        return with((part, _, figure) -> part == changed ? change.apply(figure) : figure);
+    }
+
+    /** The same of one leg or stretch alone. */
+    public Outcome with(Part changed, int which, UnaryOperator<Length> change) {
+        return with((part, number, figure) -> part == changed && number == which ? change.apply(figure) : figure);
     }
 
     /** Worked out with a slip; what is worked out from a wrong figure goes wrong with it. */
     public Outcome with(Slip slip) {
-        Length[] marks = new Length[angles.size()];
-        Optional<Length> cut = Optional.empty();
+        Map<String, Length> worked = new HashMap<>();
         for (Line line : lines) {
-            for (int i = 0; i < marks.length; i++) {
-                if (line.about().equals(FeatureId.mark(i + 1).id())) {
-                    marks[i] = sum(line.terms(), slip, marks);
-                }
-            }
-            if (line.about().equals(Line.CUT)) {
-                cut = Optional.of(sum(line.terms(), slip, marks));
+            if (line.isAddedUp()) {
+                worked.put(line.about(), sum(line.terms(), slip, worked));
             }
         }
-        return new Outcome(List.of(marks), cut);
+        List<Length> marks = new ArrayList<>(angles.size());
+        for (int i = 0; i < angles.size(); i++) {
+            marks.add(Objects.requireNonNull(worked.get(FeatureId.mark(i + 1).id())));
+        }
+        return new Outcome(marks, Optional.ofNullable(worked.get(Line.CUT)));
     }
 
-    static Length sum(List<Line.Term> terms, Slip slip) {
-        return sum(terms, slip, new Length[0]);
-    }
-
-    /** @param marks that stand above, from the datum end; of others the place that is written counts */
-    private static Length sum(List<Line.Term> terms, Slip slip, Length[] marks) {
+    /** @param worked what the lines above come to, by what they are about; of others the figure that is written counts */
+    static Length sum(List<Line.Term> terms, Slip slip, Map<String, Length> worked) {
         Length sum = Length.ZERO;
         for (Line.Term term : terms) {
             Length figure = switch (term) {
-                case Line.Term.Of(Operation _, Part part, String _, Length length) -> slip.of(part, length);
-                case Line.Term.Ring(Operation _, int mark, String _, Length place) ->
-                    mark <= marks.length ? marks[mark - 1] : place;
-                case Line.Term.Of _, Line.Term.Ring _, Line.Term.Factor _ ->
+                case Line.Term.Of(Operation _, Part part, int number, String _, Length length) ->
+                    slip.of(part, number, length);
+                case Line.Term.Above(Operation _, String about, String _, Length place) ->
+                    worked.getOrDefault(about, place);
+                case Line.Term.Of _, Line.Term.Above _, Line.Term.Factor _ ->
                     throw new IllegalArgumentException("not a sum of lengths: " + term);
             };
             sum = added(sum, figure, term.operation().times());

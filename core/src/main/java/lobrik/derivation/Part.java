@@ -10,5 +10,11 @@ public enum Part {
     GAIN,
     SHRINK,
     /** From ring to ring. */
-    SPACING
+    SPACING,
+    /** A leg of several. */
+    LEG,
+    /** What an end goes into its fitting. */
+    INSERTION,
+    /** What is taken off a leg so that the piece goes in. */
+    PLAY
 }

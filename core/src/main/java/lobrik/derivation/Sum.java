@@ -2,6 +2,7 @@ package lobrik.derivation;
 
 import java.util.ArrayList;
 import java.util.List;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 
@@ -19,19 +20,34 @@ public final class Sum {
         return new Sum().and(Operation.START, part, name, value);
     }
 
+    /** Begins with a figure of one of several legs or stretches. */
+    public static Sum of(Part part, int number, String name, Quantity value) {
+        return new Sum().and(Operation.START, part, number, name, value);
+    }
+
     public static Sum ofTwice(String name, Quantity value) {
         return new Sum().and(Operation.START_TWICE, Part.FIGURE, name, value);
     }
 
     /** Begins with the place of a ring that stands above. */
     public static Sum ofRing(int mark, String name, Length place) {
+        return ofAbove(FeatureId.mark(mark).id(), name, place);
+    }
+
+    /** Begins with what a line above comes to. */
+    static Sum ofAbove(String about, String name, Length place) {
         Sum sum = new Sum();
-        sum.terms.add(new Line.Term.Ring(Operation.START, mark, name, place));
+        sum.terms.add(new Line.Term.Above(Operation.START, about, name, place));
         return sum;
     }
 
     public Sum and(Operation operation, Part part, String name, Quantity value) {
-        terms.add(new Line.Term.Of(operation, part, name, value));
+        return and(operation, part, 0, name, value);
+    }
+
+    /** The same with a figure of one of several legs or stretches. */
+    public Sum and(Operation operation, Part part, int number, String name, Quantity value) {
+        terms.add(new Line.Term.Of(operation, part, number, name, value));
         return this;
     }
 

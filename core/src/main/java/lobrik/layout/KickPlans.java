@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Map;
 import lobrik.bend.Kick;
 import lobrik.bend.OffsetLayout;
-import lobrik.derivation.Derivation;
 import lobrik.derivation.Part;
 import lobrik.derivation.Sum;
 import lobrik.derivation.Working;
@@ -65,11 +64,8 @@ final class KickPlans {
 
     /** The card gives the leg and the shrink that belongs to it; exactly both come out of one simulation, which is no sum. */
     private static Length beyond(Working working, Kick kick, Job job, KickFigures figures) {
-        SlopeLines slope = new SlopeLines(
-                working,
-                job,
-                new Derivation.Slope(kick.rise(), kick.angle(), Length.ZERO),
-                new OffsetFigures(figures.beyondMark(), figures.shrink()));
+        SlopeLines slope = SlopeLines.of(
+                working, job, kick.rise(), kick.angle(), new OffsetFigures(figures.beyondMark(), figures.shrink()));
         return switch (job.school().method()) {
             case CHART -> {
                 Length beyond = slope.chartSpacing(

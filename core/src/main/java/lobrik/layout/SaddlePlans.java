@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
-import lobrik.derivation.Derivation;
 import lobrik.derivation.Operation;
 import lobrik.derivation.Part;
 import lobrik.derivation.Sum;
@@ -33,28 +32,40 @@ final class SaddlePlans {
 
     private SaddlePlans() {}
 
+    /**
+     * What a saddle is made of, before it is known how long the piece is.
+     *
+     * @param shrink one-sided
+     */
+    record Laid(List<Mark> marks, Length shrink) {}
+
     static Plan of(Saddle3 saddle, Job job) {
         Map<FeatureId, Quantity> targets = targets(saddle.overall());
         targets.put(FeatureId.HEIGHT, saddle.raised());
         targets.put(FeatureId.CENTRE, saddle.centre());
-        Working working = new Working(3)
-                .bent(2, 2, Angle.ZERO)
+        Working working = new Working(3);
+        Laid laid = lay(working, saddle, job);
+        saddle.overall().ifPresent(length -> cut(working, length, laid.shrink));
+        return new Plan(laid.marks, laid.shrink, targets, working.done());
+    }
+
+    static Laid lay(Working working, Saddle3 saddle, Job job) {
+        working.bent(2, 2, Angle.ZERO)
                 // Nothing says how wide the obstacle is; a pipe is as wide as it is high.
-                .aimsAt(new Derivation.Aim(saddle.height().times(0.5), true, false));
+                .aimsAt(saddle.height().times(0.5), true, false);
         SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
-        SlopeLines slope = new SlopeLines(
+        SlopeLines slope = SlopeLines.of(
                 working,
                 job,
-                new Derivation.Slope(
-                        saddle.raised(), saddle.outerAngle(), job.tooling().lead(saddle.outerAngle())),
-                job.offset(saddle.raised(), saddle.outerAngle()));
+                saddle.raised(),
+                saddle.outerAngle(),
+                job.tooling().lead(saddle.outerAngle()));
         Length shrink = slope.shrink();
         List<Mark> marks = switch (job.school().method()) {
             case CHART -> chart(working, saddle, job, shrink);
             case EXACT -> exact(working, saddle, job.tooling(), shrink);
         };
-        saddle.overall().ifPresent(length -> cut(working, length, shrink));
-        return new Plan(marks, shrink, targets, working.done());
+        return new Laid(marks, shrink);
     }
 
     /** {@code C = D + shrink}, outer marks {@code C ± k}. Formula {@code saddle3-chart-marks}, handbook 4.6. */
@@ -154,15 +165,25 @@ final class SaddlePlans {
         };
     }
 
+    static Plan of(Saddle4 saddle, Job job) {
+        Working working = new Working(4);
+        Laid laid = lay(working, saddle, job);
+        saddle.overall().ifPresent(length -> cut(working, length, laid.shrink));
+        Map<FeatureId, Quantity> targets = targets(saddle.overall());
+        targets.put(FeatureId.HEIGHT, saddle.raised());
+        targets.put(FeatureId.FLAT, saddle.flat());
+        targets.put(FeatureId.LANDING, landing(saddle, job));
+        return new Plan(laid.marks, laid.shrink, targets, working.done());
+    }
+
     /**
      * Near inner mark {@code A = D − c + shrink} to a near edge, or half the flat before the middle; outer marks {@code L}
      * further out; all hooks towards the obstacle, so that every arc falls outside the flat top. Each side's inner bend is
      * made before its outer one. Formula {@code saddle4-marks}, handbook 4.7.
      */
-    static Plan of(Saddle4 saddle, Job job) {
+    static Laid lay(Working working, Saddle4 saddle, Job job) {
         boolean toMiddle = saddle.measuredTo() == Saddle4.MeasuredTo.CENTRED;
-        Working working =
-                new Working(4).aimsAt(new Derivation.Aim(saddle.width().times(0.5), toMiddle, true));
+        working.aimsAt(saddle.width().times(0.5), toMiddle, true);
         SlopeLines.raised(working, "height", saddle.height(), saddle.clearance(), saddle.raised());
         SlopeLines slope = SlopeLines.of(working, job, saddle.raised(), saddle.angle());
         Length spacing = slope.spacing();
@@ -184,7 +205,6 @@ final class SaddlePlans {
                 4,
                 "One spacing further on.",
                 Sum.ofRing(3, "mark 3", farInner).plus(Part.SPACING, "spacing", spacing));
-        saddle.overall().ifPresent(length -> cut(working, length, slope.shrunk()));
         UnaryOperator<Placing> placed = ToolMarks.placed(saddle.placement(), job.tooling());
         Placing nearSide = placed.apply(job.tooling().leading(HookSide.FAR));
         Placing farSide = placed.apply(job.tooling().leading(HookSide.DATUM));
@@ -194,11 +214,7 @@ final class SaddlePlans {
                 new Mark(2, nearInner, nearSide, angle, Angle.HALF_TURN, 1),
                 new Mark(3, farInner, farSide, angle, Angle.HALF_TURN, 3),
                 new Mark(4, far, farSide, angle, Angle.ZERO, 4));
-        Map<FeatureId, Quantity> targets = targets(saddle.overall());
-        targets.put(FeatureId.HEIGHT, saddle.raised());
-        targets.put(FeatureId.FLAT, saddle.flat());
-        targets.put(FeatureId.LANDING, landing(saddle, job));
-        return new Plan(marks, slope.shrunk(), targets, working.done());
+        return new Laid(marks, slope.shrunk());
     }
 
     private static Length nearInner(Working working, Saddle4 saddle, SlopeLines slope) {

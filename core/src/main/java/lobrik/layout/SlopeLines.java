@@ -1,6 +1,5 @@
 package lobrik.layout;
 
-import lobrik.derivation.Derivation;
 import lobrik.derivation.Operation;
 import lobrik.derivation.Part;
 import lobrik.derivation.Sum;
@@ -18,19 +17,28 @@ final class SlopeLines {
     private final Angle angle;
     private final OffsetFigures figures;
 
-    /** @param figures of the slope, by the job's method */
-    SlopeLines(Working working, Job job, Derivation.Slope slope, OffsetFigures figures) {
+    private SlopeLines(Working working, Job job, Length rise, Angle angle, Length less, OffsetFigures figures) {
         this.working = working;
         this.job = job;
-        this.rise = slope.rise();
-        this.angle = slope.angle();
+        this.rise = rise;
+        this.angle = angle;
         this.figures = figures;
-        working.climbs(slope);
+        working.climbs(rise, angle, less, figures.shrink());
     }
 
     /** Of a slope whose rings are as far apart as its curves begin. */
     static SlopeLines of(Working working, Job job, Length rise, Angle angle) {
-        return new SlopeLines(working, job, new Derivation.Slope(rise, angle, Length.ZERO), job.offset(rise, angle));
+        return of(working, job, rise, angle, Length.ZERO);
+    }
+
+    /** @param figures of the slope, by the job's method, where they are not those of an offset */
+    static SlopeLines of(Working working, Job job, Length rise, Angle angle, OffsetFigures figures) {
+        return new SlopeLines(working, job, rise, angle, Length.ZERO, figures);
+    }
+
+    /** @param less what the rings are closer than the slope, because one of them is the middle of its arc */
+    static SlopeLines of(Working working, Job job, Length rise, Angle angle, Length less) {
+        return new SlopeLines(working, job, rise, angle, less, job.offset(rise, angle));
     }
 
     /** What the slope takes off the run. */

@@ -46,7 +46,7 @@ class WhyTest {
         for (Line.Term term : terms) {
             double value = switch (term) {
                 case Line.Term.Of of -> number(of.value());
-                case Line.Term.Ring ring -> ring.value().inches();
+                case Line.Term.Above above -> above.value().inches();
                 case Line.Term.Factor factor -> factor.value();
             };
             sum = switch (term.operation().text()) {
@@ -111,17 +111,17 @@ class WhyTest {
         return sum.result() instanceof Length
                 && !List.of("true-offset", "rolling-turn").contains(sum.formula())
                 && sum.terms().stream()
-                        .allMatch(term -> term instanceof Line.Term.Ring
+                        .allMatch(term -> term instanceof Line.Term.Above
                                 || (term instanceof Line.Term.Of of && of.value() instanceof Length));
     }
 
     private static Length written(Line sum, TapeDivision division) {
         List<Line.Term> written = sum.terms().stream()
                 .map(term -> switch (term) {
-                    case Line.Term.Of(Operation operation, Part part, String name, Length length) ->
-                        new Line.Term.Of(operation, part, name, length.nearest(division));
-                    case Line.Term.Ring(Operation operation, int mark, String name, Length place) ->
-                        new Line.Term.Ring(operation, mark, name, place.nearest(division));
+                    case Line.Term.Of(Operation operation, Part part, int number, String name, Length length) ->
+                        new Line.Term.Of(operation, part, number, name, length.nearest(division));
+                    case Line.Term.Above(Operation operation, String about, String name, Length place) ->
+                        new Line.Term.Above(operation, about, name, place.nearest(division));
                     case Line.Term.Of _, Line.Term.Factor _ -> term;
                 })
                 .toList();
@@ -194,8 +194,8 @@ class WhyTest {
                 .getFirst();
         assertThat(mark.terms())
                 .containsExactly(
-                        new Line.Term.Of(Operation.START, Part.PLACE, "leg", Length.ofFraction(17, 5, 8)),
-                        new Line.Term.Of(Operation.MINUS, Part.TAKE_UP, "take-up", Length.ofInches(6)));
+                        new Line.Term.Of(Operation.START, Part.PLACE, 0, "leg", Length.ofFraction(17, 5, 8)),
+                        new Line.Term.Of(Operation.MINUS, Part.TAKE_UP, 0, "take-up", Length.ofInches(6)));
         assertThat(mark.result()).isEqualTo(Length.ofFraction(11, 5, 8));
         assertThat(mark.words()).contains("take-up");
     }

@@ -36,9 +36,9 @@ public record ExplanationAnswer(
             return switch (term) {
                 case Line.Term.Of of ->
                     new TermAnswer(of.operation().text(), of.name(), Unit.of(of.value()), Numbers.of(of.value()));
-                case Line.Term.Ring ring ->
+                case Line.Term.Above above ->
                     new TermAnswer(
-                            ring.operation().text(), ring.name(), Unit.of(ring.value()), Numbers.of(ring.value()));
+                            above.operation().text(), above.name(), Unit.of(above.value()), Numbers.of(above.value()));
                 case Line.Term.Factor factor ->
                     new TermAnswer(factor.operation().text(), factor.name(), null, factor.value());
             };

@@ -247,7 +247,7 @@ final class SheetPage {
         for (Line.Term term : each.terms()) {
             String figure = switch (term) {
                 case Line.Term.Of of -> written(of.value(), division);
-                case Line.Term.Ring ring -> written(ring.value(), division);
+                case Line.Term.Above above -> written(above.value(), division);
                 case Line.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
             };
             Stream.of(term.operation().text(), term.name(), figure)
