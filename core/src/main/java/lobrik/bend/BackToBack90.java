@@ -26,7 +26,7 @@ public record BackToBack90(Length firstLeg, Length between, Length secondLeg) im
             .on(FeatureId.SECOND_LEG)
             .to(End.END);
 
-    static final Form FORM = Form.of(BackToBack90.class)
+    static final Form<BackToBack90> FORM = Form.of(BackToBack90.class)
             .ask(FIRST_LEG, BackToBack90::firstLeg)
             .ask(BETWEEN, BackToBack90::between)
             .ask(SECOND_LEG, BackToBack90::secondLeg)

@@ -1,8 +1,7 @@
 package lobrik.bend;
 
 /** A bend as asked for. Every kind is a record of its inputs that refuses values outside their range. */
-public sealed interface Bend
-        permits Stub90, BackToBack90, Offset, BoxOffset, RollingOffset, Kick, Saddle3, Saddle4, OverBent90 {
+public sealed interface Bend permits Stub90, BackToBack90, BoxOffset, RollingOffset, Kick, OverBent90, AlongLeg, Run {
 
     /** Which kind it is. */
     default BendKind kind() {
@@ -16,6 +15,7 @@ public sealed interface Bend
             case Saddle3 _ -> BendKind.SADDLE_3;
             case Saddle4 _ -> BendKind.SADDLE_4;
             case OverBent90 _ -> BendKind.OVER_BENT_90;
+            case Run _ -> BendKind.RUN;
         };
     }
 
@@ -26,6 +26,7 @@ public sealed interface Bend
             case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, OverBent90 _ -> 2;
             case Saddle3 _ -> 3;
             case Saddle4 _ -> 4;
+            case Run run -> run.shape().bends();
         };
     }
 }

@@ -13,7 +13,8 @@ public enum BendKind {
     KICK("kick", "kick", "kicks"),
     SADDLE_3("saddle3", "three-point saddle", "three-point saddles"),
     SADDLE_4("saddle4", "four-point saddle", "four-point saddles"),
-    OVER_BENT_90("overBent90", "over-bent ninety", "over-bent nineties");
+    OVER_BENT_90("overBent90", "over-bent ninety", "over-bent nineties"),
+    RUN("run", "run", "runs");
 
     private final String id;
     private final String words;
@@ -30,11 +31,20 @@ public enum BendKind {
         return id;
     }
 
+    /** Whether it is set, measured and followed on the screens; the calculation interface has it in any case. */
+    public boolean isOnScreens() {
+        return switch (this) {
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, OVER_BENT_90 ->
+                true;
+            case RUN -> false;
+        };
+    }
+
     /** Whether it is so small that its rise is held to half of the tolerance (handbook 7). */
     public boolean isSmall() {
         return switch (this) {
             case BOX_OFFSET -> true;
-            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, OVER_BENT_90 -> false;
+            case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, OVER_BENT_90, RUN -> false;
         };
     }
 
@@ -42,7 +52,7 @@ public enum BendKind {
     public boolean isReadWithoutAngles() {
         return switch (this) {
             case SADDLE_3, SADDLE_4 -> true;
-            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, OVER_BENT_90 -> false;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, OVER_BENT_90, RUN -> false;
         };
     }
 
@@ -52,14 +62,14 @@ public enum BendKind {
     public boolean isExactByTheChart() {
         return switch (this) {
             case STUB_90, BACK_TO_BACK_90, OVER_BENT_90 -> true;
-            case BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+            case BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, RUN -> false;
         };
     }
 
     /** Whether there is a chart for it; what has none is laid out exactly, whatever a school's method is. */
     public boolean isCharted() {
         return switch (this) {
-            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> true;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, RUN -> true;
             case OVER_BENT_90 -> false;
         };
     }
@@ -67,7 +77,7 @@ public enum BendKind {
     /** Whether its datum end always enters a fitting. */
     public boolean entersFitting() {
         return switch (this) {
-            case BOX_OFFSET, OVER_BENT_90 -> true;
+            case BOX_OFFSET, OVER_BENT_90, RUN -> true;
             case STUB_90, BACK_TO_BACK_90, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
         };
     }
@@ -76,7 +86,7 @@ public enum BendKind {
     public boolean findsLastMark() {
         return switch (this) {
             case OVER_BENT_90 -> true;
-            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4 -> false;
+            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, RUN -> false;
         };
     }
 
@@ -84,7 +94,7 @@ public enum BendKind {
     public boolean isSingleBend() {
         return switch (this) {
             case STUB_90, KICK -> true;
-            case BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4, OVER_BENT_90 -> false;
+            case BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, SADDLE_3, SADDLE_4, OVER_BENT_90, RUN -> false;
         };
     }
 

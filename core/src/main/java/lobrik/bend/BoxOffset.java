@@ -34,7 +34,7 @@ public record BoxOffset(Length rise, Angle angle, Length firstMark, Optional<Len
             .to(End.START)
             .orElse(new WhenOpen.LeastGrip(USUAL_FIRST_MARK));
 
-    static final Form FORM = Form.of(BoxOffset.class)
+    static final Form<BoxOffset> FORM = Form.of(BoxOffset.class)
             .ask(RISE, BoxOffset::rise)
             .ask(ANGLE, BoxOffset::angle)
             .ask(FIRST_MARK, BoxOffset::firstMark)

@@ -9,8 +9,9 @@ import java.util.Optional;
  * @param id as programs see it: {@code layout}
  * @param title on a form: {@code Distance measured}
  * @param of what it decides
+ * @param isAsked whether it has to be said; else the first option is taken where nothing is
  */
-public record Choice(String id, String title, Of of, List<Option> options) {
+public record Choice(String id, String title, Of of, boolean isAsked, List<Option> options) {
 
     /** What a choice decides. */
     public enum Of {
@@ -35,7 +36,12 @@ public record Choice(String id, String title, Of of, List<Option> options) {
     }
 
     Choice(String id, String title, Of of, Option... options) {
-        this(id, title, of, List.of(options));
+        this(id, title, of, false, List.of(options));
+    }
+
+    /** The same, which has to be said. */
+    Choice asked() {
+        return new Choice(id, title, of, true, options);
     }
 
     /** The option with this id, if there is one. */

@@ -29,6 +29,18 @@ final class Fields {
             new Choice.Option(Placement.ARROW, "By the arrow"),
             new Choice.Option(Placement.STAR, "By the star"));
 
+    static final Choice TOWARDS = new Choice(
+                    "towards",
+                    "Towards",
+                    Choice.Of.PLACE,
+                    new Choice.Option(Towards.RIGHT, "Right"),
+                    new Choice.Option(Towards.LEFT, "Left"),
+                    new Choice.Option(Towards.UP, "Up"),
+                    new Choice.Option(Towards.DOWN, "Down"),
+                    new Choice.Option(Towards.OUT, "Out of the wall"),
+                    new Choice.Option(Towards.IN, "Into the wall"))
+            .asked();
+
     private Fields() {}
 
     /** Clearance over an obstacle, none where nothing is said. */

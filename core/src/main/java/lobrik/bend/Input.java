@@ -5,13 +5,15 @@ import java.util.function.Function;
 import lobrik.measure.Quantity;
 
 /**
- * A size of a bend that can be changed.
+ * A size of a bend, or of a part of one, that can be changed.
  *
+ * @param path as programs see it: {@code riseIn}, {@code legs/0/lengthIn}
+ * @param words in a sentence: {@code the rise}, {@code the length of leg 1}
  * @param current its size now
  * @param with the same bend with another size of it, of the same kind of quantity; throws {@link lobrik.fault.Refused} for
  *     sizes outside the input's range
  */
-public record Input(Field field, Quantity current, Function<Quantity, Bend> with) {
+public record Input(String path, String words, Field field, Quantity current, Function<Quantity, Bend> with) {
 
     /** All sizes of a bend that are not left open, with what decides its shape first. */
     public static List<Input> of(Bend bend) {

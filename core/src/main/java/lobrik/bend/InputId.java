@@ -25,7 +25,15 @@ public enum InputId {
     OVERALL("overallIn", "the overall length"),
     DROP("dropIn", "the drop"),
     SET_BACK("setBackIn", "the set-back"),
-    OVER_BEND("overBendDeg", "the over-bend");
+    OVER_BEND("overBendDeg", "the over-bend"),
+    LENGTH("lengthIn", "the length"),
+    READ_FROM("readFromIn", "the first reading"),
+    READ_TO("readToIn", "the second reading"),
+    PLAY("playIn", "the play"),
+    START_INSERTION("startInsertionIn", "the insertion at the start"),
+    END_INSERTION("endInsertionIn", "the insertion at the end"),
+    LAST_MARK("lastMarkIn", "the last mark"),
+    AT("atIn", "the place");
 
     private final String id;
     private final String words;
@@ -48,6 +56,11 @@ public enum InputId {
     /** In a sentence: {@code the rise}. */
     public String words() {
         return words;
+    }
+
+    /** The input at the end of a path such as {@code legs/0/lengthIn}, if there is one. */
+    public static Optional<InputId> ofPath(String path) {
+        return withId(path.substring(path.lastIndexOf('/') + 1));
     }
 
     /** The input with this id, if there is one. */

@@ -24,7 +24,7 @@ public record Kick(Length rise, Angle angle, Length distance, OffsetLayout layou
             .to(End.START);
     private static final Choice LAYOUT = Fields.layout("To the far end", "To the mark");
 
-    static final Form FORM = Form.of(Kick.class)
+    static final Form<Kick> FORM = Form.of(Kick.class)
             .ask(RISE, Kick::rise)
             .ask(ANGLE, Kick::angle)
             .ask(DISTANCE, Kick::distance)

@@ -16,13 +16,13 @@ import lobrik.measure.Length;
  */
 public record Offset(
         Length rise, Length clearance, Angle angle, Length distance, OffsetLayout layout, Optional<Length> overall)
-        implements Bend {
+        implements AlongLeg {
 
     private static final Field RISE = Fields.rise("5", "125");
     private static final Field CLEARANCE = Fields.clearance("0", "0");
     private static final Choice LAYOUT = Fields.layout("To the obstacle", "To the near edge");
 
-    static final Form FORM = Form.of(Offset.class)
+    static final Form<Offset> FORM = Form.of(Offset.class)
             .ask(RISE, Offset::rise)
             .ask(CLEARANCE, Offset::clearance)
             .ask(Fields.ANGLE, Offset::angle)

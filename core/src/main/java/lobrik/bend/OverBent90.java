@@ -42,7 +42,7 @@ public record OverBent90(Length drop, Length setBack, Angle overBend, Optional<L
             .to(End.END)
             .orElse(Fields.OPEN);
 
-    static final Form FORM = Form.of(OverBent90.class)
+    static final Form<OverBent90> FORM = Form.of(OverBent90.class)
             .ask(DROP, OverBent90::drop)
             .ask(SET_BACK, OverBent90::setBack)
             .ask(OVER_BEND, OverBent90::overBend)

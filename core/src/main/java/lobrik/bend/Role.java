@@ -13,5 +13,7 @@ public enum Role {
     /** What is left free between it and an obstacle. */
     CLEARANCE,
     /** How much conduit there is beyond it. */
-    FAR_END
+    FAR_END,
+    /** What is added or taken off so that it goes into its place: nothing that is moved to cure a fault. */
+    FIT
 }

@@ -32,7 +32,7 @@ public record RollingOffset(
             .on(FeatureId.ROLL);
     private static final Choice LAYOUT = Fields.layout("To the obstacle", "To the near edge");
 
-    static final Form FORM = Form.of(RollingOffset.class)
+    static final Form<RollingOffset> FORM = Form.of(RollingOffset.class)
             .ask(RISE, RollingOffset::rise)
             .ask(ROLL, RollingOffset::roll)
             .ask(Fields.ANGLE, RollingOffset::angle)

@@ -26,7 +26,7 @@ public record Saddle3(
         Spacing spacing,
         Order order,
         Optional<Length> overall)
-        implements Bend {
+        implements AlongLeg {
 
     public static final Angle USUAL_OUTER_ANGLE = Angle.ofDegrees(22.5);
 
@@ -61,7 +61,7 @@ public record Saddle3(
             new Choice.Option(Order.CENTRE_FIRST, "Centre first"),
             new Choice.Option(Order.PUSH_THROUGH, "Push through"));
 
-    static final Form FORM = Form.of(Saddle3.class)
+    static final Form<Saddle3> FORM = Form.of(Saddle3.class)
             .ask(HEIGHT, Saddle3::height)
             .ask(CLEARANCE, Saddle3::clearance)
             .ask(OUTER_ANGLE, Saddle3::outerAngle)

@@ -31,7 +31,7 @@ public record Saddle4(
         Length distance,
         Placement placement,
         Optional<Length> overall)
-        implements Bend {
+        implements AlongLeg {
 
     private static final Field HEIGHT = Fields.height("3 1/4", "80");
     private static final Field CLEARANCE = Fields.clearance("1", "25");
@@ -52,7 +52,7 @@ public record Saddle4(
             new Choice.Option(MeasuredTo.NEAR_EDGE, "To the near edge"),
             new Choice.Option(MeasuredTo.CENTRED, "To the middle"));
 
-    static final Form FORM = Form.of(Saddle4.class)
+    static final Form<Saddle4> FORM = Form.of(Saddle4.class)
             .ask(HEIGHT, Saddle4::height)
             .ask(CLEARANCE, Saddle4::clearance)
             .ask(Fields.ANGLE, Saddle4::angle)

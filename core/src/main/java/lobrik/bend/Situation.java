@@ -18,7 +18,8 @@ public enum Situation {
     OVER_PIPE("overPipe", "Over a pipe", BendKind.SADDLE_3, Around.NOTHING),
     OVER_DUCT("overDuct", "Over a duct", BendKind.SADDLE_4, Around.NOTHING),
     ROUND_COLUMN("roundColumn", "Round a column", BendKind.SADDLE_4, Around.NOTHING),
-    OVER_BEAM("overBeam", "Over the edge and under", BendKind.OVER_BENT_90, Around.BOX_AT_DATUM_END);
+    OVER_BEAM("overBeam", "Over the edge and under", BendKind.OVER_BENT_90, Around.BOX_AT_DATUM_END),
+    BOX_TO_BOX("boxToBox", "From box to box", BendKind.RUN, Around.NOTHING);
 
     /** What stands around a piece besides what it has to clear. */
     public enum Around {

@@ -24,7 +24,7 @@ public record Stub90(Length leg, Optional<Length> otherLeg, Placement placement)
             .to(End.END)
             .orElse(Fields.OPEN);
 
-    static final Form FORM = Form.of(Stub90.class)
+    static final Form<Stub90> FORM = Form.of(Stub90.class)
             .ask(LEG, Stub90::leg)
             .askOpen(OTHER_LEG, Stub90::otherLeg)
             .leave(Fields.PLACEMENT, Stub90::placement)

@@ -10,6 +10,8 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
+import lobrik.bend.RunShape;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -95,10 +97,35 @@ final class BendHypotheses {
         }
         switch (layout.job().bend()) {
             case RollingOffset rolling -> turns(rolling);
+            case Run run -> wrongWay(run);
             case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ -> {
                 // The plane of these is upright: what is turned is no mistake of theirs.
             }
         }
+    }
+
+    /** Bent to the other side of where it should go: by itself, or with everything beyond it. */
+    private void wrongWay(Run run) {
+        for (RunShape.Stretch stretch : run.shape().stretches()) {
+            int first = stretch.firstBend() - 1;
+            if (first > 0) {
+                for (double by : new double[] {180, 90, -90}) {
+                    double weight = by == 180 ? 1 : 0.3;
+                    turned(stretch, first, stretch.lastBend(), by, weight);
+                    if (stretch.lastBend() < bends) {
+                        turned(stretch, first, bends, by, weight);
+                    }
+                }
+            }
+        }
+    }
+
+    private void turned(RunShape.Stretch stretch, int from, int to, double by, double weight) {
+        all.add(Hypothesis.ofAmount(CauseId.WRONG_WAY, stretch.firstBend(), "", weight, by, (making, _) -> {
+            for (int i = from; i < to; i++) {
+                making.rolls[i] += by;
+            }
+        }));
     }
 
     private void turns(RollingOffset rolling) {

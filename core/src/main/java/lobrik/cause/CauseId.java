@@ -22,6 +22,12 @@ public enum CauseId {
     INSERTION_OMITTED("insertion-omitted", "Insertion forgotten", Stage.ARITHMETIC, Unit.LENGTH),
     CLEARANCE_OMITTED("clearance-omitted", "Clearance forgotten", Stage.ARITHMETIC, Unit.NONE),
     EDGE_FOR_CENTRE("edge-for-centre", "Edge and centre mixed up", Stage.ARITHMETIC, Unit.LENGTH),
+    /** Of a run: the corners were not taken off. */
+    GAIN_OMITTED("gain-omitted", "Gain forgotten", Stage.ARITHMETIC, Unit.NONE),
+    /** Of a run: two of its legs were taken for one another. */
+    LEGS_EXCHANGED("legs-exchanged", "Two legs exchanged", Stage.ARITHMETIC, Unit.NONE),
+    /** Of a run: nothing was taken off a leg so that it goes in. */
+    PLAY_OMITTED("play-omitted", "Play forgotten", Stage.ARITHMETIC, Unit.LENGTH),
     /** The trainee's own figure is wrong, by no slip that has a name. */
     FIGURE_WRONG("figure-wrong", "A figure worked out wrong", Stage.ARITHMETIC, Unit.LENGTH),
     /** The amount is how far all marks are from their true place. */
@@ -51,6 +57,8 @@ public enum CauseId {
     MIDDLE_AS_ARROW("middle-as-arrow", "Middle mark taken for an arrow mark", Stage.BENDING, Unit.NONE),
     MARK_SLIPPED("mark-slipped", "Bent beside the ring", Stage.BENDING, Unit.LENGTH),
     DOG_LEG("dog-leg", "Dog leg", Stage.BENDING, Unit.ANGLE),
+    /** Of a run: a bend turned to another side than asked for. The amount is how far. */
+    WRONG_WAY("wrong-way", "Bent the wrong way", Stage.BENDING, Unit.ANGLE),
     /** A rolling offset whose plane was turned by another angle; the amount is how much further. */
     WRONG_TURN("wrong-turn", "Rolled by another angle", Stage.BENDING, Unit.ANGLE),
     /** One reading that no piece with the other readings can have. The amount is how far it is off. */

@@ -123,6 +123,12 @@ final class Scene {
             case MARK -> making.rings[feature.id().number() - 1];
             case FLATTENING -> making.flattened[feature.id().number() - 1];
             case LEG,
+                    TURN,
+                    START_RISE,
+                    END_RISE,
+                    REACH_RIGHT,
+                    REACH_UP,
+                    REACH_OUT,
                     OTHER_LEG,
                     BETWEEN,
                     SECOND_LEG,

@@ -114,6 +114,13 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                 cause.detail().isEmpty()
                         ? "The offset was rolled " + amount(cause) + (isNegative(cause) ? " too little." : " too far.")
                         : "The offset was rolled to the other side of 45°: " + cause.detail() + ".";
+            case WRONG_WAY ->
+                bendName(cause) + " was turned " + amount(cause)
+                        + " to the wrong side: hold the piece up as it will hang before each bend.";
+            case GAIN_OMITTED ->
+                "The gain of " + say(layout().job().tooling().gain()) + " was not taken off at " + cause.detail() + ".";
+            case LEGS_EXCHANGED -> "The lengths of " + cause.detail() + " were taken for one another.";
+            case PLAY_OMITTED -> "The play of " + amount(cause) + " was not taken off " + cause.detail() + ".";
             case READING_DOUBTFUL -> "The reading of " + doubtful(cause) + " does not fit the others: read it again.";
         };
     }
@@ -376,7 +383,8 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                     TRAVEL_OF_ANOTHER_ROW,
                     HEATED_SHORT,
                     LET_GO_WARM,
-                    MIDDLE_AS_ARROW ->
+                    MIDDLE_AS_ARROW,
+                    WRONG_WAY ->
                 cause.id().title() + (cause.bend().isPresent() && !single() ? ", bend " + bend(cause) : "");
             case NONE,
                     BENDER,
@@ -389,6 +397,9 @@ public record Telling(Diagnosis diagnosis, LengthUnit unit) {
                     INSERTION_OMITTED,
                     CLEARANCE_OMITTED,
                     EDGE_FOR_CENTRE,
+                    GAIN_OMITTED,
+                    LEGS_EXCHANGED,
+                    PLAY_OMITTED,
                     BURNED_INCH,
                     WRONG_SHOE,
                     TOO_HOT,

@@ -174,7 +174,8 @@ public final class Working {
         for (int number = 1; stretch.marksBefore + number <= paper.angles.size(); number++) {
             if (above.about().equals(FeatureId.mark(number).id())) {
                 int mark = stretch.marksBefore + number;
-                return new Line.Term.Above(above.operation(), FeatureId.mark(mark).id(), "mark " + mark, ring(number));
+                return new Line.Term.Above(
+                        above.operation(), FeatureId.mark(mark).id(), "mark " + mark, ring(number));
             }
         }
         return above;

@@ -93,10 +93,9 @@ public final class Variants {
 
     private void requireInputs() {
         Set<String> seen = new HashSet<>();
-        List<String> known =
-                Input.of(job.bend()).stream().map(input -> input.id().id()).toList();
+        List<String> known = Input.of(job.bend()).stream().map(Input::path).toList();
         for (InputRange range : ranges) {
-            String id = range.input().id();
+            String id = range.input();
             if (!known.contains(id) || !seen.add(id)) {
                 throw Refused.impossible(new Fault(
                         FaultCode.UNKNOWN_VALUE,
@@ -137,7 +136,7 @@ public final class Variants {
             int index = number < 0 ? chance.below(range.size()) : (int) (left % range.size());
             left /= range.size();
             Input input = Input.of(bend).stream()
-                    .filter(each -> each.id() == range.input())
+                    .filter(each -> each.path().equals(range.input()))
                     .findFirst()
                     .orElseThrow();
             try {

@@ -11,7 +11,7 @@ import lobrik.measure.QuantityKind;
  * What is measured on a piece: the rise, angle 2. The ids are stable ({@code rise}, {@code angle2}); in order they are as on a sheet,
  * by kind and then from the datum end.
  *
- * @param number of the bend or mark, from 1 at the datum end; 0 for what there is one of
+ * @param number of the bend, mark, leg or turn, from 1 at the datum end; 0 for what there is one of
  */
 public record FeatureId(FeatureKind kind, int number) implements Comparable<FeatureId> {
 
@@ -22,6 +22,11 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
     public static final FeatureId DROP = new FeatureId(FeatureKind.DROP, 0);
     public static final FeatureId SET_BACK = new FeatureId(FeatureKind.SET_BACK, 0);
     public static final FeatureId RISE = new FeatureId(FeatureKind.RISE, 0);
+    public static final FeatureId START_RISE = new FeatureId(FeatureKind.START_RISE, 0);
+    public static final FeatureId END_RISE = new FeatureId(FeatureKind.END_RISE, 0);
+    public static final FeatureId REACH_RIGHT = new FeatureId(FeatureKind.REACH_RIGHT, 0);
+    public static final FeatureId REACH_UP = new FeatureId(FeatureKind.REACH_UP, 0);
+    public static final FeatureId REACH_OUT = new FeatureId(FeatureKind.REACH_OUT, 0);
     public static final FeatureId ROLL = new FeatureId(FeatureKind.ROLL, 0);
     public static final FeatureId HEIGHT = new FeatureId(FeatureKind.HEIGHT, 0);
     public static final FeatureId CENTRE = new FeatureId(FeatureKind.CENTRE, 0);
@@ -38,7 +43,9 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
             Comparator.comparing(FeatureId::kind).thenComparingInt(FeatureId::number);
 
     public FeatureId {
-        if (kind.isNumbered() ? number < 1 || number > MOST_BENDS : number != 0) {
+        boolean known =
+                kind.isNumbered() ? number >= (kind.mayBeNumbered() ? 0 : 1) && number <= MOST_BENDS : number == 0;
+        if (!known) {
             throw new IllegalArgumentException("no " + kind.id() + " " + number);
         }
     }
@@ -58,18 +65,67 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
         return new FeatureId(FeatureKind.FLATTENING, number);
     }
 
+    /** Leg of a run, from 1. */
+    public static FeatureId leg(int number) {
+        return new FeatureId(FeatureKind.LEG, number);
+    }
+
+    /** Turn from a ninety of a run, from 1, to the next. */
+    public static FeatureId turn(int number) {
+        return new FeatureId(FeatureKind.TURN, number);
+    }
+
+    /** Rise of the offset on a leg of a run, from 1. */
+    public static FeatureId rise(int leg) {
+        return new FeatureId(FeatureKind.RISE, leg);
+    }
+
+    /** Height of the saddle on a leg of a run, from 1. */
+    public static FeatureId height(int leg) {
+        return new FeatureId(FeatureKind.HEIGHT, leg);
+    }
+
     public String id() {
         return number == 0 ? kind.id() : kind.id() + number;
     }
 
     /** In a sentence: {@code the landing}, {@code angle 2}, {@code the distance back to back}. */
     public String words() {
-        return number == 0 ? kind.words() : kind.words() + " " + number;
+        return number == 0 ? kind.words() : numbered(kind.words());
     }
 
     /** On a form: {@code Landing}, {@code Angle 2}. */
     public String title() {
-        return number == 0 ? kind.title() : kind.title() + " " + number;
+        return number == 0 ? kind.title() : numbered(kind.title());
+    }
+
+    /** Of a run: {@code leg 2}, and what is on a leg by that leg: {@code the rise on leg 2}. */
+    private String numbered(String name) {
+        return switch (kind) {
+            case LEG -> name.replace("the ", "") + " " + number;
+            case RISE, HEIGHT -> name + " on leg " + number;
+            case MARK,
+                    OTHER_LEG,
+                    BETWEEN,
+                    SECOND_LEG,
+                    DROP,
+                    SET_BACK,
+                    START_RISE,
+                    END_RISE,
+                    ROLL,
+                    CENTRE,
+                    FLAT,
+                    LANDING,
+                    ANGLE,
+                    TURN,
+                    TAIL_LIFT,
+                    DOG_LEG,
+                    OVERALL,
+                    REACH_RIGHT,
+                    REACH_UP,
+                    REACH_OUT,
+                    FLATTENING -> name + " " + number;
+        };
     }
 
     public QuantityKind measured() {
@@ -97,7 +153,8 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
         if (number.length() > 2 || number.startsWith("0")) {
             return Optional.empty();
         }
-        return kind.filter(known -> known.isNumbered() != number.isEmpty())
+        return kind.filter(
+                        known -> number.isEmpty() ? !known.isNumbered() || known.mayBeNumbered() : known.isNumbered())
                 .map(known -> new FeatureId(known, number.isEmpty() ? 0 : Integer.parseInt(number)));
     }
 

@@ -13,7 +13,7 @@ import lobrik.measure.QuantityKind;
 public enum FeatureKind {
     /** Where a pencil ring stands on the straight conduit, from its datum end. */
     MARK("mark", "Mark", "mark", QuantityKind.LENGTH, "Datum end to the ring"),
-    /** Datum end face to the back of the first ninety. */
+    /** Datum end face to the back of the first ninety; of a run, each leg from end to back, back to back, or back to end. */
     LEG("leg", "Leg", "the leg", QuantityKind.LENGTH, "Datum end face to the back of the bend"),
     /** Back of a stub to the far end face. */
     OTHER_LEG("otherLeg", "Other leg", "the other leg", QuantityKind.LENGTH, "Back of the bend to the far end face"),
@@ -47,6 +47,20 @@ public enum FeatureKind {
             "Axis of the plumb leg to the axis where the conduit is furthest out"),
     /** How far an offset or a kick moves the conduit, square to the datum leg. */
     RISE("rise", "Rise", "the rise", QuantityKind.LENGTH, "Underside to underside, square to the datum leg"),
+    /** How far the offset at the box moves a run that begins there. */
+    START_RISE(
+            "startRise",
+            "Rise at the start",
+            "the rise at the start",
+            QuantityKind.LENGTH,
+            "Underside to underside, square to the first straight"),
+    /** The same of the box that a run ends in. */
+    END_RISE(
+            "endRise",
+            "Rise at the end",
+            "the rise at the end",
+            QuantityKind.LENGTH,
+            "Underside to underside, square to the straight before"),
     /** The part of a rolling offset to the side. */
     ROLL("roll", "Roll", "the roll", QuantityKind.LENGTH, "To the side, square to the datum leg"),
     /** How far a saddle lifts the conduit, square to the datum leg. */
@@ -69,6 +83,13 @@ public enum FeatureKind {
             "Datum end along the leg to the ring that has to land"),
     /** Angle of a bend, at rest. */
     ANGLE("angle", "Angle", "angle", QuantityKind.ANGLE, "At rest, by the level on the leg"),
+    /** How far the plane of a ninety is turned from that of the one before it, clockwise seen from the datum end. */
+    TURN(
+            "turn",
+            "Turn",
+            "turn",
+            QuantityKind.ANGLE,
+            "Seen from the datum end, clockwise from one ninety's plane to the next"),
     /** How far the far end stands off the line of the datum leg, in the plane of the first bend; negative is below. */
     TAIL_LIFT(
             "tailLift",
@@ -85,6 +106,22 @@ public enum FeatureKind {
             "the overall length",
             QuantityKind.LENGTH,
             "End face to end face along the datum leg"),
+    /** Far end face of a run from its datum end face, to the right as seen facing the wall at its start; negative is left. */
+    REACH_RIGHT(
+            "reachRight",
+            "Reach to the right",
+            "the reach to the right",
+            QuantityKind.LENGTH,
+            "Datum end to far end, to the right; − to the left"),
+    /** The same upwards; negative is down. */
+    REACH_UP("reachUp", "Reach up", "the reach up", QuantityKind.LENGTH, "Datum end to far end, up; − down"),
+    /** The same out of the wall; negative is into it. */
+    REACH_OUT(
+            "reachOut",
+            "Reach out of the wall",
+            "the reach out of the wall",
+            QuantityKind.LENGTH,
+            "Datum end to far end, out of the wall; − into it"),
     /** How much a bend that was made with heat is flatter than the conduit was round. */
     FLATTENING(
             "flattening",
@@ -135,19 +172,29 @@ public enum FeatureKind {
         return measured;
     }
 
-    /** Whether a piece has one for each of its bends. */
+    /** Whether a piece may have several: one for each of its bends, of its legs, or of what lies on its legs. */
     public boolean isNumbered() {
-        return this == MARK || this == ANGLE || this == FLATTENING;
+        return this == MARK || this == ANGLE || this == FLATTENING || this == TURN || mayBeNumbered();
+    }
+
+    /** Whether there is one of it on most pieces, and several on a run. */
+    public boolean mayBeNumbered() {
+        return this == LEG || this == RISE || this == HEIGHT;
     }
 
     /** Whether it is taken to the far end face, so that it depends on the length of the conduit. */
     public boolean reachesFarEnd() {
-        return this == OTHER_LEG || this == SECOND_LEG || this == TAIL_LIFT || this == OVERALL;
+        return this == OTHER_LEG || this == SECOND_LEG || this == TAIL_LIFT || this == OVERALL || isReach();
     }
 
     /** Whether it can be less than nothing. */
     public boolean isSigned() {
-        return this == TAIL_LIFT;
+        return this == TAIL_LIFT || isReach();
+    }
+
+    /** Whether it says where the far end of a run is. */
+    public boolean isReach() {
+        return this == REACH_RIGHT || this == REACH_UP || this == REACH_OUT;
     }
 
     /**

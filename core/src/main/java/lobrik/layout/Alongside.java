@@ -12,6 +12,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -83,7 +84,7 @@ public final class Alongside {
                         o.rise(), o.clearance(), o.angle(), o.distance().plus(on), o.layout(), overall);
             }
             case Kick k -> new Kick(k.rise(), k.angle(), k.distance().plus(shift.apply(k.angle())), k.layout());
-            case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _ ->
+            case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _, Run _ ->
                 throw Refused.impossible(new Fault(
                         FaultCode.UNKNOWN_VALUE,
                         "bend/kind",

@@ -2,11 +2,7 @@ package lobrik.layout;
 
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.BendKind;
-import lobrik.bend.Field;
-import lobrik.bend.Form;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.bend.Role;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -97,7 +93,7 @@ final class Checks {
                     .filter(angle -> !job.school().chart().has(angle))
                     .ifPresent(angle -> warnings.add(
                             FaultCode.ANGLE_NOT_ON_CHART,
-                            angleInput(job.bend().kind()),
+                            InputsConcerned.angle(job.bend()),
                             angle.text() + " is not on the card of multipliers; its cosecant is used",
                             new Figure("angle", angle)));
         }
@@ -109,16 +105,6 @@ final class Checks {
                 .filter(input -> input.field().role() == Role.ANGLE)
                 .map(input -> (Angle) input.current())
                 .findFirst();
-    }
-
-    /** The input that says how steep a bend is. */
-    static String angleInput(BendKind kind) {
-        return "bend/"
-                + Form.of(kind)
-                        .first(Role.ANGLE)
-                        .map(Field::id)
-                        .orElse(InputId.ANGLE)
-                        .id();
     }
 
     /**
@@ -138,7 +124,7 @@ final class Checks {
             if (between.isLessThan(least)) {
                 warnings.add(
                         FaultCode.MARKS_TOO_CLOSE,
-                        InputsConcerned.size(job.bend().kind()),
+                        InputsConcerned.between(job.bend(), i + 1),
                         (byMarks
                                         ? "rings " + i + " and " + (i + 1) + " are " + between.inWords() + " apart"
                                         : "bends " + i + " and " + (i + 1) + " leave " + between.inWords()
@@ -157,7 +143,7 @@ final class Checks {
                 .filter(length -> length.isMoreThan(limits.stick()))
                 .ifPresent(length -> warnings.add(
                         FaultCode.LONGER_THAN_STICK,
-                        InputsConcerned.farEnd(job.bend().kind()),
+                        InputsConcerned.farEnd(job.bend()),
                         "the piece takes " + length.inWords() + ", more than a stick of "
                                 + limits.stick().inWords() + "; shorten it or plan a coupling",
                         new Figure("cut length", length),
@@ -166,7 +152,7 @@ final class Checks {
         if (total.isMoreThan(limits.mostBends())) {
             warnings.add(
                     FaultCode.DEGREES_OVER_LIMIT,
-                    angleInput(job.bend().kind()),
+                    InputsConcerned.angle(job.bend()),
                     "the bends add up to " + total.text() + ", more than "
                             + limits.mostBends().text() + " between pull points",
                     new Figure("bends", total),

@@ -18,6 +18,7 @@ import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -109,8 +110,15 @@ final class Cures {
                 otherPlacement(stub.placement(), other -> new Stub90(stub.leg(), stub.otherLeg(), other));
             case Saddle4 saddle
             when job.tooling().shoe().isEmpty() -> otherPlacement(saddle.placement(), saddle::placedBy);
-            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
-                List.of();
+            case BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    Saddle4 _,
+                    OverBent90 _,
+                    Run _ -> List.of();
         };
     }
 

@@ -34,12 +34,12 @@ final class FormerChecks implements ToolChecks {
         endStaysCold(
                 straights.getFirst().length(),
                 "datum",
-                InputsConcerned.place(layout.job().bend().kind()));
+                InputsConcerned.place(layout.job().bend()));
         layout.cutLength()
                 .ifPresent(_ -> endStaysCold(
                         straights.getLast().length(),
                         "far",
-                        InputsConcerned.farEnd(layout.job().bend().kind())));
+                        InputsConcerned.farEnd(layout.job().bend())));
     }
 
     private void endStaysCold(Length straight, String end, String input) {

@@ -13,6 +13,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -98,7 +99,15 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                     OVERALL,
                     DROP,
                     SET_BACK,
-                    OVER_BEND -> Optional.empty();
+                    OVER_BEND,
+                    LENGTH,
+                    READ_FROM,
+                    READ_TO,
+                    PLAY,
+                    START_INSERTION,
+                    END_INSERTION,
+                    LAST_MARK,
+                    AT -> Optional.empty();
         };
     }
 
@@ -106,8 +115,15 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     private static boolean isToTheObstacle(Bend bend) {
         return switch (bend) {
             case Saddle4 _ -> true;
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, OverBent90 _ ->
-                false;
+            case Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    OverBent90 _,
+                    Run _ -> false;
         };
     }
 
@@ -150,7 +166,8 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
                         Kick _,
                         Saddle3 _,
                         Saddle4 _,
-                        OverBent90 _ -> from + width / 2;
+                        OverBent90 _,
+                        Run _ -> from + width / 2;
             };
         }
     }

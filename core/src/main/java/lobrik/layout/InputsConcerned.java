@@ -2,11 +2,21 @@ package lobrik.layout;
 
 import java.util.List;
 import java.util.Optional;
+import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
-import lobrik.bend.BendKind;
-import lobrik.bend.Field;
+import lobrik.bend.BoxOffset;
 import lobrik.bend.Form;
+import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.bend.Kick;
+import lobrik.bend.Offset;
+import lobrik.bend.OverBent90;
 import lobrik.bend.Role;
+import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
+import lobrik.bend.Saddle3;
+import lobrik.bend.Saddle4;
+import lobrik.bend.Stub90;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.measure.Length;
@@ -18,14 +28,20 @@ final class InputsConcerned {
 
     /** The fault with its input named as the bend names it; what to do about marks is no advice about inputs. */
     static Fault name(Bend bend, Fault fault) {
-        BendKind kind = bend.kind();
         String input = switch (fault.code()) {
-            case ARCS_OVERLAP, SPACING_IMPOSSIBLE, MARKS_TOO_CLOSE -> size(kind);
-            case MARK_OFF_CONDUIT -> isBeforeDatumEnd(fault) ? place(kind) : farEnd(kind);
-            case ARC_OFF_CONDUIT -> fault.input().equals("lengthIn") ? farEnd(kind) : place(kind);
+            case ARCS_OVERLAP, SPACING_IMPOSSIBLE, MARKS_TOO_CLOSE ->
+                isOfInput(bend, fault) ? fault.input() : size(bend);
+            case MARK_OFF_CONDUIT -> isBeforeDatumEnd(fault) ? place(bend) : farEnd(bend);
+            case ARC_OFF_CONDUIT -> fault.input().equals("lengthIn") ? farEnd(bend) : place(bend);
             default -> fault.input();
         };
         return fault.at(input).curedBy(List.of());
+    }
+
+    /** Whether it names one of several parts already. */
+    private static boolean isOfInput(Bend bend, Fault fault) {
+        return Form.of(bend.kind()).groups().stream()
+                .anyMatch(group -> fault.input().startsWith("bend/" + group.id() + "/"));
     }
 
     private static boolean isBeforeDatumEnd(Fault fault) {
@@ -35,23 +51,64 @@ final class InputsConcerned {
     }
 
     /** What makes the bends come close together: its size, or where it lies if it has none. */
-    static String size(BendKind kind) {
-        Form form = Form.of(kind);
-        return pointer(form.first(Role.SIZE).or(() -> form.first(Role.PLACE)));
+    static String size(Bend bend) {
+        return pointer(bend, Role.SIZE, Role.PLACE);
+    }
+
+    /** What makes a bend come close to the one before it. */
+    static String between(Bend bend, int number) {
+        return switch (bend) {
+            case Run run -> run.pointerBefore(number);
+            case Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    Saddle4 _,
+                    OverBent90 _ -> size(bend);
+        };
     }
 
     /** What decides where the bends lie from the datum end. */
-    static String place(BendKind kind) {
-        return pointer(Form.of(kind).first(Role.PLACE));
+    static String place(Bend bend) {
+        return pointer(bend, Role.PLACE, Role.SIZE);
     }
 
     /** What decides how much conduit there is beyond the bends; where that is nobody's to say, how large it is. */
-    static String farEnd(BendKind kind) {
-        Form form = Form.of(kind);
-        return pointer(form.first(Role.FAR_END).or(() -> form.first(Role.SIZE)));
+    static String farEnd(Bend bend) {
+        return switch (bend) {
+            case Run run -> run.pointer(run.legs().size());
+            case Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    Saddle4 _,
+                    OverBent90 _ -> pointer(bend, Role.FAR_END, Role.SIZE);
+        };
     }
 
-    private static String pointer(Optional<Field> field) {
-        return "bend/" + field.orElseThrow().id().id();
+    /** What says how steep a bend is. */
+    static String angle(Bend bend) {
+        return "bend/" + path(bend, Role.ANGLE).orElse(InputId.ANGLE.id());
+    }
+
+    private static String pointer(Bend bend, Role role, Role or) {
+        return "bend/" + path(bend, role).or(() -> path(bend, or)).orElseThrow();
+    }
+
+    /** The first input that does this to the bend: one of its own, which may be open, or one of its parts. */
+    private static Optional<String> path(Bend bend, Role role) {
+        return Form.of(bend.kind())
+                .first(role)
+                .map(field -> field.id().id())
+                .or(() -> Input.of(bend).stream()
+                        .filter(input -> input.field().role() == role)
+                        .findFirst()
+                        .map(Input::path));
     }
 }

@@ -11,6 +11,7 @@ import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -71,6 +72,7 @@ public record Layout(
             case Saddle3 saddle -> SaddlePlans.of(saddle, job);
             case Saddle4 saddle -> SaddlePlans.of(saddle, job);
             case OverBent90 overBent -> OverBentPlans.of(overBent, job.tooling());
+            case Run run -> RunPlans.of(run, job);
         };
     }
 
@@ -101,7 +103,7 @@ public record Layout(
         if (!length.isPositive() || length.isMoreThan(Piece.LONGEST_PIECE)) {
             throw Refused.impossible(new Fault(
                     FaultCode.OUT_OF_RANGE,
-                    InputsConcerned.size(job.bend().kind()),
+                    InputsConcerned.size(job.bend()),
                     "the piece would take " + length.inWords() + " of conduit; it must be more than 0 and at most "
                             + Piece.LONGEST_PIECE.inWords(),
                     new Figure("length", length),
@@ -141,8 +143,15 @@ public record Layout(
     public Optional<Piece> wanted() {
         Bend asked = switch (job.bend()) {
             case Saddle4 saddle -> saddle.placedBy(Placement.ARROW);
-            case Stub90 _, BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, OverBent90 _ ->
-                job.bend();
+            case Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    OverBent90 _,
+                    Run _ -> job.bend();
         };
         try {
             Plan plan = plan(job.with(asked).by(Method.EXACT));

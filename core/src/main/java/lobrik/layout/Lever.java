@@ -19,11 +19,7 @@ record Lever(Role role, String input, String name, Quantity current, Function<Qu
     static List<Lever> of(Bend bend) {
         return Input.of(bend).stream()
                 .map(input -> new Lever(
-                        input.field().role(),
-                        "bend/" + input.id().id(),
-                        input.id().words(),
-                        input.current(),
-                        input.with()))
+                        input.field().role(), "bend/" + input.path(), input.words(), input.current(), input.with()))
                 .toList();
     }
 }

@@ -165,7 +165,7 @@ final class NinetyPlans {
                         back.minus(Part.TAKE_UP, ToolMarks.takeUp(tooling), tooling.middleToBack())));
     }
 
-    private static void gain(Working working, Tooling tooling) {
+    static void gain(Working working, Tooling tooling) {
         working.figure(
                 "gain",
                 "gain",

@@ -9,6 +9,7 @@ import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -25,7 +26,8 @@ final class ObstacleAsked {
     static Optional<Obstacle> of(Layout layout) {
         Bend bend = layout.job().bend();
         return switch (bend) {
-            case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _ -> Optional.empty();
+            case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _, Run _ ->
+                Optional.empty();
             // The plinth or beam that the conduit goes up onto: it begins at D and goes on.
             case Offset offset ->
                 offset.layout() == OffsetLayout.BEFORE_OBSTACLE

@@ -35,8 +35,8 @@ record OnShoe(Layout layout, ShoeFigures figures, List<Ring> rings) {
     /** The input that says how much that is. */
     String concerned(Ring ring) {
         return ring.shoe().hookTowards() == HookSide.DATUM
-                ? InputsConcerned.place(layout.job().bend().kind())
-                : InputsConcerned.farEnd(layout.job().bend().kind());
+                ? InputsConcerned.place(layout.job().bend())
+                : InputsConcerned.farEnd(layout.job().bend());
     }
 
     /** Whether the figures can be those of one shoe. */

@@ -7,6 +7,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -99,8 +100,15 @@ final class ShoeChecks implements ToolChecks {
     private boolean standsOnItsLeg() {
         return switch (job.bend()) {
             case Stub90 _ -> true;
-            case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, OverBent90 _ ->
-                false;
+            case BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    Saddle4 _,
+                    OverBent90 _,
+                    Run _ -> false;
         };
     }
 
@@ -123,7 +131,7 @@ final class ShoeChecks implements ToolChecks {
                 tooling.arcLength(NOTCH_ANGLE).minus(tooling.arcLength(angle)).times(0.5);
         warnings.add(
                 FaultCode.NOTCH_OFF_CENTRE,
-                Checks.angleInput(job.bend().kind()),
+                InputsConcerned.angle(job.bend()),
                 "the notch is the middle of a 45° bend: the middle of this "
                         + angle.text()
                         + " bend lands " + off.abs().inWords() + (off.isNegative() ? " away from" : " towards")

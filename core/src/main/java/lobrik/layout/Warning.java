@@ -57,7 +57,7 @@ public record Warning(Fault fault, Optional<Length> at) {
     }
 
     private static boolean concernsFarEnd(Fault fault, Layout layout) {
-        return fault.input().equals(InputsConcerned.farEnd(layout.job().bend().kind()));
+        return fault.input().equals(InputsConcerned.farEnd(layout.job().bend()));
     }
 
     private static Mark mark(Layout layout, int index) {

@@ -89,6 +89,11 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
         return new Angle(rest > HALF_TURN.nanodegrees ? rest - turn : rest);
     }
 
+    /** The same direction, from 0° to less than a whole turn. */
+    public Angle withinTurn() {
+        return new Angle(Math.floorMod(nanodegrees, 2 * HALF_TURN.nanodegrees));
+    }
+
     public boolean isLessThan(Angle other) {
         return nanodegrees < other.nanodegrees;
     }

@@ -65,7 +65,12 @@ public record HabitWords(LengthUnit unit) {
             case TAIL_LIFT -> "The far end of " + many + (more ? " kicks up " + size + "." : " dips " + size + ".");
             case LANDING, CENTRE ->
                 capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far out." : " short.");
-            case RISE, HEIGHT ->
+            case TURN ->
+                "Turn " + feature.number() + " of " + many + " comes out " + size
+                        + (more ? " too far clockwise." : " too far the other way.");
+            case REACH_RIGHT, REACH_UP, REACH_OUT ->
+                capital(feature.words()) + " of " + many + " comes " + size + (more ? " too far." : " short.");
+            case RISE, HEIGHT, START_RISE, END_RISE ->
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " high." : " low.");
             case LEG, OTHER_LEG, BETWEEN, SECOND_LEG, DROP, SET_BACK, ROLL, FLAT, OVERALL ->
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " long." : " short.");

@@ -6,13 +6,13 @@ import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -105,6 +105,11 @@ public record NextTime(String sentence, Layout exercise) {
                 };
             case DOG_LEG -> "Sight along the conduit before the second bend: the first must stand straight up.";
             case WRONG_TURN -> "Mark the turn on the end of the conduit before you roll it.";
+            case GAIN_OMITTED -> "Each corner is shorter than its two legs: after every back, take one gain off.";
+            case LEGS_EXCHANGED -> "Write the leg's number beside its length, in the order in which the conduit goes.";
+            case PLAY_OMITTED -> "Take the play off the leg first, and work with that one figure.";
+            case WRONG_WAY ->
+                "Hold the piece up as it will hang, point to where the next leg goes, and only then put it in the shoe.";
         };
     }
 
@@ -119,7 +124,7 @@ public record NextTime(String sentence, Layout exercise) {
             case Saddle4 saddle ->
                 "Measured to the " + (saddle.measuredTo() == Saddle4.MeasuredTo.NEAR_EDGE ? "near edge" : "middle")
                         + ": every ring goes further out, so add the shrink of one side first.";
-            case Stub90 _, BackToBack90 _, BoxOffset _, OverBent90 _ ->
+            case Stub90 _, BackToBack90 _, BoxOffset _, OverBent90 _, Run _ ->
                 "Each bend that rises takes length: add the shrink first.";
         };
     }
@@ -128,7 +133,7 @@ public record NextTime(String sentence, Layout exercise) {
         Optional<Bend> simpler = switch (cause) {
             case ANGLE_OFF, ANGLE_BIAS, WRONG_ANGLE_LINE, SPRINGBACK_OMITTED, TRAVEL_OF_ANOTHER_ROW, LET_GO_WARM ->
                 Optional.of(oneBend(layout));
-            case HOOK_REVERSED, WRONG_REFERENCE, MARK_SLIPPED, DOG_LEG -> Optional.of(twoBends(layout));
+            case HOOK_REVERSED, WRONG_REFERENCE, MARK_SLIPPED, DOG_LEG, WRONG_WAY -> Optional.of(twoBends(layout));
             case NONE,
                     BENDER,
                     TAKEUP_OMITTED,
@@ -152,6 +157,9 @@ public record NextTime(String sentence, Layout exercise) {
                     TOO_HOT,
                     MIDDLE_AS_ARROW,
                     WRONG_TURN,
+                    GAIN_OMITTED,
+                    LEGS_EXCHANGED,
+                    PLAY_OMITTED,
                     READING_DOUBTFUL,
                     UNCLEAR -> Optional.empty();
         };
@@ -200,7 +208,7 @@ public record NextTime(String sentence, Layout exercise) {
             try {
                 Bend other = bend;
                 for (Input input : Input.of(bend)) {
-                    other = changed(other, input.id(), step);
+                    other = changed(other, input.path(), step);
                 }
                 Optional<Layout> laid = laidOut(layout.job().with(other));
                 if (laid.isPresent()) {
@@ -213,9 +221,9 @@ public record NextTime(String sentence, Layout exercise) {
         return Optional.empty();
     }
 
-    private static Bend changed(Bend bend, InputId id, double step) {
+    private static Bend changed(Bend bend, String path, double step) {
         return Input.of(bend).stream()
-                .filter(input -> input.id() == id)
+                .filter(input -> input.path().equals(path))
                 .findFirst()
                 .map(input -> input.with().apply(stepped(bend, input, step)))
                 .orElse(bend);
@@ -227,8 +235,8 @@ public record NextTime(String sentence, Layout exercise) {
             return input.current();
         }
         double by = switch (input.id()) {
-            case CLEARANCE, EDGE_CLEARANCE -> 0;
-            case DISTANCE, CENTRE, LEG, FIRST_LEG, BETWEEN -> 2 * Math.abs(step);
+            case CLEARANCE, EDGE_CLEARANCE, PLAY, START_INSERTION, END_INSERTION, READ_FROM, LAST_MARK, AT -> 0;
+            case DISTANCE, CENTRE, LEG, FIRST_LEG, BETWEEN, LENGTH, READ_TO -> 2 * Math.abs(step);
             case OVERALL -> 4 * Math.abs(step);
             case RISE -> bend.kind().isSmall() ? step / 8 : step;
             case OTHER_LEG,

@@ -10,6 +10,7 @@ import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -78,6 +79,7 @@ public final class Features {
             case Saddle3 _ -> features.saddle3();
             case Saddle4 _ -> features.saddle4();
             case OverBent90 _ -> features.overBent();
+            case Run run -> features.run(run);
         }
         features.flattenings();
         return List.copyOf(features.found);
@@ -209,6 +211,12 @@ public final class Features {
         add(FeatureId.OTHER_LEG, Length.ofInches(leg), end.minus(along.times(leg)), end);
     }
 
+    private void run(Run run) {
+        marks();
+        RunFeatures.of(run, piece).forEach(found::add);
+        angles();
+    }
+
     private void saddleRest() {
         height(FeatureId.TAIL_LIFT, end);
         dogLeg();
@@ -278,7 +286,10 @@ public final class Features {
      * {@code saddle-top}, from handbook 2.
      */
     private Vector3 highestPointOfArc(int index) {
-        Segment.Arc arc = piece.arcs().get(index);
+        return highestPoint(piece.arcs().get(index), up);
+    }
+
+    static Vector3 highestPoint(Segment.Arc arc, Vector3 up) {
         Vector3 start = arc.start().origin();
         Vector3 end = arc.end().origin();
         Vector3 best = start.dot(up) >= end.dot(up) ? start : end;

@@ -8,6 +8,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
@@ -33,7 +34,8 @@ public sealed interface Obstacle {
                     RollingOffset _,
                     Kick _,
                     Saddle3 _,
-                    OverBent90 _ -> Optional.empty();
+                    OverBent90 _,
+                    Run _ -> Optional.empty();
         };
     }
 

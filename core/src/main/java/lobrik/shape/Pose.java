@@ -9,6 +9,7 @@ import lobrik.bend.Kick;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -34,7 +35,7 @@ public record Pose(Vector3 across, Vector3 up, Vector3 origin, OptionalDouble su
             case Stub90 _, BackToBack90 _ -> standing(piece, 1);
             case OverBent90 _ -> overTheEdge(piece);
             case BoxOffset _ -> onTheWall(piece);
-            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> ON_DATUM_LEG;
+            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, Run _ -> ON_DATUM_LEG;
         };
     }
 

@@ -40,9 +40,19 @@ public enum DeviationKind {
                 switch (feature.kind()) {
                     case ANGLE -> ANGLES;
                     case LEG, BETWEEN, SECOND_LEG, DROP -> LEGS;
-                    case RISE, ROLL, HEIGHT, SET_BACK -> RISES;
+                    case RISE, ROLL, HEIGHT, SET_BACK, START_RISE, END_RISE -> RISES;
                     case LANDING, CENTRE -> PLACES;
-                    case MARK, OTHER_LEG, FLAT, TAIL_LIFT, DOG_LEG, OVERALL, FLATTENING -> null;
+                    case MARK,
+                            OTHER_LEG,
+                            FLAT,
+                            TURN,
+                            TAIL_LIFT,
+                            DOG_LEG,
+                            OVERALL,
+                            REACH_RIGHT,
+                            REACH_UP,
+                            REACH_OUT,
+                            FLATTENING -> null;
                 });
     }
 }

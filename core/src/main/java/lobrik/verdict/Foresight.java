@@ -16,6 +16,7 @@ import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.Role;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -154,7 +155,8 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
                     yield Optional.of(placed(saddle.placedBy(other), other));
                 }
                 case Saddle3 saddle -> Optional.of(spaced(saddle));
-                case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _ -> Optional.empty();
+                case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _, Run _ ->
+                    Optional.empty();
             };
         }
 

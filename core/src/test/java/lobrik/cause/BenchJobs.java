@@ -17,6 +17,7 @@ import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.layout.Job;
 import lobrik.layout.Method;
+import lobrik.layout.RandomRuns;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -50,7 +51,7 @@ final class BenchJobs {
     Job next(BendKind kind, ToolKind tool) {
         Tooling tooling = tooling(tool);
         Method method = random.nextBoolean() ? Method.CHART : Method.EXACT;
-        Bend bend = tool == ToolKind.MACHINE ? large(kind) : bend(kind, tool);
+        Bend bend = tool == ToolKind.MACHINE ? large(kind, tooling) : bend(kind, tooling);
         return new Job(bend, tooling, School.of(method, TapeDivision.SIXTEENTH));
     }
 
@@ -87,7 +88,7 @@ final class BenchJobs {
     }
 
     /** What is bent from conduit of 2 1/2 in and more. */
-    private Bend large(BendKind kind) {
+    private Bend large(BendKind kind, Tooling tooling) {
         return switch (kind) {
             case STUB_90 -> new Stub90(eighths(22, 48), mostly(eighths(24, 60)), Placement.ARROW);
             case BACK_TO_BACK_90 -> new BackToBack90(eighths(22, 40), eighths(44, 80), eighths(22, 40));
@@ -132,6 +133,7 @@ final class BenchJobs {
                         mostly(eighths(180, 220)));
             case OVER_BENT_90 ->
                 new OverBent90(eighths(50, 80), eighths(6, 14), angle(15, 22.5, 30), mostly(eighths(30, 60)));
+            case RUN -> new RandomRuns(random, tooling).next();
         };
     }
 
@@ -156,13 +158,13 @@ final class BenchJobs {
         return random.nextBoolean() ? Length.ZERO : eighths(0.5, 1.5);
     }
 
-    private Bend bend(BendKind kind, ToolKind tool) {
+    private Bend bend(BendKind kind, Tooling tooling) {
         return switch (kind) {
             case STUB_90 ->
                 new Stub90(
                         eighths(9, 30),
                         mostly(eighths(14, 40)),
-                        random.nextInt(4) > 0 || tool == ToolKind.FORMER ? Placement.ARROW : Placement.STAR);
+                        random.nextInt(4) > 0 || tooling.shoe().isEmpty() ? Placement.ARROW : Placement.STAR);
             case BACK_TO_BACK_90 -> new BackToBack90(eighths(9, 24), eighths(18, 48), eighths(9, 24));
             case OFFSET ->
                 new Offset(
@@ -205,6 +207,7 @@ final class BenchJobs {
                         mostly(eighths(100, 118)));
             case OVER_BENT_90 ->
                 new OverBent90(eighths(20, 40), eighths(2.5, 6), angle(15, 22.5, 22.5, 30), mostly(eighths(16, 40)));
+            case RUN -> new RandomRuns(random, tooling).next();
         };
     }
 }

@@ -17,15 +17,18 @@ import lobrik.bend.BoxOffset;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Kick;
+import lobrik.bend.Leg;
 import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
 import lobrik.bend.Stub90;
+import lobrik.bend.Towards;
 import lobrik.exercise.Variants.Variant;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
@@ -89,6 +92,18 @@ class VariantsTest {
                         Optional.of(inches(100)));
             case OVER_BENT_90 ->
                 new OverBent90(inches(26), inches(3.5), Angle.ofDegrees(22.5), Optional.of(inches(30)));
+            case RUN ->
+                new Run(
+                        List.of(
+                                new Leg(inches(30), Towards.UP, Length.ZERO),
+                                new Leg(inches(36), Towards.RIGHT, Length.ZERO),
+                                new Leg(inches(24), Towards.OUT, Length.ZERO)),
+                        Length.ZERO,
+                        Length.ZERO,
+                        Optional.empty(),
+                        Optional.empty(),
+                        List.of(),
+                        List.of());
         };
     }
 
@@ -102,7 +117,7 @@ class VariantsTest {
         for (Input input : Input.of(bend)) {
             if (input.current() instanceof Length size && size.isMoreThan(inches(2))) {
                 ranges.add(new InputRange(
-                        input.id(),
+                        input.path(),
                         size.times(0.75).nearest(eighth()),
                         size.times(1.25).nearest(eighth()),
                         inches(0.125)));
@@ -163,7 +178,7 @@ class VariantsTest {
     private static void assertInRange(Bend bend, List<InputRange> ranges) {
         for (Input input : Input.of(bend)) {
             for (InputRange range : ranges) {
-                if (range.input() == input.id()) {
+                if (range.input().equals(input.path())) {
                     long steps = input.current().count() - range.from().count();
                     assertThat(steps % range.step().count()).isZero();
                     assertThat(input.current().count())
@@ -176,7 +191,7 @@ class VariantsTest {
     @Test
     void fewVariants_areDealtAgain_butNeverToNeighbours() {
         Job job = job(BendKind.STUB_90, Method.CHART);
-        List<InputRange> ranges = List.of(new InputRange(InputId.LEG, inches(16.125), inches(19.125), inches(1)));
+        List<InputRange> ranges = List.of(new InputRange(InputId.LEG.id(), inches(16.125), inches(19.125), inches(1)));
         List<Variant> dealt = Variants.deal(job, _ -> Optional.empty(), ranges, 5, 14);
         assertThat(dealt.stream().map(each -> each.layout().job().bend()).distinct())
                 .hasSize(4);
@@ -191,7 +206,7 @@ class VariantsTest {
         assertThatThrownBy(() -> Variants.deal(
                         job,
                         _ -> Optional.empty(),
-                        List.of(new InputRange(InputId.LEG, inches(17.5), inches(17.625), inches(0.125))),
+                        List.of(new InputRange(InputId.LEG.id(), inches(17.5), inches(17.625), inches(0.125))),
                         1,
                         14))
                 .isInstanceOf(Refused.class)
@@ -201,7 +216,7 @@ class VariantsTest {
         assertThatThrownBy(() -> Variants.deal(
                         job,
                         _ -> Optional.empty(),
-                        List.of(new InputRange(InputId.RISE, inches(3), inches(5), inches(1))),
+                        List.of(new InputRange(InputId.RISE.id(), inches(3), inches(5), inches(1))),
                         1,
                         14))
                 .isInstanceOf(Refused.class)
@@ -211,11 +226,11 @@ class VariantsTest {
     @Test
     void rangesThatAreNone_areRefused() {
         Quantity one = inches(1);
-        assertThatThrownBy(() -> new InputRange(InputId.LEG, inches(20), inches(10), one))
+        assertThatThrownBy(() -> new InputRange(InputId.LEG.id(), inches(20), inches(10), one))
                 .hasMessageContaining("smaller size first");
-        assertThatThrownBy(() -> new InputRange(InputId.LEG, inches(10), inches(20), Length.ZERO))
+        assertThatThrownBy(() -> new InputRange(InputId.LEG.id(), inches(10), inches(20), Length.ZERO))
                 .hasMessageContaining("more than 0");
-        assertThatThrownBy(() -> new InputRange(InputId.LEG, inches(10), inches(200), inches(0.0625)))
+        assertThatThrownBy(() -> new InputRange(InputId.LEG.id(), inches(10), inches(200), inches(0.0625)))
                 .hasMessageContaining("larger step");
     }
 
@@ -223,7 +238,7 @@ class VariantsTest {
     @Test
     void obstacleOfASituation_goesAlongWithTheVariant() {
         Job job = job(BendKind.SADDLE_4, Method.CHART);
-        List<InputRange> ranges = List.of(new InputRange(InputId.DISTANCE, inches(34), inches(42), inches(0.5)));
+        List<InputRange> ranges = List.of(new InputRange(InputId.DISTANCE.id(), inches(34), inches(42), inches(0.5)));
         List<Variant> dealt = Variants.deal(job, bend -> Obstacle.of(Situation.ROUND_COLUMN, bend), ranges, 3, CLASS);
         assertThat(bends(dealt).stream().distinct()).hasSizeGreaterThan(10);
     }
@@ -233,7 +248,7 @@ class VariantsTest {
         assertThat(Variants.TOLD_APART)
                 .isEqualTo(TolerancePreset.LEARNING.tolerances().length());
         Job job = job(BendKind.STUB_90, Method.CHART);
-        List<InputRange> quarter = List.of(new InputRange(InputId.LEG, inches(17.5), inches(17.75), inches(0.25)));
+        List<InputRange> quarter = List.of(new InputRange(InputId.LEG.id(), inches(17.5), inches(17.75), inches(0.25)));
         assertThatThrownBy(() -> Variants.deal(job, _ -> Optional.empty(), quarter, 1, 2))
                 .isInstanceOf(Refused.class);
     }

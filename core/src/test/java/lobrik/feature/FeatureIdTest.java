@@ -33,7 +33,7 @@ class FeatureIdTest {
 
     @ParameterizedTest
     @ValueSource(
-            strings = {"", "mark", "mark0", "mark01", "mark100", "angle-1", "rise1", "7", "markx", "wobble", "Mark1"})
+            strings = {"", "mark", "mark0", "mark01", "mark100", "angle-1", "roll1", "7", "markx", "wobble", "Mark1"})
     void whatIsNoFeature_isNotFound(String id) {
         assertThat(FeatureId.withId(id)).isEmpty();
     }
@@ -41,7 +41,8 @@ class FeatureIdTest {
     @ParameterizedTest
     @EnumSource(FeatureKind.class)
     void aNumber_belongsToWhatThereAreSeveralOf(FeatureKind kind) {
-        int wrong = kind.isNumbered() ? 0 : 1;
+        int tooFew = kind.isNumbered() ? 0 : 1;
+        int wrong = kind.mayBeNumbered() ? 100 : tooFew;
         assertThatIllegalArgumentException().isThrownBy(() -> new FeatureId(kind, wrong));
     }
 
@@ -51,6 +52,10 @@ class FeatureIdTest {
         assertThat(FeatureId.mark(2).title()).isEqualTo("Mark 2");
         assertThat(FeatureId.TAIL_LIFT.words()).isEqualTo("the kick at the far end");
         assertThat(FeatureId.BETWEEN.title()).isEqualTo("Back to back");
+        assertThat(FeatureId.LEG.words()).isEqualTo("the leg");
+        assertThat(FeatureId.leg(2).words()).isEqualTo("leg 2");
+        assertThat(FeatureId.rise(3).title()).isEqualTo("Rise on leg 3");
+        assertThat(FeatureId.turn(1).words()).isEqualTo("turn 1");
     }
 
     @Test

@@ -171,6 +171,7 @@ public final class Jobs {
                         over,
                         random.nextBoolean() ? Optional.of(inches(20 + 2 * more, 50 + 2 * more)) : Optional.empty());
             }
+            case RUN -> new RandomRuns(random, tooling).next();
         };
     }
 }

@@ -2,6 +2,7 @@ package lobrik.wire;
 
 import java.util.List;
 import java.util.stream.Stream;
+import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.bend.Choice;
 import lobrik.bend.End;
@@ -59,7 +60,7 @@ public record KindsAnswer(
             String kind, String name, boolean charted, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
 
         static KindAnswer of(BendKind kind) {
-            Form form = Form.of(kind);
+            Form<? extends Bend> form = Form.of(kind);
             return new KindAnswer(
                     kind.id(),
                     kind.title(),
@@ -153,7 +154,10 @@ public record KindsAnswer(
     /** All there are. */
     static KindsAnswer all() {
         return new KindsAnswer(
-                Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
+                Stream.of(BendKind.values())
+                        .filter(BendKind::isOnScreens)
+                        .map(KindAnswer::of)
+                        .toList(),
                 Family.all().stream().map(FamilyAnswer::of).toList(),
                 Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
                 Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),

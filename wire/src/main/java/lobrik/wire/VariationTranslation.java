@@ -33,24 +33,21 @@ final class VariationTranslation {
     }
 
     private static Optional<InputRange> range(Translation translation, String at, VariationInput.RangeInput input) {
-        Optional<InputId> id = translation
-                .required(at + "/input", input.input())
-                .flatMap(name -> InputId.withId(name).or(() -> {
-                    translation.fault(
-                            FaultCode.UNKNOWN_VALUE,
-                            at + "/input",
-                            "this is not a size of a bend; try "
-                                    + Stream.of(InputId.values())
-                                            .map(InputId::id)
-                                            .collect(Collectors.joining(", ")));
-                    return Optional.empty();
-                }));
+        Optional<String> path = translation.required(at + "/input", input.input());
+        Optional<InputId> id = path.flatMap(name -> InputId.ofPath(name).or(() -> {
+            translation.fault(
+                    FaultCode.UNKNOWN_VALUE,
+                    at + "/input",
+                    "this is not a size of a bend; try "
+                            + Stream.of(InputId.values()).map(InputId::id).collect(Collectors.joining(", ")));
+            return Optional.empty();
+        }));
         return id.flatMap(known -> {
             Optional<? extends Quantity> from = size(translation, at + "/from", known, input.from());
             Optional<? extends Quantity> to = size(translation, at + "/to", known, input.to());
             Optional<? extends Quantity> step = size(translation, at + "/step", known, input.step());
-            return from.flatMap(f ->
-                    to.flatMap(t -> step.flatMap(s -> translation.built("", () -> new InputRange(known, f, t, s)))));
+            return from.flatMap(f -> to.flatMap(t ->
+                    step.flatMap(s -> translation.built("", () -> new InputRange(path.orElseThrow(), f, t, s)))));
         });
     }
 
@@ -63,8 +60,8 @@ final class VariationTranslation {
 
     /** The request's bend with the sizes that a variant has; choices and open sizes stay as they were written. */
     static BendInput varied(BendInput base, Variants.Variant variant, List<InputRange> ranges) {
-        Map<InputId, Quantity> sizes =
-                Input.of(variant.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, Input::current));
+        Map<String, Quantity> sizes =
+                Input.of(variant.layout().job().bend()).stream().collect(Collectors.toMap(Input::path, Input::current));
         BendInput varied = base;
         for (InputRange range : ranges) {
             Quantity size = sizes.get(range.input());

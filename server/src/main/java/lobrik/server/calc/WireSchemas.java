@@ -11,13 +11,17 @@ import io.swagger.v3.oas.models.media.JsonSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import java.math.BigDecimal;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.stream.Stream;
+import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.bend.Choice;
+import lobrik.bend.Count;
 import lobrik.bend.Field;
 import lobrik.bend.Form;
+import lobrik.bend.Group;
 import lobrik.cause.Case;
 import lobrik.layout.RunLimits;
 import lobrik.measure.Quantity;
@@ -26,6 +30,7 @@ import lobrik.server.platform.WireJson;
 import lobrik.shape.Surround;
 import lobrik.verdict.Tolerances;
 import lobrik.wire.BendInput;
+import lobrik.wire.PartInput;
 import org.jspecify.annotations.Nullable;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.stereotype.Component;
@@ -97,7 +102,7 @@ class WireSchemas implements OpenApiCustomizer, ModelConverter {
     }
 
     private static Schema<Object> schema(BendKind kind) {
-        Form form = Form.of(kind);
+        Form<? extends Bend> form = Form.of(kind);
         Schema<Object> schema = new JsonSchema();
         schema.addType("object");
         Schema<Object> constant = new JsonSchema();
@@ -105,9 +110,61 @@ class WireSchemas implements OpenApiCustomizer, ModelConverter {
         constant.addEnumItemObject(kind.id());
         schema.addProperty("kind", constant);
         schema.addRequiredItem("kind");
-        form.fields().forEach(field -> schema.addProperty(field.id().id(), schema(field)));
-        form.choices().forEach(choice -> schema.addProperty(choice.id(), schema(choice)));
+        describe(schema, form);
         return schema;
+    }
+
+    private static void describe(Schema<Object> schema, Form<?> form) {
+        form.fields().forEach(field -> schema.addProperty(field.id().id(), schema(field)));
+        form.counts().forEach(count -> schema.addProperty(count.id(), schema(count)));
+        form.choices().forEach(choice -> schema.addProperty(choice.id(), schema(choice)));
+        form.groups().forEach(group -> schema.addProperty(group.id(), schema(group)));
+    }
+
+    private static Schema<Object> schema(Count count) {
+        Schema<Object> number = new JsonSchema();
+        number.addType("integer");
+        number.setFormat("int32");
+        number.setMinimum(BigDecimal.valueOf(count.least()));
+        number.setMaximum(BigDecimal.valueOf(count.most()));
+        return number;
+    }
+
+    /** A list of parts, or one that may be missing; each is an object, of one of several sorts where its kind says which. */
+    private static Schema<Object> schema(Group group) {
+        Schema<Object> part = new JsonSchema();
+        List<Schema<Object>> sorts = group.sorts().entrySet().stream()
+                .map(sort -> schema(sort.getKey(), sort.getValue()))
+                .toList();
+        if (sorts.size() == 1) {
+            part = sorts.getFirst();
+        } else {
+            sorts.forEach(part::addOneOfItem);
+        }
+        if (!group.isList()) {
+            part.addType("null");
+            return part;
+        }
+        Schema<Object> list = new JsonSchema();
+        list.addType("array");
+        list.addType("null");
+        list.setItems(part);
+        list.setMaxItems(group.most());
+        return list;
+    }
+
+    private static Schema<Object> schema(String sort, Form<?> form) {
+        Schema<Object> part = new JsonSchema();
+        part.addType("object");
+        if (!sort.equals(Group.ONLY)) {
+            Schema<Object> constant = new JsonSchema();
+            constant.addType("string");
+            constant.addEnumItemObject(sort);
+            part.addProperty(PartInput.SORT, constant);
+            part.addRequiredItem(PartInput.SORT);
+        }
+        describe(part, form);
+        return part;
     }
 
     private static Schema<Object> schema(Field field) {

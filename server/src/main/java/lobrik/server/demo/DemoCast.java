@@ -13,6 +13,7 @@ import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
@@ -32,7 +33,7 @@ final class DemoCast {
             return switch (bend) {
                 case Stub90 _, BackToBack90 _ -> Level.FIRST;
                 case BoxOffset _, Offset _, Kick _ -> Level.STEADY;
-                case RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _ -> Level.ADVANCED;
+                case RollingOffset _, Saddle3 _, Saddle4 _, OverBent90 _, Run _ -> Level.ADVANCED;
             };
         }
 
@@ -50,7 +51,8 @@ final class DemoCast {
                         RollingOffset _,
                         Saddle3 _,
                         Saddle4 _,
-                        OverBent90 _ -> Method.CHART;
+                        OverBent90 _,
+                        Run _ -> Method.CHART;
             };
         }
 
@@ -65,6 +67,7 @@ final class DemoCast {
                 case Saddle3 _ -> Situation.OVER_PIPE;
                 case Saddle4 _ -> Situation.OVER_DUCT;
                 case OverBent90 _ -> Situation.OVER_BEAM;
+                case Run _ -> Situation.BOX_TO_BOX;
             };
         }
     }
