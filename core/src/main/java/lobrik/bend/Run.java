@@ -188,7 +188,7 @@ public record Run(
     }
 
     /**
-     * Outside length of a leg as it is bent: with what goes into a fitting, without its play. Formula {@code run-leg}, handbook 4.9.
+     * Outside length of a leg as it is bent: with what goes into a fitting, without its play.
      *
      * @param leg its number, from 1
      */

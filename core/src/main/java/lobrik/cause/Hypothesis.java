@@ -46,6 +46,11 @@ record Hypothesis(
         return new Hypothesis(cause, bend, detail, weight, OptionalDouble.empty(), Optional.of(free), change);
     }
 
+    /** The same with what distinguishes it. */
+    Hypothesis called(String detailed) {
+        return new Hypothesis(cause, bend, detailed, weight, fixed, free, change);
+    }
+
     /** The same done to the conduit only: the trainee's own figures are right. */
     Hypothesis workedRight(double howOften) {
         return new Hypothesis(cause, bend, detail, weight * howOften, fixed, free, (making, amount) -> {

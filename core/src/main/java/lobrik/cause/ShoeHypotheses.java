@@ -68,7 +68,7 @@ final class ShoeHypotheses {
                             (making, _) -> making.angles[bend] = line));
                 }
             }
-            if (bends > 1 && line != first) {
+            if (bends > 1 && derived < bends && line != first) {
                 double weight = bends * ToolHypotheses.nearness(line, first);
                 allTo(line, weight, angle -> angle.whereBentTo(line));
                 if (derived > 0 && bends - derived > 1) {

@@ -166,6 +166,11 @@ final class RunPlans {
         return shrinks(sum);
     }
 
+    /** Where the leg after a corner begins on the straight conduit: its back, less the gain. */
+    private Sum past(int corner) {
+        return working.fromBack(corner).and(Operation.MINUS, Part.GAIN, corner, "gain", tooling.gain());
+    }
+
     /** The shrinks of what was passed on this leg. */
     private Sum shrinks(Sum sum) {
         for (Shrunk each : passed) {
@@ -212,14 +217,9 @@ final class RunPlans {
         }
     }
 
-    /**
-     * The back of ninety k lies at {@code L1 + … + Lk − (k − 1)G + Σσ}, its mark by the arrow {@code T} before that, by the star at
-     * it. Formula {@code run-back}, handbook 4.9.
-     */
+    /** The back of ninety k lies at {@code L1 + … + Lk − (k − 1)G + Σσ}. Formula {@code run-back}, handbook 4.9. */
     private void ninety(int number, Stretch stretch) {
-        Sum sum = number == 1
-                ? leg(new Sum(), number)
-                : leg(working.fromBack(number - 1).minus(Part.GAIN, "gain", tooling.gain()), number);
+        Sum sum = number == 1 ? leg(new Sum(), number) : leg(past(number - 1), number);
         working.back(
                 number,
                 "run-back",
@@ -229,6 +229,11 @@ final class RunPlans {
                                 + " between.",
                 shrinks(sum));
         passed.clear();
+        ringOfNinety(number, stretch);
+    }
+
+    /** By the arrow {@code T} before the back, by the star at it. Formula {@code run-mark}, handbook 4.9. */
+    private void ringOfNinety(int number, Stretch stretch) {
         Working own = working.stretch(0, stretch.firstBend() - 1, new Sum());
         Placing placing = placing(stretch.firstBend(), tooling.leading(HookSide.DATUM), Angle.RIGHT);
         boolean star = placing.hook().filter(HookSide.FAR::equals).isPresent();
@@ -246,7 +251,10 @@ final class RunPlans {
         set(stretch.firstBend(), place, star ? Placing.star(HookSide.FAR) : placing, Angle.RIGHT, stretch);
     }
 
-    /** Near ring at its place, far ring one spacing further on; both hooks to the datum end, as for an offset from an edge. */
+    /**
+     * Near ring at its place, far ring one spacing further on; both hooks to the datum end, as for an offset from an edge. Formula
+     * {@code run-offset-marks}, handbook 4.9.
+     */
     private void offset(Working own, Stretch stretch, String called, Offset offset, String path) {
         SlopeLines slope = located(path, () -> SlopeLines.of(own, job, offset.height(), offset.angle()));
         Length spacing = slope.spacing();
@@ -359,7 +367,7 @@ final class RunPlans {
     /** {@code ΣL − nG + Σσ}. Formula {@code run-cut-length}, handbook 4.9. */
     private void cut() {
         int last = run.legs().size();
-        Sum sum = leg(working.fromBack(last - 1).minus(Part.GAIN, "gain", tooling.gain()), last);
+        Sum sum = leg(past(last - 1), last);
         working.cut("run-cut-length", "From the last back to the far end.", shrinks(sum));
         passed.clear();
     }

@@ -37,6 +37,9 @@ final class Workbench {
     private static final double INCH_STEP = 0.001;
     private static final double DONE = 1e-4;
 
+    /** How many bends are put back into the shoe at most; a piece that wants more is bent anew. */
+    private static final int MOST_REBENT = 4;
+
     /** Deviations are raised to this power before they are squared: nearly the largest alone counts. */
     private static final int POWER = 4;
 
@@ -95,14 +98,14 @@ final class Workbench {
     }
 
     private List<Choice> choices() {
-        int bends = made.bends().size();
+        List<Integer> worth = worthWorkingOn();
         boolean twisted = twist().count() != 0;
         List<Choice> choices = new ArrayList<>();
-        for (int subset = 0; subset < 1 << bends; subset++) {
+        for (int subset = 0; subset < 1 << worth.size(); subset++) {
             List<Integer> chosen = new ArrayList<>();
-            for (int bend = 0; bend < bends; bend++) {
+            for (int bend = 0; bend < worth.size(); bend++) {
                 if ((subset >> bend & 1) == 1) {
-                    chosen.add(bend);
+                    chosen.add(worth.get(bend));
                 }
             }
             for (int ends = 0; ends < 4; ends++) {
@@ -116,6 +119,23 @@ final class Workbench {
         }
         choices.sort(Comparator.comparingInt(Choice::actions));
         return choices;
+    }
+
+    /** The bends, from the datum end; of more than a hand counts, those that are furthest off. */
+    private List<Integer> worthWorkingOn() {
+        List<Integer> bends = new ArrayList<>();
+        for (int bend = 0; bend < made.bends().size(); bend++) {
+            bends.add(bend);
+        }
+        bends.sort(Comparator.comparingLong(bend -> -off(bend)));
+        List<Integer> worst = new ArrayList<>(bends.subList(0, Math.min(MOST_REBENT, bends.size())));
+        worst.sort(Comparator.naturalOrder());
+        return worst;
+    }
+
+    private long off(int bend) {
+        Angle planned = work.layout().marks().get(bend).angle();
+        return Math.abs(made.bends().get(bend).angle().minus(planned).count());
     }
 
     private Optional<Attempted> tried(Choice choice) {

@@ -35,8 +35,19 @@ public record Pose(Vector3 across, Vector3 up, Vector3 origin, OptionalDouble su
             case Stub90 _, BackToBack90 _ -> standing(piece, 1);
             case OverBent90 _ -> overTheEdge(piece);
             case BoxOffset _ -> onTheWall(piece);
-            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _, Run _ -> ON_DATUM_LEG;
+            case Offset _, RollingOffset _, Kick _, Saddle3 _, Saddle4 _ -> ON_DATUM_LEG;
+            case Run run -> inTheRoom(run, piece);
         };
+    }
+
+    /** As it hangs, seen facing the wall where it begins; the floor is wherever its lowest part is. */
+    private static Pose inTheRoom(Run run, Piece piece) {
+        RoomFrame room = RoomFrame.of(run);
+        double lowest = piece.centreline(8).stream()
+                .mapToDouble(point -> point.dot(room.up()))
+                .min()
+                .orElse(0);
+        return new Pose(room.right(), room.up(), room.up().times(lowest), OptionalDouble.empty());
     }
 
     /** On a leg that is not the datum leg: that lies level and runs to the right, and the datum leg stands up or hangs down. */

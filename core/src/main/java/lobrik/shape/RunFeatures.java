@@ -9,7 +9,6 @@ import lobrik.bend.RunShape.Part;
 import lobrik.bend.RunShape.Stretch;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
-import lobrik.bend.Towards;
 import lobrik.feature.FeatureId;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -162,26 +161,18 @@ final class RunFeatures {
         return shape.of(bend).rollOf(bend);
     }
 
-    /** With the first leg as it was asked for, and what is up at the first bend of a piece that is bent right. */
+    /** With the datum end seated: the first leg as it was asked for. */
     private void reach() {
-        Towards along = run.legs().getFirst().towards();
-        Towards up = shape.stretches().getFirst().towards();
-        Vector3 x = vector(along);
-        Vector3 y = vector(up);
-        Vector3 z = x.cross(y);
-        reach(FeatureId.REACH_RIGHT, new Vector3(x.x(), y.x(), z.x()));
-        reach(FeatureId.REACH_UP, new Vector3(x.y(), y.y(), z.y()));
-        reach(FeatureId.REACH_OUT, new Vector3(x.z(), y.z(), z.z()));
+        RoomFrame room = RoomFrame.of(run);
+        reach(FeatureId.REACH_RIGHT, room.right());
+        reach(FeatureId.REACH_UP, room.up());
+        reach(FeatureId.REACH_OUT, room.out());
     }
 
     /** @param direction of the room, in the piece's frame */
     private void reach(FeatureId id, Vector3 direction) {
         double reach = piece.straights().getLast().end().origin().dot(direction);
         found.add(new Feature(id, Length.ofInches(reach), Vector3.ORIGIN, direction.times(reach)));
-    }
-
-    private static Vector3 vector(Towards towards) {
-        return new Vector3(towards.x(), towards.y(), towards.z());
     }
 
     /** Number of the bend that is this ninety, from 1. */

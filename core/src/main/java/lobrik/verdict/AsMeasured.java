@@ -9,9 +9,11 @@ import lobrik.bend.Form;
 import lobrik.bend.InputId;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.fit.LeastSquares;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
+import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Percentage;
@@ -45,11 +47,15 @@ public final class AsMeasured {
     private final int bends;
     private final boolean rolls;
 
+    /** How far each bend was turned to another side than asked for, by the turns that were read. */
+    private final Angle[] turned;
+
     private AsMeasured(Layout layout, Map<FeatureId, Quantity> readings) {
         this.layout = layout;
         this.readings = FeatureId.inOrder(readings);
         this.bends = layout.marks().size();
         this.rolls = Form.of(layout.job().bend().kind()).has(InputId.ROLL);
+        this.turned = turned();
     }
 
     /**
@@ -90,7 +96,7 @@ public final class AsMeasured {
         try {
             for (int i = 0; i < bends; i++) {
                 Mark mark = layout.marks().get(i);
-                Angle roll = mark.roll().plus(turn).plus(i == bends - 1 ? twist() : Angle.ZERO);
+                Angle roll = mark.roll().plus(turn).plus(turned[i]).plus(i == bends - 1 ? twist() : Angle.ZERO);
                 made.add(new BendMade(
                         Length.ofInches(parameters[i]), mark.placing(), Angle.ofDegrees(parameters[bends + i]), roll));
             }
@@ -101,9 +107,38 @@ public final class AsMeasured {
         }
     }
 
-    /** A dog leg is read without its side; it is drawn at the last bend. */
+    private Angle[] turned() {
+        Angle[] off = new Angle[bends];
+        Arrays.fill(off, Angle.ZERO);
+        for (PlannedFeature feature : layout.features()) {
+            if (feature.id().kind() == FeatureKind.TURN
+                    && readings.get(feature.id()) instanceof Angle read
+                    && feature.predicted() instanceof Angle planned) {
+                // What lies beyond a wrong turn goes with it.
+                for (int bend = ninety(feature.id().number() + 1); bend < bends; bend++) {
+                    off[bend] = off[bend].plus(read.minus(planned).withinHalfTurn());
+                }
+            }
+        }
+        return off;
+    }
+
+    /** The bend that is this ninety of a run, from 0: nineties are all that turns are between. */
+    private int ninety(int number) {
+        int found = 0;
+        for (int bend = 0; bend < bends; bend++) {
+            found += layout.marks().get(bend).angle().equals(Angle.RIGHT) ? 1 : 0;
+            if (found == number) {
+                return bend;
+            }
+        }
+        return bends;
+    }
+
+    /** A dog leg is read without its side; it is drawn at the last bend, unless turns say where it is. */
     private Angle twist() {
-        return readings.get(FeatureId.DOG_LEG) instanceof Angle read ? read : Angle.ZERO;
+        boolean bySide = Arrays.stream(turned).anyMatch(angle -> angle.count() != 0);
+        return !bySide && readings.get(FeatureId.DOG_LEG) instanceof Angle read ? read : Angle.ZERO;
     }
 
     private Optional<double[]> residuals(Piece piece, double[] parameters) {

@@ -205,8 +205,8 @@ public record Foresight(List<MethodShare> shares, Optional<GapShare> gap, List<C
                         .forEach(angle -> changed(input, angle)
                                 .ifPresent(bend -> tries.add(new Try(
                                         new Cure.Size(
-                                                "bend/" + input.id().id(),
-                                                "make " + input.id().words() + " " + angle.text(),
+                                                "bend/" + input.path(),
+                                                "make " + input.words() + " " + angle.text(),
                                                 angle),
                                         job.with(bend),
                                         tolerances))));

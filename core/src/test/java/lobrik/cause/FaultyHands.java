@@ -13,6 +13,7 @@ import lobrik.bend.Offset;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
 import lobrik.bend.RollingOffset;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
@@ -53,6 +54,9 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
 
     /** Makes the mistake; empty where the piece gives no occasion for it. */
     static Optional<FaultyHands> at(Layout layout, CauseId cause, Random random) {
+        if (layout.job().bend() instanceof Run run) {
+            return FaultyRuns.at(run, layout, cause, random);
+        }
         FaultyHands faithful = PlantedPieces.faithful(layout);
         int count = layout.marks().size();
         int one = random.nextInt(count);
@@ -190,17 +194,17 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         return random.nextBoolean() ? size : -size;
     }
 
-    private FaultyHands about(int index) {
+    FaultyHands about(int index) {
         return new FaultyHands(rings, bends, length, index + 1, layout);
     }
 
-    private FaultyHands bent(int index, UnaryOperator<BendMade> otherwise) {
+    FaultyHands bent(int index, UnaryOperator<BendMade> otherwise) {
         List<BendMade> changed = new ArrayList<>(bends);
         changed.set(index, otherwise.apply(bends.get(index)));
         return new FaultyHands(rings, changed, length, bend, layout);
     }
 
-    private FaultyHands angle(int index, double by) {
+    FaultyHands angle(int index, double by) {
         return bent(index, b -> angle(b, b.angle().plus(Angle.ofDegrees(by)))).about(index);
     }
 
@@ -256,14 +260,14 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         return new BendMade(b.position().plus(by), b.placing(), b.angle(), b.roll());
     }
 
-    private FaultyHands ring(int index, Length by) {
+    FaultyHands ring(int index, Length by) {
         List<Length> moved = new ArrayList<>(rings);
         moved.set(index, rings.get(index).plus(by));
         FaultyHands bent = bent(index, b -> moved(b, by));
         return new FaultyHands(moved, bent.bends, length, bend, layout);
     }
 
-    private FaultyHands all(Length by) {
+    FaultyHands all(Length by) {
         FaultyHands made = this;
         for (int i = 0; i < rings.size(); i++) {
             made = made.ring(i, by);
@@ -271,7 +275,7 @@ record FaultyHands(List<Length> rings, List<BendMade> bends, Length length, int 
         return made;
     }
 
-    private FaultyHands cut(Length by) {
+    FaultyHands cut(Length by) {
         return new FaultyHands(rings, bends, length.plus(by), bend, layout);
     }
 

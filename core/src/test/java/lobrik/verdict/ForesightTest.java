@@ -12,7 +12,6 @@ import lobrik.bend.Input;
 import lobrik.bend.Kick;
 import lobrik.bend.OffsetLayout;
 import lobrik.bend.Placement;
-import lobrik.bend.Role;
 import lobrik.bend.Saddle4;
 import lobrik.fault.Cure;
 import lobrik.feature.FeatureId;
@@ -131,7 +130,7 @@ class ForesightTest {
                 };
             case Cure.Size size ->
                 of(job.with(Input.of(job.bend()).stream()
-                        .filter(input -> input.field().role() == Role.ANGLE)
+                        .filter(input -> size.input().equals("bend/" + input.path()))
                         .findFirst()
                         .orElseThrow()
                         .with()
