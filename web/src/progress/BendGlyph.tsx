@@ -11,6 +11,7 @@ const SHAPES: Record<Kind, string> = {
   saddle3: 'M2 17H10L22 5 34 17H44',
   saddle4: 'M2 17H8L15 6H31L38 17H44',
   overBent90: 'M12 21V16L7 9Q3 3 10 3H44',
+  run: 'M2 20V10Q2 6 6 6H18Q22 6 22 10V14Q22 18 26 18H36L40 15H44',
 };
 
 export function BendGlyph({ kind }: { kind: Kind }) {

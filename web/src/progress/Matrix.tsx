@@ -125,6 +125,7 @@ const SHORT: Record<Kind, string> = {
   saddle3: 'Three-point',
   saddle4: 'Four-point',
   overBent90: 'Over-bent',
+  run: 'Run',
 };
 
 function MatrixRow({ row, name }: { row: Schemas['MatrixRow']; name: string }) {

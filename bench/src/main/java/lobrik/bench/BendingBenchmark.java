@@ -9,10 +9,14 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxEnd;
+import lobrik.bend.Leg;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
+import lobrik.bend.Run;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.bend.Towards;
 import lobrik.cause.Case;
 import lobrik.cause.Diagnosis;
 import lobrik.feature.FeatureId;
@@ -53,7 +57,7 @@ import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 
-/** One bend and four bends through layout, simulation, features, clearance, review and the fit of what was measured. */
+/** One bend, four bends and a run of eight through layout, simulation, features, clearance, review and the fit of what was measured. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.SampleTime)
 @OutputTimeUnit(TimeUnit.MICROSECONDS)
@@ -62,7 +66,7 @@ import org.openjdk.jmh.annotations.Warmup;
 @Fork(2)
 public class BendingBenchmark {
 
-    @Param({"stub", "fourPointSaddle", "overBent"})
+    @Param({"stub", "fourPointSaddle", "overBent", "run"})
     public String bend = "";
 
     private Job job;
@@ -79,6 +83,7 @@ public class BendingBenchmark {
         Bend asked = switch (bend) {
             case "stub" -> stub();
             case "overBent" -> overBent();
+            case "run" -> run();
             default -> saddle();
         };
         job = new Job(asked, tooling, School.of(Method.EXACT, TapeDivision.SIXTEENTH));
@@ -96,6 +101,25 @@ public class BendingBenchmark {
     private static Bend overBent() {
         return new OverBent90(
                 Length.ofInches(26), Length.ofInches(3.5), Angle.ofDegrees(22.5), Optional.of(Length.ofInches(30)));
+    }
+
+    /** Five legs round four corners, from box to box. */
+    private static Bend run() {
+        double[] lengths = {43.125, 25.5, 29.9375, 31.5, 38};
+        Towards[] towards = {Towards.RIGHT, Towards.UP, Towards.OUT, Towards.RIGHT, Towards.DOWN};
+        List<Leg> legs = new ArrayList<>();
+        for (int i = 0; i < lengths.length; i++) {
+            legs.add(new Leg(Length.ofInches(lengths[i]), towards[i], Length.ofInches(0.25)));
+        }
+        return new Run(
+                legs,
+                Length.ofInches(0.5),
+                Length.ofInches(0.625),
+                Optional.of(
+                        new BoxEnd(Length.ofInches(0.75), Angle.ofDegrees(10), Length.ofInches(3.625), Towards.DOWN)),
+                Optional.of(new BoxEnd(Length.ofInches(0.5), Angle.ofDegrees(10), Length.ofInches(3), Towards.IN)),
+                List.of(),
+                List.of());
     }
 
     private static Bend saddle() {

@@ -26,7 +26,7 @@ public sealed interface Bend permits Stub90, BackToBack90, BoxOffset, RollingOff
             case BackToBack90 _, Offset _, BoxOffset _, RollingOffset _, OverBent90 _ -> 2;
             case Saddle3 _ -> 3;
             case Saddle4 _ -> 4;
-            case Run run -> run.shape().bends();
+            case Run run -> run.bendsInAll();
         };
     }
 }

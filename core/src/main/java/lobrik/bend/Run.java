@@ -97,9 +97,7 @@ public record Run(
                 requireSquare(faults, END_OFFSET.id(), endOffset.get().towards(), legs, legs.size());
             }
             requireAlong(faults, along, legs);
-            int boxes = (startOffset.isPresent() ? 1 : 0) + (endOffset.isPresent() ? 1 : 0);
-            int onLegs = along.stream().mapToInt(each -> each.bend().bends()).sum();
-            requireOrder(faults, order, legs.size() - 1 + 2 * boxes + onLegs);
+            requireOrder(faults, order, bends(legs, startOffset, endOffset, along));
         }
         faults.refuseIfAny();
     }
@@ -180,6 +178,20 @@ public record Run(
                     ORDER.id(),
                     "the order names " + order.size() + " of " + bends + " bends; name each once, or none");
         }
+    }
+
+    private static int bends(
+            List<Leg> legs, Optional<BoxEnd> startOffset, Optional<BoxEnd> endOffset, List<Along> along) {
+        int boxes = (startOffset.isPresent() ? 1 : 0) + (endOffset.isPresent() ? 1 : 0);
+        int onLegs = 0;
+        for (Along each : along) {
+            onLegs += each.bend().bends();
+        }
+        return legs.size() - 1 + 2 * boxes + onLegs;
+    }
+
+    int bendsInAll() {
+        return bends(legs, startOffset, endOffset, along);
     }
 
     /** What lies along it, one after the other, and which way each bend turns. */

@@ -139,12 +139,16 @@ public record RunShape(List<Stretch> stretches, int bends) {
 
     /** Its ninetys, from the datum end. */
     public List<Stretch> ninetys() {
-        return stretches.stream()
-                .filter(stretch -> switch (stretch.part()) {
-                    case Part.Ninety _ -> true;
-                    case Part.AtStart _, Part.AtEnd _, Part.OnLeg _ -> false;
-                })
-                .toList();
+        List<Stretch> ninetys = new ArrayList<>(Run.MOST_LEGS);
+        for (Stretch stretch : stretches) {
+            switch (stretch.part()) {
+                case Part.Ninety _ -> ninetys.add(stretch);
+                case Part.AtStart _, Part.AtEnd _, Part.OnLeg _ -> {
+                    // On a leg, and not between two.
+                }
+            }
+        }
+        return ninetys;
     }
 
     /** Angle that each bend shall have, from the datum end. */

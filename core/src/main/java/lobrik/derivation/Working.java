@@ -1,10 +1,11 @@
 package lobrik.derivation;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -21,6 +22,7 @@ public final class Working {
     /** What is written: one for a piece, whatever its stretches. */
     private record Paper(
             List<Line> lines,
+            Map<String, Length> places,
             List<Derivation.BendAngle> angles,
             List<Derivation.Slope> slopes,
             List<Derivation.Aim> aims) {}
@@ -34,6 +36,8 @@ public final class Working {
      */
     private record Stretch(int number, int marksBefore, List<Line.Term> from) {}
 
+    private static final String MARK = FeatureKind.MARK.id();
+
     private final Paper paper;
     private final Stretch stretch;
 
@@ -45,7 +49,12 @@ public final class Working {
     /** Of a piece with so many bends, all of them to the angle that is asked for. */
     public Working(int bends) {
         this(
-                new Paper(new ArrayList<>(8), new ArrayList<>(bends), new ArrayList<>(1), new ArrayList<>(1)),
+                new Paper(
+                        new ArrayList<>(8 * bends),
+                        new HashMap<>(),
+                        new ArrayList<>(bends),
+                        new ArrayList<>(1),
+                        new ArrayList<>(1)),
                 new Stretch(0, 0, List.of()));
         for (int i = 0; i < bends; i++) {
             paper.angles.add(Derivation.BendAngle.AS_ASKED);
@@ -94,7 +103,7 @@ public final class Working {
     public Length mark(int number, String formula, String words, Sum sum) {
         int mark = stretch.marksBefore + number;
         String name = paper.angles.size() == 1 ? "the mark" : "mark " + mark;
-        return added(FeatureId.mark(mark).id(), name, formula, words, fromDatumEnd(sum.terms()));
+        return added(MARK + mark, name, formula, words, fromDatumEnd(sum.terms()));
     }
 
     /** Where the back of a corner comes to lie on the straight conduit; the result is the sum. */
@@ -112,9 +121,14 @@ public final class Working {
         return Sum.ofAbove(Line.CUT, "cut length", place(Line.CUT));
     }
 
+    /** Where the far end is, where the cut length stands above. */
+    public Length farEnd() {
+        return place(Line.CUT);
+    }
+
     /** Where a ring of this stretch stands that was worked out already, from the datum end. */
     public Length ring(int number) {
-        return place(FeatureId.mark(stretch.marksBefore + number).id());
+        return place(MARK + (stretch.marksBefore + number));
     }
 
     /** What the conduit is cut to; the result is the sum. */
@@ -125,6 +139,7 @@ public final class Working {
     private Length added(String about, String name, String formula, String words, List<Line.Term> terms) {
         Length result = Derivation.sum(terms, Derivation.AS_IT_STANDS, Map.of());
         write(about, name, formula, words, terms, result);
+        paper.places.put(about, result);
         return result;
     }
 
@@ -138,12 +153,11 @@ public final class Working {
     }
 
     private Length place(String about) {
-        for (Line line : paper.lines) {
-            if (line.about().equals(about)) {
-                return (Length) line.result();
-            }
+        Length place = paper.places.get(about);
+        if (place == null) {
+            throw new IllegalStateException(about + " is not worked out yet");
         }
-        throw new IllegalStateException(about + " is not worked out yet");
+        return place;
     }
 
     /** A sum of a stretch as it is written for the whole piece: figures get its number, rings theirs, and places begin where it does. */
@@ -171,14 +185,12 @@ public final class Working {
 
     /** A ring of this stretch by its number along the piece; what else stands above is the piece's own. */
     private Line.Term numberedOn(Line.Term.Above above) {
-        for (int number = 1; stretch.marksBefore + number <= paper.angles.size(); number++) {
-            if (above.about().equals(FeatureId.mark(number).id())) {
-                int mark = stretch.marksBefore + number;
-                return new Line.Term.Above(
-                        above.operation(), FeatureId.mark(mark).id(), "mark " + mark, ring(number));
-            }
+        if (!above.about().startsWith(MARK)) {
+            return above;
         }
-        return above;
+        int mark = stretch.marksBefore + Integer.parseInt(above.about().substring(MARK.length()));
+        String about = MARK + mark;
+        return new Line.Term.Above(above.operation(), about, "mark " + mark, place(about));
     }
 
     /** All of it. */

@@ -49,6 +49,7 @@ final class RunPlans {
     private final Job job;
     private final Tooling tooling;
     private final RunShape shape;
+    private final List<Angle> angles;
     private final Working working;
     private final Map<Integer, OrderedBend> turns = new HashMap<>();
     private final Mark[] marks;
@@ -71,6 +72,7 @@ final class RunPlans {
         this.job = job;
         this.tooling = job.tooling();
         this.shape = run.shape();
+        this.angles = shape.angles();
         this.working = new Working(shape.bends());
         this.marks = new Mark[shape.bends()];
         run.order().forEach(turn -> turns.put(turn.bend(), turn));
@@ -96,7 +98,6 @@ final class RunPlans {
 
     /** What each bend is bent to follows from nothing that is asked of the whole run. */
     private void angles() {
-        List<Angle> angles = shape.angles();
         for (int i = 0; i < angles.size(); i++) {
             working.bent(i + 1, 0, angles.get(i));
         }
@@ -109,6 +110,7 @@ final class RunPlans {
                 Working own = working.stretch(number, 0, new Sum());
                 offset(
                         own,
+                        number,
                         stretch,
                         "first mark",
                         Along.offset(box.mark(), box.rise(), box.angle()),
@@ -118,6 +120,7 @@ final class RunPlans {
             case RunShape.Part.OnLeg(int index, Offset offset) ->
                 offset(
                         working.stretch(number, stretch.firstBend() - 1, here(stretch.leg())),
+                        number,
                         stretch,
                         "from the leg's start",
                         offset,
@@ -136,7 +139,6 @@ final class RunPlans {
 
     /** A saddle says how its middle bend follows from the outer ones; in a run every angle is given. */
     private void sameAngles(Stretch stretch) {
-        List<Angle> angles = shape.angles();
         for (int bend = stretch.firstBend(); bend <= stretch.lastBend(); bend++) {
             working.bent(bend, 0, angles.get(bend - 1));
         }
@@ -255,7 +257,7 @@ final class RunPlans {
      * Near ring at its place, far ring one spacing further on; both hooks to the datum end, as for an offset from an edge. Formula
      * {@code run-offset-marks}, handbook 4.9.
      */
-    private void offset(Working own, Stretch stretch, String called, Offset offset, String path) {
+    private void offset(Working own, int number, Stretch stretch, String called, Offset offset, String path) {
         SlopeLines slope = located(path, () -> SlopeLines.of(own, job, offset.height(), offset.angle()));
         Length spacing = slope.spacing();
         Length near = own.mark(
@@ -271,7 +273,7 @@ final class RunPlans {
         for (int place = 0; place < 2; place++) {
             laid(own, stretch, place, tooling.leading(HookSide.DATUM), offset.angle());
         }
-        pass(slope.shrink(), number(stretch), Operation.PLUS, "shrink of the offset");
+        pass(slope.shrink(), number, Operation.PLUS, "shrink of the offset");
     }
 
     /**
@@ -310,10 +312,6 @@ final class RunPlans {
     private void pass(Length shrink, int number, Operation operation, String name) {
         passed.add(new Shrunk(number, name, operation, shrink));
         shrunk = shrunk.plus(shrink.times(operation.times()));
-    }
-
-    private int number(Stretch stretch) {
-        return shape.stretches().indexOf(stretch) + 1;
     }
 
     /**
@@ -399,7 +397,7 @@ final class RunPlans {
             }
         }
         targets.put(FeatureId.DOG_LEG, Angle.ZERO);
-        RunReach reach = RunReach.of(run, tooling);
+        RunReach reach = RunReach.of(run, shape, tooling);
         targets.put(FeatureId.REACH_RIGHT, reach.right());
         targets.put(FeatureId.REACH_UP, reach.up());
         targets.put(FeatureId.REACH_OUT, reach.out());
@@ -419,7 +417,7 @@ final class RunPlans {
             free = start.plus(tooling.arcLength(mark.angle()));
             before = i + 1;
         }
-        Length end = working.done().cut().orElseThrow();
+        Length end = working.farEnd();
         if (free.isMoreThan(end.plus(ROUNDING))) {
             throw noRoom(run.legs().size(), before, 0, free.minus(end));
         }

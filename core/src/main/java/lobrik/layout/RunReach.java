@@ -19,7 +19,7 @@ record RunReach(Length right, Length up, Length out) {
 
     private static final RunReach NOTHING = new RunReach(Length.ZERO, Length.ZERO, Length.ZERO);
 
-    static RunReach of(Run run, Tooling tooling) {
+    static RunReach of(Run run, RunShape shape, Tooling tooling) {
         Length half = tooling.conduit().outsideDiameter().times(0.5);
         int legs = run.legs().size();
         RunReach reach = NOTHING;
@@ -28,7 +28,7 @@ record RunReach(Length right, Length up, Length out) {
             Length axis = run.outside(leg).minus(half.times(outer ? 1 : 2));
             reach = reach.moved(run.legs().get(leg - 1).towards(), axis);
         }
-        for (RunShape.Stretch stretch : run.shape().stretches()) {
+        for (RunShape.Stretch stretch : shape.stretches()) {
             Length moved = switch (stretch.part()) {
                 case Part.Ninety _ -> Length.ZERO;
                 case Part.AtStart(BoxEnd box) -> box.rise();

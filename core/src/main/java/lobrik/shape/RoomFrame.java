@@ -1,6 +1,7 @@
 package lobrik.shape;
 
 import lobrik.bend.Run;
+import lobrik.bend.RunShape;
 import lobrik.bend.Towards;
 
 /**
@@ -15,8 +16,12 @@ public record RoomFrame(Vector3 right, Vector3 up, Vector3 out) {
 
     /** The room around a run. */
     public static RoomFrame of(Run run) {
+        return of(run, run.shape());
+    }
+
+    static RoomFrame of(Run run, RunShape shape) {
         Vector3 x = vector(run.legs().getFirst().towards());
-        Vector3 y = vector(run.shape().stretches().getFirst().towards());
+        Vector3 y = vector(shape.stretches().getFirst().towards());
         Vector3 z = x.cross(y);
         return new RoomFrame(
                 new Vector3(x.x(), y.x(), z.x()), new Vector3(x.y(), y.y(), z.y()), new Vector3(x.z(), y.z(), z.z()));

@@ -23,6 +23,10 @@ final class RunFeatures {
     private final Piece piece;
     private final RunShape shape;
     private final List<Stretch> ninetys;
+
+    /** Roll that each bend shall have, from the datum end. */
+    private final Angle[] askedRolls;
+
     private final List<Feature> found = new ArrayList<>(24);
 
     private RunFeatures(Run run, Piece piece) {
@@ -30,6 +34,12 @@ final class RunFeatures {
         this.piece = piece;
         this.shape = run.shape();
         this.ninetys = shape.ninetys();
+        this.askedRolls = new Angle[shape.bends()];
+        for (Stretch stretch : shape.stretches()) {
+            for (int bend = stretch.firstBend(); bend <= stretch.lastBend(); bend++) {
+                askedRolls[bend - 1] = stretch.rollOf(bend);
+            }
+        }
     }
 
     static List<Feature> of(Run run, Piece piece) {
@@ -152,18 +162,14 @@ final class RunFeatures {
 
     /** How far the roll of one bend to another is off, either way, in nanodegrees. */
     private long off(int one, int other) {
-        Angle asked = asked(other).minus(asked(one));
+        Angle asked = askedRolls[other - 1].minus(askedRolls[one - 1]);
         Angle made = roll(other).minus(roll(one));
         return Math.abs(made.minus(asked).withinHalfTurn().nanodegrees());
     }
 
-    private Angle asked(int bend) {
-        return shape.of(bend).rollOf(bend);
-    }
-
     /** With the datum end seated: the first leg as it was asked for. */
     private void reach() {
-        RoomFrame room = RoomFrame.of(run);
+        RoomFrame room = RoomFrame.of(run, shape);
         reach(FeatureId.REACH_RIGHT, room.right());
         reach(FeatureId.REACH_UP, room.up());
         reach(FeatureId.REACH_OUT, room.out());

@@ -144,7 +144,7 @@ public record KindsAnswer(
                     kind.title(),
                     kind.hint(),
                     Unit.of(kind.measured()),
-                    kind.isNumbered(),
+                    kind.isNumbered() && !kind.mayBeNumbered(),
                     kind.isSigned(),
                     kind.isOfFinishedPiece(),
                     kind.isReadByLevel());
@@ -159,7 +159,10 @@ public record KindsAnswer(
                         .map(KindAnswer::of)
                         .toList(),
                 Family.all().stream().map(FamilyAnswer::of).toList(),
-                Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
+                Stream.of(FeatureKind.values())
+                        .filter(kind -> !kind.isOfRuns())
+                        .map(FeatureKindAnswer::of)
+                        .toList(),
                 Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),
                 Nudge.ANGLE_STEP.degrees(),
                 Tolerances.USUAL_FLATTENING.perCent());
