@@ -111,9 +111,10 @@ final class BendHypotheses {
             if (first > 0) {
                 for (double by : new double[] {180, 90, -90}) {
                     double weight = by == 180 ? 1 : 0.3;
-                    turned(stretch, first, stretch.lastBend(), by, weight);
+                    turned(stretch, first, bends, by, weight);
                     if (stretch.lastBend() < bends) {
-                        turned(stretch, first, bends, by, weight);
+                        // What comes after it is seldom turned back by chance.
+                        turned(stretch, first, stretch.lastBend(), by, 0.4 * weight);
                     }
                 }
             }

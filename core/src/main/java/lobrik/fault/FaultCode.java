@@ -30,6 +30,7 @@ public enum FaultCode {
     ANGLE_NOT_ON_CHART("angle-not-on-chart"),
     NOTCH_OFF_CENTRE("notch-off-centre"),
     OBSTACLE_TOUCHED("obstacle-touched"),
+    BEND_BLOCKED("bend-blocked"),
     NOT_DETERMINED("not-determined"),
     TOO_FEW_VARIANTS("too-few-variants");
 

@@ -1,9 +1,12 @@
 package lobrik.layout;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import lobrik.bend.Input;
 import lobrik.bend.Role;
+import lobrik.bending.BendingOrder;
+import lobrik.bending.Hindrance;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
@@ -33,8 +36,12 @@ final class Checks {
         this.tooling = job.tooling();
     }
 
-    /** All warnings of a layout; with the gap to what it passes, if that is known. */
-    static List<Fault> of(Layout layout, Optional<Clearance> clearance) {
+    /**
+     * All warnings of a layout; with the gap to what it passes, if that is known.
+     *
+     * @param way how it is bent, where that was looked for
+     */
+    static List<Fault> of(Layout layout, Optional<Clearance> clearance, Optional<BendingOrder.Found> way) {
         Checks checks = new Checks(layout);
         ToolChecks tool = ToolChecks.of(layout, checks.warnings);
         tool.figures();
@@ -45,6 +52,7 @@ final class Checks {
         checks.limits();
         tool.marks();
         clearance.ifPresent(checks::obstacle);
+        way.ifPresent(checks::blocked);
         return checks.warnings.found();
     }
 
@@ -168,5 +176,19 @@ final class Checks {
                     "the conduit would run " + clearance.gap().abs().inWords() + " into what it has to clear",
                     new Figure("gap", clearance.gap()));
         }
+    }
+
+    /** What of a run cannot be bent with what is bent already: told once, of the bend that is nearest to being free. */
+    private void blocked(BendingOrder.Found way) {
+        way.hindrances().stream().min(Comparator.comparing(Hindrance::by)).ifPresent(hindrance -> {
+            String when = way.hindrances().size() == 1 && !way.steps().isEmpty()
+                    ? "bend " + hindrance.bend() + " cannot be made at its place in the order: "
+                    : "there is no order in which bend " + hindrance.bend() + " can be made: ";
+            warnings.add(
+                    FaultCode.BEND_BLOCKED,
+                    InputsConcerned.between(job.bend(), hindrance.bend()),
+                    when + hindrance.words() + "; another leg, or a coupling, makes room",
+                    new Figure("by", hindrance.by()));
+        });
     }
 }

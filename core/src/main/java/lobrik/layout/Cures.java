@@ -43,12 +43,18 @@ final class Cures {
     private static final Percentage PERCENTAGE_STEP = Percentage.of(1);
     private static final int LONGEST_REACH = 1 << 13;
     private static final int MOST_CURES = 3;
+    private static final Length WHOLE_INCH = Length.ofInches(1);
+    private static final int MOST_INCHES = 32;
 
     private final Job job;
     private final Predicate<Job> works;
 
-    private Cures(Job job, Predicate<Job> works) {
+    /** Whether looking whether it works takes its time, so that sizes are changed by whole inches. */
+    private final boolean coarse;
+
+    private Cures(Job job, boolean coarse, Predicate<Job> works) {
         this.job = job;
+        this.coarse = coarse;
         this.works = works;
     }
 
@@ -58,16 +64,28 @@ final class Cures {
      * @param works whether a changed job is free of the fault, and can be laid out
      */
     static List<Cure> of(Job job, Fault fault, Predicate<Job> works) {
-        Cures cures = new Cures(job, works);
+        Cures cures = new Cures(job, fault.code() == FaultCode.BEND_BLOCKED, works);
         List<Cure> found = new ArrayList<>(cures.placements());
         found.addAll(cures.otherWays(fault.code()));
         Set<Role> roles = roles(fault.code());
-        for (Lever lever : Lever.of(job.bend())) {
+        for (Lever lever : levers(job, fault)) {
             if (roles.contains(lever.role())) {
                 cures.onALine(lever).or(() -> cures.nearest(lever)).ifPresent(found::add);
             }
         }
         return List.copyOf(found.subList(0, Math.min(MOST_CURES, found.size())));
+    }
+
+    /** Of a bend that is blocked, the legs beside it: to look for an order takes its time. */
+    private static List<Lever> levers(Job job, Fault fault) {
+        List<Lever> all = Lever.of(job.bend());
+        if (fault.code() != FaultCode.BEND_BLOCKED) {
+            return all;
+        }
+        List<Lever> legs =
+                all.stream().filter(lever -> lever.role() == Role.SIZE).toList();
+        int here = legs.stream().map(Lever::input).toList().indexOf(fault.input());
+        return here < 0 ? List.of() : legs.subList(here, Math.min(here + 2, legs.size()));
     }
 
     private static Set<Role> roles(FaultCode code) {
@@ -84,6 +102,7 @@ final class Cures {
             case OUT_OF_RANGE -> EnumSet.of(Role.ANGLE, Role.SIZE, Role.FAR_END);
             case DEGREES_OVER_LIMIT -> EnumSet.of(Role.ANGLE);
             case OBSTACLE_TOUCHED -> EnumSet.of(Role.CLEARANCE);
+            case BEND_BLOCKED -> EnumSet.of(Role.SIZE);
             case MISSING,
                     NOT_POSITIVE,
                     UNKNOWN_VALUE,
@@ -169,12 +188,13 @@ final class Cures {
     }
 
     private Optional<Cure> nearest(Lever lever) {
-        long step = step(lever.current()).count();
+        long step = (coarse ? WHOLE_INCH : step(lever.current())).count();
+        int most = coarse ? MOST_INCHES : LONGEST_REACH;
         long count = lever.current().count();
         long below = Math.ceilDiv(count, step);
         long above = Math.floorDiv(count, step);
-        Optional<Quantity> up = search(lever, steps -> (above + steps) * step);
-        Optional<Quantity> down = search(lever, steps -> (below - steps) * step);
+        Optional<Quantity> up = search(lever, most, steps -> (above + steps) * step);
+        Optional<Quantity> down = search(lever, most, steps -> (below - steps) * step);
         if (up.isEmpty() || down.isEmpty()) {
             return up.or(() -> down).map(value -> cure(lever, value));
         }
@@ -183,12 +203,12 @@ final class Cures {
     }
 
     /** Doubles the reach until it works, then halves back to the least number of steps that does. */
-    private Optional<Quantity> search(Lever lever, LongUnaryOperator countAfter) {
+    private Optional<Quantity> search(Lever lever, int most, LongUnaryOperator countAfter) {
         long reach = 1;
-        while (reach <= LONGEST_REACH && !works(lever, countAfter.applyAsLong(reach))) {
+        while (reach <= most && !works(lever, countAfter.applyAsLong(reach))) {
             reach *= 2;
         }
-        if (reach > LONGEST_REACH) {
+        if (reach > most) {
             return Optional.empty();
         }
         long fails = reach / 2;

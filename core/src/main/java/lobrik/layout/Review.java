@@ -4,6 +4,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import lobrik.bending.BendingOrder;
+import lobrik.bending.Standing;
 import lobrik.fault.Cure;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -18,13 +20,15 @@ import lobrik.shape.Obstacle;
  * @param obstacle what the conduit has to clear, if that is known
  * @param clearance the least gap to it
  * @param otherMethod what the other method gives; empty for bends where chart and exact agree
+ * @param standing how the shoe stands at each bend, in the order of bending; of runs alone, and as far as everything can be bent
  */
 public record Review(
         Layout layout,
         List<Warning> warnings,
         Optional<Obstacle> obstacle,
         Optional<Clearance> clearance,
-        Optional<Comparison> otherMethod) {
+        Optional<Comparison> otherMethod,
+        List<Standing> standing) {
 
     /** The sizes that the exercise gives, with where each is drawn. */
     public List<GivenDimension> dimensions() {
@@ -45,10 +49,14 @@ public record Review(
     public static Review of(Layout layout, Optional<Obstacle> obstacle) {
         Optional<Obstacle> cleared = cleared(layout, obstacle);
         Optional<Clearance> clearance = cleared.map(o -> Clearance.of(layout.predicted(), o));
-        List<Warning> warnings = Checks.of(layout, clearance).stream()
+        Optional<BendingOrder.Found> way = RunOrder.found(layout);
+        List<Warning> warnings = Checks.of(layout, clearance, way).stream()
                 .map(fault -> Warning.of(fault, layout, clearance).curedBy(cures(layout.job(), obstacle, fault)))
                 .toList();
-        return new Review(layout, warnings, cleared, clearance, Comparison.of(layout));
+        List<Standing> standing = way.filter(BendingOrder.Found::isFree)
+                .map(BendingOrder.Found::steps)
+                .orElse(List.of());
+        return new Review(layout, warnings, cleared, clearance, Comparison.of(layout), standing);
     }
 
     /** What a layout has to clear: what is given, else what the bend's own inputs say. */
@@ -60,7 +68,7 @@ public record Review(
     public static Set<FaultCode> concerns(Layout layout, Optional<Obstacle> obstacle) {
         Optional<Clearance> clearance = cleared(layout, obstacle).map(o -> Clearance.of(layout.predicted(), o));
         Set<FaultCode> codes = EnumSet.noneOf(FaultCode.class);
-        Checks.of(layout, clearance).forEach(fault -> codes.add(fault.code()));
+        Checks.of(layout, clearance, RunOrder.found(layout)).forEach(fault -> codes.add(fault.code()));
         return codes;
     }
 
@@ -82,7 +90,9 @@ public record Review(
             Optional<Clearance> clearance = obstacle.or(() -> ObstacleAsked.of(layout))
                     .filter(_ -> code == FaultCode.OBSTACLE_TOUCHED)
                     .map(o -> Clearance.of(layout.predicted(), o));
-            return Checks.of(layout, clearance).stream().noneMatch(fault -> fault.code() == code);
+            Optional<BendingOrder.Found> way =
+                    code == FaultCode.BEND_BLOCKED ? RunOrder.found(layout) : Optional.empty();
+            return Checks.of(layout, clearance, way).stream().noneMatch(fault -> fault.code() == code);
         } catch (Refused stillImpossible) {
             return false;
         }

@@ -29,6 +29,7 @@ public record Warning(Fault fault, Optional<Length> at) {
                 Optional.of(mark(layout, 0).position());
             case OBSTACLE_TOUCHED -> clearance.map(Clearance::at);
             case MISSING,
+                    BEND_BLOCKED,
                     NOT_POSITIVE,
                     OUT_OF_RANGE,
                     UNKNOWN_VALUE,

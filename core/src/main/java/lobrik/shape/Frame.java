@@ -14,7 +14,7 @@ public record Frame(Vector3 origin, Vector3 along, Vector3 up) {
     static final Frame DATUM = new Frame(Vector3.ORIGIN, Vector3.X, Vector3.Y);
 
     /** The unit normal in which a bend of this roll turns: {@code cos ρ · up + sin ρ · (along × up)}. */
-    Vector3 bendDirection(Angle roll) {
+    public Vector3 bendDirection(Angle roll) {
         double rho = roll.radians();
         return up.times(Math.cos(rho)).plus(along.cross(up).times(Math.sin(rho)));
     }

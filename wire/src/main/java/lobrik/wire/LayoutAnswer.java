@@ -300,7 +300,7 @@ public record LayoutAnswer(
                 layout.cutLength().map(Length::inches).orElse(null),
                 layout.features().stream().map(FeatureAnswer::of).toList(),
                 review.warnings().stream().map(WarningAnswer::of).toList(),
-                layout.steps().stream().map(StepAnswer::of).toList(),
+                StepAnswer.of(review),
                 layout.totalBend().degrees(),
                 review.obstacle().map(ObstacleAnswer::of).orElse(null),
                 review.clearance().map(ClearanceAnswer::of).orElse(null),

@@ -1,6 +1,11 @@
 package lobrik.wire;
 
+import java.util.ArrayList;
+import java.util.List;
+import lobrik.bending.Stance;
+import lobrik.bending.Standing;
 import lobrik.layout.BendingStep;
+import lobrik.layout.Review;
 import lobrik.measure.Length;
 import lobrik.shop.HookSide;
 import org.jspecify.annotations.Nullable;
@@ -18,6 +23,7 @@ import org.jspecify.annotations.Nullable;
  * @param heatToIn where it ends
  * @param warmSeconds about how long until it is soft; null where nothing is warmed
  * @param coolSeconds about how long it is held until it is cold
+ * @param standing how a hand bender stands so that nothing that is bent already is in its way; null where that was not looked at
  */
 public record StepAnswer(
         int mark,
@@ -33,9 +39,59 @@ public record StepAnswer(
         @Nullable Double heatFromIn,
         @Nullable Double heatToIn,
         @Nullable Integer warmSeconds,
-        @Nullable Integer coolSeconds) {
+        @Nullable Integer coolSeconds,
+        @Nullable StandingAnswer standing) {
 
-    static StepAnswer of(BendingStep step) {
+    /**
+     * How a hand bender stands while a bend is made.
+     *
+     * @param leverLeanDeg how far the lever leans sideways, past what is bent already; 0 where it swings freely
+     * @param overFloorIn the least that anything but the straight under the foot is over the floor
+     */
+    public record StandingAnswer(Stance stance, double leverLeanDeg, double overFloorIn) {
+
+        static StandingAnswer of(Standing standing) {
+            return new StandingAnswer(
+                    standing.stance(),
+                    standing.leverLean().degrees(),
+                    standing.overFloor().inches());
+        }
+    }
+
+    /** The steps of a layout, with how the shoe stands at each where that was looked at. */
+    static List<StepAnswer> of(Review review) {
+        List<BendingStep> steps = review.layout().steps();
+        List<StepAnswer> answers = new ArrayList<>(steps.size());
+        for (int i = 0; i < steps.size(); i++) {
+            StepAnswer answer = of(steps.get(i));
+            answers.add(
+                    review.standing().isEmpty()
+                            ? answer
+                            : answer.with(StandingAnswer.of(review.standing().get(i))));
+        }
+        return List.copyOf(answers);
+    }
+
+    private StepAnswer with(StandingAnswer how) {
+        return new StepAnswer(
+                mark,
+                positionIn,
+                reference,
+                hookTowards,
+                endForEnd,
+                turnDeg,
+                restDeg,
+                leverDeg,
+                pullToDeg,
+                travelIn,
+                heatFromIn,
+                heatToIn,
+                warmSeconds,
+                coolSeconds,
+                how);
+    }
+
+    private static StepAnswer of(BendingStep step) {
         return switch (step.by()) {
             case BendingStep.By.Line _ -> of(step, null, null, null);
             case BendingStep.By.Ram ram ->
@@ -64,6 +120,7 @@ public record StepAnswer(
                 heat == null ? null : heat.from().inches(),
                 heat == null ? null : heat.to().inches(),
                 heat == null ? null : heat.warmSeconds(),
-                heat == null ? null : heat.coolSeconds());
+                heat == null ? null : heat.coolSeconds(),
+                null);
     }
 }

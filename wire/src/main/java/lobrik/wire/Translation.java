@@ -11,6 +11,7 @@ import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
 import lobrik.layout.Job;
+import lobrik.layout.RunOrder;
 import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -192,7 +193,8 @@ final class Translation {
         Function<Bend, Optional<Obstacle>> obstacle =
                 b -> given.or(() -> situation.flatMap(place -> Obstacle.of(place, b)));
         Function<Piece, List<Surround>> around = new SchoolTranslation(this).around(request.place());
-        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(new Job(b, t, school), obstacle, around))));
+        return finish(tooling.flatMap(t ->
+                bend.map(b -> new LayoutQuestion(RunOrder.proposed(new Job(b, t, school)), obstacle, around))));
     }
 
     /** What the core needs to lay a bend out; with what stands around the piece. */

@@ -68,6 +68,12 @@ public record Content(
             check.wrong("/definition", "missing", "this is missing");
         } else if (input.definition().bend() == null) {
             check.wrong("/definition/bend", "missing", "this is missing");
+        } else if (!input.definition().bend().kind().isOnScreens()) {
+            check.wrong(
+                    "/definition/bend/kind",
+                    "unknown-value",
+                    "a " + input.definition().bend().kind().words()
+                            + " can be laid out, but not set as an exercise yet");
         } else if (input.entered() != null) {
             check.entered(input.entered(), JSON.valueToTree(input.definition().bend()));
         }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import lobrik.bend.ClearancePreset;
 import lobrik.bend.End;
+import lobrik.bending.Stance;
 import lobrik.layout.MarkDatum;
 import lobrik.layout.Method;
 import lobrik.measure.LengthUnit;
@@ -49,6 +50,7 @@ public final class WireJson extends SimpleModule {
             QuantityKind.class,
             QuantityRequest.Kind.class,
             Scheme.class,
+            Stance.class,
             Surround.Kind.class,
             ToolKind.class,
             Unit.class);

@@ -1,0 +1,173 @@
+package lobrik.server.calc;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import lobrik.server.Client;
+import lobrik.server.Client.Answer;
+import lobrik.server.RunningServer;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Runs over HTTP, as the contract has them. */
+@ExtendWith(RunningServer.class)
+class RunInterfaceTest {
+
+    private static final String TOOL = "\"conduit\":{\"outsideDiameterIn\":0.922},"
+            + "\"bender\":{\"takeUpIn\":6,\"radiusIn\":5.125},\"method\":\"exact\",\"tapeDivisionIn\":0";
+
+    /** The second of the shared samples. */
+    private static final String SAMPLE = "{\"kind\":\"run\",\"legs\":["
+            + "{\"lengthIn\":43.125,\"towards\":\"right\"},{\"lengthIn\":25.5,\"towards\":\"up\"},"
+            + "{\"lengthIn\":29.9375,\"towards\":\"out\",\"playIn\":0.25},"
+            + "{\"lengthIn\":31.5,\"towards\":\"right\",\"playIn\":0.25}],\"endInsertionIn\":0.625,"
+            + "\"startOffset\":{\"riseIn\":0.75,\"angleDeg\":10,\"firstMarkIn\":3.625,\"towards\":\"down\"},"
+            + "\"endOffset\":{\"riseIn\":0.5,\"angleDeg\":10,\"lastMarkIn\":3,\"towards\":\"in\"}}";
+
+    private Client client;
+
+    @BeforeEach
+    void withoutAccount(RunningServer.Address server) {
+        client = new Client(server);
+    }
+
+    private Answer layout(String bend) {
+        return client.post("/api/calc/layout", "{" + TOOL + ",\"bend\":" + bend + "}");
+    }
+
+    private static double feature(Answer answer, String id, String of) {
+        for (JsonNode feature : answer.at("/features")) {
+            if (feature.at("/id").asString().equals(id)) {
+                return feature.at("/" + of).asDouble();
+            }
+        }
+        throw new AssertionError("no " + id);
+    }
+
+    @Test
+    void sample_isLaidOut_withTurnsLegsAndCut_andAnOrderThatIsFree() {
+        Answer answer = layout(SAMPLE);
+        assertThat(answer.at("/cutLengthIn").asDouble()).isCloseTo(120.9227, within(0.001));
+        List<Double> rolls = new ArrayList<>();
+        answer.at("/marks").forEach(mark -> rolls.add(mark.at("/rollDeg").asDouble()));
+        assertThat(rolls).containsExactly(0.0, 180.0, 180.0, 270.0, 0.0, 0.0, 180.0);
+        assertThat(feature(answer, "leg3", "target")).isEqualTo(29.6875);
+        assertThat(feature(answer, "leg4", "predicted")).isCloseTo(31.875, within(0.001));
+        assertThat(feature(answer, "turn2", "predicted")).isEqualTo(90);
+        assertThat(feature(answer, "startRise", "predicted")).isCloseTo(0.75, within(0.001));
+        assertThat(feature(answer, "reachUp", "predicted"))
+                .isCloseTo(feature(answer, "reachUp", "target"), within(0.001));
+        assertThat(answer.at("/warnings"))
+                .noneSatisfy(
+                        warning -> assertThat(warning.at("/code").asString()).isEqualTo("bend-blocked"));
+        assertThat(answer.at("/steps")).hasSize(7).allSatisfy(step -> {
+            assertThat(step.at("/standing/stance").asString()).isIn("onTheFloor", "inTheAir");
+            assertThat(step.at("/standing/leverLeanDeg").asDouble()).isBetween(0.0, 25.0);
+        });
+    }
+
+    @Test
+    void marksMadeIntoAPiece_simulateToTheSameRun() {
+        Answer laidOut = layout(SAMPLE);
+        List<String> bends = new ArrayList<>();
+        laidOut.at("/marks")
+                .forEach(mark -> bends.add("{\"positionIn\":" + mark.at("/positionIn") + ",\"reference\":"
+                        + mark.at("/reference") + ",\"hookTowards\":" + mark.at("/hookTowards")
+                        + ",\"angleDeg\":" + mark.at("/angleDeg") + ",\"rollDeg\":" + mark.at("/rollDeg") + "}"));
+        Answer piece = client.post(
+                "/api/calc/simulate",
+                "{" + TOOL + ",\"bend\":" + SAMPLE + ",\"lengthIn\":" + laidOut.at("/cutLengthIn") + ",\"bends\":"
+                        + bends + "}");
+        piece.at("/features").forEach(made -> {
+            String id = made.at("/id").asString();
+            assertThat(made.at("/value").asDouble()).as(id).isCloseTo(feature(laidOut, id, "predicted"), within(1e-6));
+        });
+    }
+
+    @Test
+    void twoReadingsOfOneSurface_makeALeg_andWhatLiesOnALeg_isMeasuredFromItsStart() {
+        Answer answer = layout("{\"kind\":\"run\",\"legs\":["
+                + "{\"readFromIn\":92,\"readToIn\":12,\"towards\":\"down\"},"
+                + "{\"lengthIn\":90,\"towards\":\"right\"}],"
+                + "\"along\":[{\"kind\":\"offset\",\"leg\":1,\"atIn\":20,\"riseIn\":3,\"angleDeg\":30,"
+                + "\"towards\":\"out\"},"
+                + "{\"kind\":\"saddle3\",\"leg\":2,\"heightIn\":2,\"centreIn\":45,\"towards\":\"up\"}]}");
+        assertThat(answer.at("/marks")).hasSize(6);
+        assertThat(feature(answer, "leg1", "predicted")).isCloseTo(80, within(0.001));
+        assertThat(feature(answer, "rise1", "predicted")).isCloseTo(3, within(0.001));
+        assertThat(feature(answer, "height2", "predicted")).isCloseTo(2, within(0.001));
+        assertThat(feature(answer, "reachOut", "target")).isEqualTo(3);
+    }
+
+    @Test
+    void ownOrder_isKept_andSaysWhereSomethingWouldStandInItsWay() {
+        String z = "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":20,\"towards\":\"up\"},"
+                + "{\"lengthIn\":52,\"towards\":\"right\"},{\"lengthIn\":60,\"towards\":\"up\"}]";
+        Answer proposed = layout(z + "}");
+        assertThat(proposed.at("/warnings"))
+                .noneSatisfy(
+                        warning -> assertThat(warning.at("/code").asString()).isEqualTo("bend-blocked"));
+        Answer own = layout(
+                z + ",\"order\":[{\"bend\":2,\"hookTowards\":\"datum\"}," + "{\"bend\":1,\"hookTowards\":\"datum\"}]}");
+        assertThat(own.at("/marks/0/order").asInt()).isEqualTo(2);
+        assertThat(own.at("/warnings")).anySatisfy(warning -> {
+            assertThat(warning.at("/code").asString()).isEqualTo("bend-blocked");
+            assertThat(warning.at("/message").asString())
+                    .contains("bend 1 cannot be made at its place in the order", "below the floor");
+        });
+    }
+
+    @Test
+    void wrongInputs_areNamedByTheirPlace() {
+        assertThat(pointers(
+                        "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":20,\"towards\":\"up\"},"
+                                + "{\"lengthIn\":-3,\"towards\":\"down\"},{\"towards\":\"up\"}]}",
+                        400))
+                .containsExactlyInAnyOrder("/bend/legs/1/lengthIn", "/bend/legs/2/lengthIn");
+        assertThat(pointers(
+                        "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":20,\"towards\":\"up\"},"
+                                + "{\"lengthIn\":30,\"towards\":\"down\"}]}",
+                        400))
+                .containsExactly("/bend/legs/1/towards");
+        assertThat(pointers(
+                        "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":20,\"towards\":\"up\"},"
+                                + "{\"lengthIn\":8,\"towards\":\"right\"},{\"lengthIn\":20,\"towards\":\"out\"}]}",
+                        422))
+                .containsExactly("/bend/legs/1/lengthIn");
+        assertThat(pointers("{\"kind\":\"run\"}", 400)).containsExactly("/bend/legs");
+        assertThat(pointers(
+                        "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":20},{\"lengthIn\":30,\"towards\":\"up\"}]}", 400))
+                .containsExactly("/bend/legs/0/towards");
+        assertThat(pointers("{\"kind\":\"run\",\"legs\":7}", 400)).isNotEmpty();
+        assertThat(pointers("{\"kind\":\"run\",\"legs\":[7,8]}", 400)).isNotEmpty();
+    }
+
+    private List<String> pointers(String bend, int status) {
+        Answer answer = layout(bend);
+        assertThat(answer.status()).as(bend).isEqualTo(status);
+        List<String> pointers = new ArrayList<>();
+        answer.at("/errors").forEach(error -> pointers.add(error.at("/pointer").asString()));
+        return pointers;
+    }
+
+    @Test
+    void wrongWay_isNamedAtItsBend() {
+        Answer right = layout(SAMPLE);
+        List<String> readings = new ArrayList<>();
+        for (JsonNode feature : right.at("/features")) {
+            String id = feature.at("/id").asString();
+            double value = id.equals("turn1") ? 270 : feature.at("/predicted").asDouble();
+            if (!id.startsWith("reach") && !id.equals("dogLeg")) {
+                readings.add("{\"feature\":\"" + id + "\",\"value\":" + value + "}");
+            }
+        }
+        Answer told = client.post(
+                "/api/calc/diagnose", "{" + TOOL + ",\"bend\":" + SAMPLE + ",\"readings\":" + readings + "}");
+        assertThat(told.at("/causes/0/id").asString()).isEqualTo("wrong-way");
+        assertThat(told.at("/causes/0/bendNumber").asInt()).isEqualTo(4);
+    }
+}
