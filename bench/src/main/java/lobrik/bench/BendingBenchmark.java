@@ -17,6 +17,8 @@ import lobrik.bend.Run;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
 import lobrik.bend.Towards;
+import lobrik.bending.BendingOrder;
+import lobrik.bending.Workplace;
 import lobrik.cause.Case;
 import lobrik.cause.Diagnosis;
 import lobrik.feature.FeatureId;
@@ -154,6 +156,13 @@ public class BendingBenchmark {
             case Angle angle -> angle.plus(Angle.ofDegrees(0.5));
             case Percentage part -> part;
         };
+    }
+
+    /** An order in which nothing stands in the way of floor, lever and grip. */
+    @Benchmark
+    public BendingOrder.Found order() {
+        return BendingOrder.of(
+                Workplace.USUAL, job.tooling(), layout.predicted().length(), bends);
     }
 
     /** Marks, rounded; their simulation; every feature asked for and predicted. */

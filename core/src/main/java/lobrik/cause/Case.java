@@ -2,10 +2,12 @@ package lobrik.cause;
 
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
+import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Percentage;
@@ -59,10 +61,18 @@ public record Case(
             faults.add(FaultCode.MISSING, "readings", "there is nothing to go by: give at least one reading");
         }
         faults.refuseIfAny();
-        readings = FeatureId.inOrder(readings);
+        readings = FeatureId.inOrder(compared(layout, readings));
         own = Map.copyOf(own);
         fromBack = Set.copyOf(fromBack);
         faulty = Set.copyOf(faulty);
+    }
+
+    private static Map<FeatureId, Quantity> compared(Layout layout, Map<FeatureId, Quantity> readings) {
+        Map<FeatureId, Quantity> compared = new TreeMap<>(readings);
+        for (PlannedFeature feature : layout.features()) {
+            compared.computeIfPresent(feature.id(), (id, read) -> id.compared(read, feature.predicted()));
+        }
+        return compared;
     }
 
     /** With every mark measured from the end of the straight conduit, on a bender that adds nothing; nobody looked it over. */

@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import lobrik.measure.Angle;
+import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 
 /**
@@ -140,6 +142,13 @@ public record FeatureId(FeatureKind kind, int number) implements Comparable<Feat
     /** Whether it can be less than nothing. */
     public boolean isSigned() {
         return kind.isSigned();
+    }
+
+    /** A reading as it compares with what was wanted: a turn of 358° is 2° short of none. */
+    public Quantity compared(Quantity reading, Quantity wanted) {
+        return kind == FeatureKind.TURN && reading instanceof Angle read && wanted instanceof Angle turn
+                ? read.near(turn)
+                : reading;
     }
 
     /** The feature with this id, if there is one. */

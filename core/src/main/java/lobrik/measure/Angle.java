@@ -89,6 +89,16 @@ public record Angle(long nanodegrees) implements Quantity, Comparable<Angle> {
         return new Angle(rest > HALF_TURN.nanodegrees ? rest - turn : rest);
     }
 
+    /** The same direction, as the turn that is nearest to another: 358° near 0° is −2°. */
+    public Angle near(Angle other) {
+        Angle whole = HALF_TURN.plus(HALF_TURN);
+        Angle turn = withinTurn();
+        if (turn.minus(other).isMoreThan(HALF_TURN)) {
+            return turn.minus(whole);
+        }
+        return other.minus(turn).isMoreThan(HALF_TURN) ? turn.plus(whole) : turn;
+    }
+
     /** The same direction, from 0° to less than a whole turn. */
     public Angle withinTurn() {
         return new Angle(Math.floorMod(nanodegrees, 2 * HALF_TURN.nanodegrees));

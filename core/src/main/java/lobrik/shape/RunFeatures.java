@@ -81,16 +81,8 @@ final class RunFeatures {
             Angle asked = ninetys.get(k).roll().minus(ninetys.get(k - 1).roll()).withinTurn();
             Angle made = roll(ninety(k + 1)).minus(roll(ninety(k)));
             Vector3 at = arc(ninety(k + 1)).start().origin();
-            found.add(new Feature(FeatureId.turn(k), near(asked, made.withinTurn()), at, at));
+            found.add(new Feature(FeatureId.turn(k), made.near(asked), at, at));
         }
-    }
-
-    private static Angle near(Angle asked, Angle turn) {
-        Angle whole = Angle.HALF_TURN.plus(Angle.HALF_TURN);
-        if (turn.minus(asked).isMoreThan(Angle.HALF_TURN)) {
-            return turn.minus(whole);
-        }
-        return asked.minus(turn).isMoreThan(Angle.HALF_TURN) ? turn.plus(whole) : turn;
     }
 
     private void rise(Stretch stretch) {

@@ -53,7 +53,7 @@ public record Reading(
 
     /** Reading less target. */
     public Quantity deviation() {
-        return reading.minus(target);
+        return feature.compared(reading, target).minus(target);
     }
 
     /** Judges this reading alone. */

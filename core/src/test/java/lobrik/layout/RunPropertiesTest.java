@@ -31,6 +31,8 @@ import lobrik.shape.Piece;
 import lobrik.shape.Vector3;
 import lobrik.shop.HookSide;
 import lobrik.shop.Tooling;
+import lobrik.verdict.Reading;
+import lobrik.verdict.TolerancePreset;
 import org.junit.jupiter.api.Test;
 
 /** What holds of every run, whatever its legs are: tried on random ones. */
@@ -269,6 +271,13 @@ class RunPropertiesTest {
         assertThat(turned(u, tooling, -2).get(FeatureId.turn(1))).isEqualTo(-2);
         assertThat(turned(u, tooling, -2).get(FeatureId.DOG_LEG)).isEqualTo(2);
         assertThat(turned(u, tooling, 180).get(FeatureId.turn(1))).isEqualTo(180);
+    }
+
+    @Test
+    void whoReadsATurnOf358_where0WasAsked_is2Short() {
+        Reading reading = Reading.of(
+                BendKind.RUN, FeatureId.turn(1), Angle.ZERO, Angle.ofDegrees(358), TolerancePreset.SITE.tolerances());
+        assertThat(reading.deviation()).isEqualTo(Angle.ofDegrees(-2));
     }
 
     private static Map<FeatureId, Double> turned(Run run, Tooling tooling, double by) {

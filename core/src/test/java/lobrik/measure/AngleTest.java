@@ -51,4 +51,13 @@ class AngleTest {
         assertThat(Angle.ofRadians(Math.PI / 2)).isEqualTo(Angle.RIGHT);
         assertThat(Angle.RIGHT.radians()).isEqualTo(Math.PI / 2);
     }
+
+    @Test
+    void aTurnNearAnother_isTheSameDirection_andLessThanHalfATurnOff() {
+        assertThat(Angle.ofDegrees(358).near(Angle.ZERO)).isEqualTo(Angle.ofDegrees(-2));
+        assertThat(Angle.ofDegrees(-2).near(Angle.ofDegrees(270))).isEqualTo(Angle.ofDegrees(358));
+        assertThat(Angle.ofDegrees(2).near(Angle.ofDegrees(270))).isEqualTo(Angle.ofDegrees(362));
+        assertThat(Angle.ofDegrees(90).near(Angle.ofDegrees(270))).isEqualTo(Angle.ofDegrees(90));
+        assertThat(Angle.ofDegrees(-90).withinTurn()).isEqualTo(Angle.ofDegrees(270));
+    }
 }

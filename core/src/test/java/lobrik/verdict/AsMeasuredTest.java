@@ -5,14 +5,20 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import lobrik.bend.BendKind;
+import lobrik.bend.Leg;
+import lobrik.bend.Run;
+import lobrik.bend.Towards;
 import lobrik.feature.FeatureId;
+import lobrik.layout.Job;
 import lobrik.layout.Jobs;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.layout.PlannedFeature;
+import lobrik.layout.School;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -21,6 +27,7 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Piece;
+import lobrik.shape.Vector3;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -87,5 +94,39 @@ class AsMeasuredTest {
         Map<FeatureId, Quantity> readings = readings(layout, new Random(76));
         readings.put(FeatureId.angle(1), Angle.ofDegrees(20));
         assertThat(AsMeasured.of(layout, readings)).isEmpty();
+    }
+
+    /** Somebody bent the second ninety to the other side: the piece that is drawn goes where it really went. */
+    @Test
+    void aRunBentTheWrongWay_isFoundAsItWasBent() {
+        Run run = new Run(
+                List.of(
+                        new Leg(Length.ofInches(30), Towards.UP, Length.ZERO),
+                        new Leg(Length.ofInches(36), Towards.RIGHT, Length.ZERO),
+                        new Leg(Length.ofInches(24), Towards.OUT, Length.ZERO)),
+                Length.ZERO,
+                Length.ZERO,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(),
+                List.of());
+        Layout layout = Layout.of(new Job(run, Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.SIXTEENTH)));
+        List<BendMade> bends = layout.marks().stream()
+                .map(mark -> new BendMade(
+                        mark.position(),
+                        mark.placing(),
+                        mark.angle(),
+                        mark.number() == 1 ? mark.roll() : mark.roll().plus(Angle.HALF_TURN)))
+                .toList();
+        Piece bent = Piece.simulate(layout.job().tooling(), layout.predicted().length(), bends);
+        Map<FeatureId, Quantity> readings = new TreeMap<>();
+        Features.of(run, bent).forEach(feature -> readings.put(feature.id(), feature.value()));
+        Piece found = AsMeasured.of(layout, readings).orElseThrow();
+        Vector3 off = found.straights()
+                .getLast()
+                .end()
+                .origin()
+                .minus(bent.straights().getLast().end().origin());
+        assertThat(off.norm()).isLessThan(0.05);
     }
 }
