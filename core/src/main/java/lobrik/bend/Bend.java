@@ -1,5 +1,7 @@
 package lobrik.bend;
 
+import java.util.Optional;
+
 /** A bend as asked for. Every kind is a record of its inputs that refuses values outside their range. */
 public sealed interface Bend permits Stub90, BackToBack90, BoxOffset, RollingOffset, Kick, OverBent90, AlongLeg, Run {
 
@@ -16,6 +18,22 @@ public sealed interface Bend permits Stub90, BackToBack90, BoxOffset, RollingOff
             case Saddle4 _ -> BendKind.SADDLE_4;
             case OverBent90 _ -> BendKind.OVER_BENT_90;
             case Run _ -> BendKind.RUN;
+        };
+    }
+
+    /** Itself, where it is a run: of all other kinds the shape is given by a few sizes, of a run by what lies along it. */
+    default Optional<Run> run() {
+        return switch (this) {
+            case Run run -> Optional.of(run);
+            case Stub90 _,
+                    BackToBack90 _,
+                    Offset _,
+                    BoxOffset _,
+                    RollingOffset _,
+                    Kick _,
+                    Saddle3 _,
+                    Saddle4 _,
+                    OverBent90 _ -> Optional.empty();
         };
     }
 

@@ -2,10 +2,8 @@ package lobrik.bending;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.PriorityQueue;
 import java.util.Set;
@@ -37,9 +35,6 @@ public final class BendingOrder {
 
     /** Where the search is: what is made, what was made last, and how. */
     private record State(int made, int last, Optional<HookSide> hook) {}
-
-    /** A bend put into the shoe. */
-    private record Try(int made, int bend, HookSide hook) {}
 
     /**
      * A state with the cheapest way there.
@@ -81,7 +76,6 @@ public final class BendingOrder {
 
     private final List<BendMade> bends;
     private final InTheShoe piece;
-    private final Map<Try, InTheShoe.Tried> tried = new HashMap<>();
 
     private BendingOrder(Workplace place, Tooling tooling, Length length, List<BendMade> bends) {
         this.bends = bends;
@@ -243,6 +237,6 @@ public final class BendingOrder {
     }
 
     private InTheShoe.Tried tried(int bend, HookSide hook, int made) {
-        return tried.computeIfAbsent(new Try(made, bend, hook), _ -> piece.tried(bend, hook, made));
+        return piece.tried(bend, hook, made);
     }
 }

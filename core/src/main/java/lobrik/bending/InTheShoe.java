@@ -26,6 +26,9 @@ final class InTheShoe {
     /** By bend, side, stance and part of the shoe, then by what is made on that side: whatever is made on the other does not matter. */
     private final Room[][] rooms;
 
+    /** By bend and side, then by what is made there. */
+    private final Chain[][] chains;
+
     private final Swing[] swings;
     private final double[] starts;
     private final double[] ends;
@@ -44,6 +47,7 @@ final class InTheShoe {
         this.length = length.inches();
         this.bends = bends;
         this.rooms = new Room[8 * bends.size()][];
+        this.chains = new Chain[2 * bends.size()][];
         this.swings = new Swing[bends.size()];
         this.starts = new double[bends.size()];
         this.ends = new double[bends.size()];
@@ -107,8 +111,21 @@ final class InTheShoe {
         }
         Room known = rooms[kind][there];
         if (known == null) {
-            known = swings[bend].of(Chain.of(tooling, length, bends, bend, far, made), stance, heel);
+            known = swings[bend].of(chain(bend, far, made, there), stance, heel);
             rooms[kind][there] = known;
+        }
+        return known;
+    }
+
+    private Chain chain(int bend, boolean far, int made, int there) {
+        int side = 2 * bend + (far ? 1 : 0);
+        if (chains[side] == null) {
+            chains[side] = new Chain[1 << (far ? bends.size() - bend - 1 : bend)];
+        }
+        Chain known = chains[side][there];
+        if (known == null) {
+            known = Chain.of(tooling, length, bends, bend, far, made);
+            chains[side][there] = known;
         }
         return known;
     }

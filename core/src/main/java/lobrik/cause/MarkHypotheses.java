@@ -5,22 +5,12 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
-import lobrik.bend.BoxOffset;
 import lobrik.bend.Entries;
 import lobrik.bend.Form;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
-import lobrik.bend.Kick;
-import lobrik.bend.Offset;
-import lobrik.bend.OverBent90;
 import lobrik.bend.Role;
-import lobrik.bend.RollingOffset;
-import lobrik.bend.Run;
-import lobrik.bend.Saddle3;
-import lobrik.bend.Saddle4;
-import lobrik.bend.Stub90;
 import lobrik.derivation.Derivation;
 import lobrik.derivation.Part;
 import lobrik.fault.Refused;
@@ -157,18 +147,7 @@ final class MarkHypotheses {
 
     /** What is added and taken off a run's legs; of anything else, what goes into the fitting at its datum end. */
     private void ofTheBend() {
-        switch (bend) {
-            case Run run -> all.addAll(RunHypotheses.of(run, layout, misworked));
-            case Stub90 _,
-                    BackToBack90 _,
-                    Offset _,
-                    BoxOffset _,
-                    RollingOffset _,
-                    Kick _,
-                    Saddle3 _,
-                    Saddle4 _,
-                    OverBent90 _ -> insertion();
-        }
+        bend.run().ifPresentOrElse(run -> all.addAll(RunHypotheses.of(run, layout, misworked)), this::insertion);
     }
 
     private void insertion() {

@@ -46,6 +46,9 @@ final class Cures {
     private static final Length WHOLE_INCH = Length.ofInches(1);
     private static final int MOST_INCHES = 32;
 
+    /** To look for an order takes twice as long with each bend more. */
+    private static final int MOST_SEARCHED = 8;
+
     private final Job job;
     private final Predicate<Job> works;
 
@@ -81,6 +84,9 @@ final class Cures {
         List<Lever> all = Lever.of(job.bend());
         if (fault.code() != FaultCode.BEND_BLOCKED) {
             return all;
+        }
+        if (job.bend().bends() > MOST_SEARCHED) {
+            return List.of();
         }
         List<Lever> legs =
                 all.stream().filter(lever -> lever.role() == Role.SIZE).toList();

@@ -2,21 +2,11 @@ package lobrik.layout;
 
 import java.util.List;
 import java.util.Optional;
-import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
-import lobrik.bend.BoxOffset;
 import lobrik.bend.Form;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
-import lobrik.bend.Kick;
-import lobrik.bend.Offset;
-import lobrik.bend.OverBent90;
 import lobrik.bend.Role;
-import lobrik.bend.RollingOffset;
-import lobrik.bend.Run;
-import lobrik.bend.Saddle3;
-import lobrik.bend.Saddle4;
-import lobrik.bend.Stub90;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.measure.Length;
@@ -57,18 +47,7 @@ final class InputsConcerned {
 
     /** What makes a bend come close to the one before it. */
     static String between(Bend bend, int number) {
-        return switch (bend) {
-            case Run run -> run.pointerBefore(number);
-            case Stub90 _,
-                    BackToBack90 _,
-                    Offset _,
-                    BoxOffset _,
-                    RollingOffset _,
-                    Kick _,
-                    Saddle3 _,
-                    Saddle4 _,
-                    OverBent90 _ -> size(bend);
-        };
+        return bend.run().map(run -> run.pointerBefore(number)).orElseGet(() -> size(bend));
     }
 
     /** What decides where the bends lie from the datum end. */
@@ -78,18 +57,9 @@ final class InputsConcerned {
 
     /** What decides how much conduit there is beyond the bends; where that is nobody's to say, how large it is. */
     static String farEnd(Bend bend) {
-        return switch (bend) {
-            case Run run -> run.pointer(run.legs().size());
-            case Stub90 _,
-                    BackToBack90 _,
-                    Offset _,
-                    BoxOffset _,
-                    RollingOffset _,
-                    Kick _,
-                    Saddle3 _,
-                    Saddle4 _,
-                    OverBent90 _ -> pointer(bend, Role.FAR_END, Role.SIZE);
-        };
+        return bend.run()
+                .map(run -> run.pointer(run.legs().size()))
+                .orElseGet(() -> pointer(bend, Role.FAR_END, Role.SIZE));
     }
 
     /** What says how steep a bend is. */

@@ -16,6 +16,7 @@ import lobrik.layout.Mark;
 import lobrik.measure.Length;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
+import lobrik.shop.Placing;
 import lobrik.shop.Tooling;
 
 /**
@@ -24,6 +25,7 @@ import lobrik.shop.Tooling;
  */
 public final class Division {
 
+    private static final TapeDivision ON_THE_TAPE = TapeDivision.SIXTEENTH;
     private static final TapeDivision WHOLE_INCH = new TapeDivision(Length.ofInches(1));
 
     private final Layout layout;
@@ -130,9 +132,14 @@ public final class Division {
         return rooms;
     }
 
+    /** On lines of the tape, so that a coupling can be marked. */
     private static void add(List<Room> rooms, Length from, Length to) {
-        if (!from.isMoreThan(to)) {
-            rooms.add(new Room(from, to));
+        Length first = from.nearest(ON_THE_TAPE);
+        first = first.isLessThan(from) ? first.plus(ON_THE_TAPE.step()) : first;
+        Length last = to.nearest(ON_THE_TAPE);
+        last = last.isMoreThan(to) ? last.minus(ON_THE_TAPE.step()) : last;
+        if (!first.isMoreThan(last)) {
+            rooms.add(new Room(first, last));
         }
     }
 
@@ -224,9 +231,37 @@ public final class Division {
             steps = List.copyOf(steps);
         }
 
+        /** Its bends in the order in which they are made, each with its ring for the hook's side that it is made with. */
+        public List<Step> inOrder(Tooling tooling) {
+            List<Step> inOrder = new ArrayList<>();
+            for (Standing standing : steps) {
+                BendMade laid = bends.get(standing.bend() - 1);
+                boolean asLaid = laid.placing()
+                        .hook()
+                        .filter(hook -> hook != standing.hookTowards())
+                        .isEmpty();
+                Placing placing = asLaid ? laid.placing() : Placing.arrow(standing.hookTowards());
+                Length arc = tooling.arcStart(laid.position(), laid.placing(), laid.angle());
+                Length ring = asLaid ? laid.position() : tooling.markFor(arc, placing, laid.angle());
+                inOrder.add(new Step(
+                        bendNumbers.get(standing.bend() - 1),
+                        new BendMade(ring, placing, laid.angle(), laid.roll()),
+                        standing));
+            }
+            return List.copyOf(inOrder);
+        }
+
         /** Where it ends on the straight conduit of the whole run. */
         public Length to() {
             return from.plus(length);
         }
     }
+
+    /**
+     * A bend of a piece.
+     *
+     * @param bend its number in the run
+     * @param made from the piece's own datum end
+     */
+    public record Step(int bend, BendMade made, Standing standing) {}
 }

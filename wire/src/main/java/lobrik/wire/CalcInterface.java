@@ -109,6 +109,11 @@ public final class CalcInterface {
         return Comparing.compare(request);
     }
 
+    /** What a run is made from: pieces, sticks, straps, pull points. */
+    public static DivideAnswer divide(DivideRequest request) {
+        return Dividing.divide(request);
+    }
+
     /** What can be set and measured. */
     public static KindsAnswer kinds() {
         return KindsAnswer.all();

@@ -11,6 +11,8 @@ import lobrik.wire.CompareAnswer;
 import lobrik.wire.CompareRequest;
 import lobrik.wire.DiagnoseAnswer;
 import lobrik.wire.DiagnoseRequest;
+import lobrik.wire.DivideAnswer;
+import lobrik.wire.DivideRequest;
 import lobrik.wire.ExplanationAnswer;
 import lobrik.wire.KindsAnswer;
 import lobrik.wire.LayoutAnswer;
@@ -116,6 +118,12 @@ final class CalcResource {
     @PostMapping("/compare")
     CompareAnswer compare(@RequestBody CompareRequest request) {
         return CalcInterface.compare(request);
+    }
+
+    @Operation(summary = "What a run is made from: pieces and couplings, a cut list, straps, and where wire is pulled")
+    @PostMapping("/divide")
+    DivideAnswer divide(@RequestBody DivideRequest request) {
+        return CalcInterface.divide(request);
     }
 
     @Operation(summary = "The kinds of bend with their inputs and choices, and what is measured on a piece")

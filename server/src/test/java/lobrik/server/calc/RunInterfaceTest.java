@@ -155,6 +155,33 @@ class RunInterfaceTest {
     }
 
     @Test
+    void whatIsLongerThanAStick_isDivided_withACutListStrapsAndPullPoints() {
+        String run = "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":70,\"towards\":\"up\"},"
+                + "{\"lengthIn\":80,\"towards\":\"right\"},{\"lengthIn\":60,\"towards\":\"out\"}]}";
+        Answer answer = client.post(
+                "/api/calc/divide", "{\"layout\":{" + TOOL + ",\"bend\":" + run + "},\"leftOversIn\":[90]}");
+        assertThat(answer.status()).isEqualTo(200);
+        double length = 0;
+        for (JsonNode piece : answer.at("/pieces")) {
+            assertThat(piece.at("/fromIn").asDouble()).isEqualTo(length);
+            length += piece.at("/lengthIn").asDouble();
+        }
+        assertThat(length).isCloseTo(layout(run).at("/cutLengthIn").asDouble(), within(1e-6));
+        assertThat(answer.at("/pieces")).hasSize(2);
+        assertThat(answer.at("/cuts"))
+                .allSatisfy(cut -> assertThat(cut.at("/leftIn").asDouble()).isGreaterThanOrEqualTo(0));
+        assertThat(answer.at("/strapsIn").size()).isGreaterThanOrEqualTo(2);
+        assertThat(answer.at("/totalBendDeg").asDouble()).isEqualTo(180);
+        assertThat(answer.at("/pullBoxOnLegs")).isEmpty();
+        assertThat(client.post(
+                                "/api/calc/divide",
+                                "{\"layout\":{" + TOOL + ",\"bend\":{\"kind\":\"stub90\",\"legIn\":20}}}")
+                        .status())
+                .isEqualTo(422);
+        assertThat(client.post("/api/calc/divide", "{\"kerfIn\":-1}").status()).isEqualTo(400);
+    }
+
+    @Test
     void wrongWay_isNamedAtItsBend() {
         Answer right = layout(SAMPLE);
         List<String> readings = new ArrayList<>();

@@ -33,6 +33,7 @@ class AccessTest {
             "POST /api/calc/machine-tests",
             "POST /api/calc/tooling",
             "POST /api/calc/compare",
+            "POST /api/calc/divide",
             "POST /api/calc/parallel-runs",
             "GET /api/calc/kinds",
             "GET /api/calc/tables",
