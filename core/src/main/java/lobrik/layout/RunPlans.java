@@ -10,7 +10,6 @@ import java.util.TreeMap;
 import java.util.function.Supplier;
 import lobrik.bend.Along;
 import lobrik.bend.BoxEnd;
-import lobrik.bend.Leg;
 import lobrik.bend.Offset;
 import lobrik.bend.OrderedBend;
 import lobrik.bend.Run;
@@ -54,18 +53,8 @@ final class RunPlans {
     private final Map<Integer, OrderedBend> turns = new HashMap<>();
     private final Mark[] marks;
 
-    /** What was passed on the leg that is being worked out. */
-    private final List<Shrunk> passed = new ArrayList<>();
-
-    private Length shrunk = Length.ZERO;
+    private final RunLegs legs;
     private int made;
-
-    /**
-     * What a stretch takes off the length that it covers.
-     *
-     * @param stretch its number, from 1
-     */
-    private record Shrunk(int stretch, String name, Operation operation, Length shrink) {}
 
     private RunPlans(Run run, Job job) {
         this.run = run;
@@ -74,6 +63,7 @@ final class RunPlans {
         this.shape = run.shape();
         this.angles = shape.angles();
         this.working = new Working(shape.bends());
+        this.legs = new RunLegs(run, tooling, working);
         this.marks = new Mark[shape.bends()];
         run.order().forEach(turn -> turns.put(turn.bend(), turn));
     }
@@ -90,10 +80,10 @@ final class RunPlans {
             lay(i + 1, stretches.get(i));
         }
         if (run.endOffset().isEmpty()) {
-            cut();
+            legs.cut();
         }
         requireRoom();
-        return new Plan(List.of(inOrder()), shrunk, targets(), working.done());
+        return new Plan(List.of(inOrder()), legs.shrunk(), targets(), working.done());
     }
 
     /** What each bend is bent to follows from nothing that is asked of the whole run. */
@@ -119,19 +109,19 @@ final class RunPlans {
             case RunShape.Part.AtEnd(BoxEnd box) -> atEnd(number, stretch, box);
             case RunShape.Part.OnLeg(int index, Offset offset) ->
                 offset(
-                        working.stretch(number, stretch.firstBend() - 1, here(stretch.leg())),
+                        working.stretch(number, stretch.firstBend() - 1, legs.here(stretch.leg())),
                         number,
                         stretch,
                         "from the leg's start",
                         offset,
                         "bend/along/" + index + "/");
             case RunShape.Part.OnLeg(int index, Saddle3 saddle) -> {
-                Working own = working.stretch(number, stretch.firstBend() - 1, here(stretch.leg()));
+                Working own = working.stretch(number, stretch.firstBend() - 1, legs.here(stretch.leg()));
                 saddle(own, number, stretch, located(index, () -> SaddlePlans.lay(own, saddle, job)));
                 sameAngles(stretch);
             }
             case RunShape.Part.OnLeg(int index, Saddle4 saddle) -> {
-                Working own = working.stretch(number, stretch.firstBend() - 1, here(stretch.leg()));
+                Working own = working.stretch(number, stretch.firstBend() - 1, legs.here(stretch.leg()));
                 saddle(own, number, stretch, located(index, () -> SaddlePlans.lay(own, toNearEdge(saddle), job)));
             }
         }
@@ -162,75 +152,13 @@ final class RunPlans {
         };
     }
 
-    /** Where a leg begins on the straight conduit, past what lies on it so far. */
-    private Sum here(int leg) {
-        Sum sum = leg == 1 ? new Sum() : working.fromBack(leg - 1).minus(Part.GAIN, "gain", tooling.gain());
-        return shrinks(sum);
-    }
-
-    /** Where the leg after a corner begins on the straight conduit: its back, less the gain. */
-    private Sum past(int corner) {
-        return working.fromBack(corner).and(Operation.MINUS, Part.GAIN, corner, "gain", tooling.gain());
-    }
-
-    /** The shrinks of what was passed on this leg. */
-    private Sum shrinks(Sum sum) {
-        for (Shrunk each : passed) {
-            sum.and(each.operation(), Part.SHRINK, each.stretch(), each.name(), each.shrink());
-        }
-        return sum;
-    }
-
-    /** A leg with what is added and taken off. Formula {@code run-leg}, handbook 4.9. */
-    private Sum leg(Sum sum, int leg) {
-        Leg asked = run.legs().get(leg - 1);
-        Length length = asked.measured().length();
-        String name = "leg " + leg;
-        switch (asked.measured()) {
-            case Leg.Measured.Outright _ -> {
-                // It was measured as such.
-            }
-            case Leg.Measured.FromOneSurface readings ->
-                working.figure(
-                        "leg" + leg,
-                        name,
-                        "run-leg",
-                        "Both ends of the leg were measured from one surface; the leg is what lies between.",
-                        Sum.of("further reading", readings.from().max(readings.to()))
-                                .minus(
-                                        "nearer reading",
-                                        readings.from()
-                                                .plus(readings.to())
-                                                .minus(readings.from().max(readings.to()))),
-                        length);
-        }
-        sum.and(sum.terms().isEmpty() ? Operation.START : Operation.PLUS, Part.LEG, leg, name, length);
-        insertion(sum, leg == 1, 1, "insertion at the start", run.startInsertion());
-        insertion(sum, leg == run.legs().size(), 2, "insertion at the end", run.endInsertion());
-        if (asked.play().isPositive()) {
-            sum.and(Operation.MINUS, Part.PLAY, leg, "play", asked.play());
-        }
-        return sum;
-    }
-
-    private static void insertion(Sum sum, boolean here, int end, String name, Length insertion) {
-        if (here && insertion.isPositive()) {
-            sum.and(Operation.PLUS, Part.INSERTION, end, name, insertion);
-        }
-    }
-
-    /** The back of ninety k lies at {@code L1 + … + Lk − (k − 1)G + Σσ}. Formula {@code run-back}, handbook 4.9. */
     private void ninety(int number, Stretch stretch) {
-        Sum sum = number == 1 ? leg(new Sum(), number) : leg(past(number - 1), number);
-        working.back(
+        legs.back(
                 number,
-                "run-back",
                 number == 1
                         ? "The first leg runs from the end of the conduit to the back of the first ninety."
                         : "From one back to the next it is the leg; the conduit itself is shorter by one gain for the corner"
-                                + " between.",
-                shrinks(sum));
-        passed.clear();
+                                + " between.");
         ringOfNinety(number, stretch);
     }
 
@@ -273,7 +201,7 @@ final class RunPlans {
         for (int place = 0; place < 2; place++) {
             laid(own, stretch, place, tooling.leading(HookSide.DATUM), offset.angle());
         }
-        pass(slope.shrink(), number, Operation.PLUS, "shrink of the offset");
+        legs.pass(slope.shrink(), number, Operation.PLUS, "shrink of the offset");
     }
 
     /**
@@ -284,8 +212,8 @@ final class RunPlans {
         Working own = working.stretch(number, stretch.firstBend() - 1, new Sum());
         SlopeLines slope = located("bend/endOffset/", () -> SlopeLines.of(own, job, box.rise(), box.angle()));
         Length spacing = slope.spacing();
-        pass(slope.shrink(), number, Operation.PLUS, "shrink of the offset");
-        cut();
+        legs.pass(slope.shrink(), number, Operation.PLUS, "shrink of the offset");
+        legs.cut();
         Length last = own.mark(
                 2,
                 "run-end-marks",
@@ -306,12 +234,7 @@ final class RunPlans {
         for (Mark mark : inOrder) {
             laid(own, stretch, mark.number() - 1, mark.placing(), mark.angle());
         }
-        pass(laid.shrink(), number, Operation.PLUS_TWICE, "shrink of the saddle");
-    }
-
-    private void pass(Length shrink, int number, Operation operation, String name) {
-        passed.add(new Shrunk(number, name, operation, shrink));
-        shrunk = shrunk.plus(shrink.times(operation.times()));
+        legs.pass(laid.shrink(), number, Operation.PLUS_TWICE, "shrink of the saddle");
     }
 
     /**
@@ -360,14 +283,6 @@ final class RunPlans {
                     mark.number(), mark.position(), mark.placing(), mark.angle(), mark.roll(), i + 1, Optional.empty());
         }
         return marks;
-    }
-
-    /** {@code ΣL − nG + Σσ}. Formula {@code run-cut-length}, handbook 4.9. */
-    private void cut() {
-        int last = run.legs().size();
-        Sum sum = leg(past(last - 1), last);
-        working.cut("run-cut-length", "From the last back to the far end.", shrinks(sum));
-        passed.clear();
     }
 
     private Map<FeatureId, Quantity> targets() {
