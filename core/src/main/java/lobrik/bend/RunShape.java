@@ -137,6 +137,15 @@ public record RunShape(List<Stretch> stretches, int bends) {
         throw new IllegalArgumentException("no bend " + bend);
     }
 
+    /** Whether a bend and the one after it are the offset at a box. */
+    public boolean isBoxOffset(int bend) {
+        Stretch stretch = of(bend);
+        return switch (stretch.part()) {
+            case Part.AtStart _, Part.AtEnd _ -> bend == stretch.firstBend();
+            case Part.Ninety _, Part.OnLeg _ -> false;
+        };
+    }
+
     /** Its ninetys, from the datum end. */
     public List<Stretch> ninetys() {
         List<Stretch> ninetys = new ArrayList<>(Run.MOST_LEGS);

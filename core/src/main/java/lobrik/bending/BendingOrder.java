@@ -128,7 +128,7 @@ public final class BendingOrder {
         List<Standing> steps = new ArrayList<>();
         for (int i = 0; i < bends.size(); i++) {
             HookSide hook = bends.get(i).placing().hook().orElse(HookSide.DATUM);
-            steps.add(new Standing(i + 1, hook, Stance.ON_THE_FLOOR, Angle.ZERO, Length.ZERO));
+            steps.add(new Standing(i + 1, hook, Stance.ON_THE_FLOOR, Angle.ZERO, Optional.empty()));
         }
         return new Found(steps, List.of());
     }

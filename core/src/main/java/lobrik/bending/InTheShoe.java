@@ -15,6 +15,9 @@ final class InTheShoe {
     /** What touches the floor by less is lifted over it with the foot, inches. */
     private static final double LIFTED = 0.05;
 
+    /** A conduit that runs so much aside at the end of the hook is held all the same, inches. */
+    private static final double HELD_ASIDE = 0.125;
+
     /** A lever that would have to lean further is no lever any more. */
     private static final double MOST_LEAN_DEG = 25;
 
@@ -82,20 +85,22 @@ final class InTheShoe {
                 : new Tried(Optional.empty(), Optional.of(hindrance(bend, floor)));
     }
 
-    /** What the straight on the hook's side is too short, from the arrow to the next curve that is made, or to the end, inches. */
+    /**
+     * What the straight on the hook's side is too short, from the arrow to the next curve that is made, or to the end, inches. Where
+     * the curve is a gentle one the hook holds its beginning, too: what it moves the conduit aside meanwhile is less than its play.
+     */
     private double missingGrip(int bend, HookSide hook, int made) {
         ShoeFigures shoe = tooling.shoe().orElseThrow();
-        return shoe.minGrip().inches() + shoe.arrowLead().inches() - straight(bend, hook == HookSide.FAR, made);
-    }
-
-    /** To the next curve that is made on a side, or to the end, inches. */
-    private double straight(int bend, boolean far, int made) {
+        double needed = shoe.minGrip().inches() + shoe.arrowLead().inches();
+        boolean far = hook == HookSide.FAR;
         for (int i = far ? bend + 1 : bend - 1; i >= 0 && i < starts.length; i += far ? 1 : -1) {
             if ((made >> i & 1) == 1) {
-                return far ? starts[i] - ends[bend] : starts[bend] - ends[i];
+                double missing = needed - (far ? starts[i] - ends[bend] : starts[bend] - ends[i]);
+                double aside = missing * Math.sin(bends.get(i).angle().radians());
+                return aside > HELD_ASIDE ? missing : 0;
             }
         }
-        return far ? length - ends[bend] : starts[bend];
+        return needed - (far ? length - ends[bend] : starts[bend]);
     }
 
     private Room room(int bend, HookSide hook, int made, Stance stance) {
@@ -135,8 +140,10 @@ final class InTheShoe {
     }
 
     private Standing standing(int bend, HookSide hook, Stance stance, Room room) {
-        double over = Math.min(Math.max(0, room.lowest()), place.ceiling().inches());
-        return new Standing(bend + 1, hook, stance, Angle.ofDegrees(room.lean()), Length.ofInches(over));
+        Optional<Length> over = Double.isInfinite(room.lowest())
+                ? Optional.empty()
+                : Optional.of(Length.ofInches(Math.max(0, room.lowest())));
+        return new Standing(bend + 1, hook, stance, Angle.ofDegrees(room.lean()), over);
     }
 
     private Hindrance hindrance(int bend, Room floor) {

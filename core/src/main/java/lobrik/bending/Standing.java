@@ -1,5 +1,6 @@
 package lobrik.bending;
 
+import java.util.Optional;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.shop.HookSide;
@@ -9,6 +10,6 @@ import lobrik.shop.HookSide;
  *
  * @param bend its number, from the datum end
  * @param leverLean how far the lever leans sideways, past what is bent already; zero where it swings freely
- * @param overFloor the least that anything but the straight under the foot is over the floor meanwhile
+ * @param overFloor the least that anything bent is over the floor meanwhile; empty where nothing bent lies on the heel's side
  */
-public record Standing(int bend, HookSide hookTowards, Stance stance, Angle leverLean, Length overFloor) {}
+public record Standing(int bend, HookSide hookTowards, Stance stance, Angle leverLean, Optional<Length> overFloor) {}

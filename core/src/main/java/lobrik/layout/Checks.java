@@ -121,8 +121,8 @@ final class Checks {
      */
     private void spacing() {
         Length least = tooling.tool().minSpacing();
-        boolean byMarks = job.bend().kind().isSmall();
         for (int i = 1; i < layout.marks().size(); i++) {
+            boolean byMarks = isSmallOffset(i);
             Length between = byMarks
                     ? layout.marks()
                             .get(i)
@@ -143,6 +143,14 @@ final class Checks {
                 return;
             }
         }
+    }
+
+    /** Whether a bend and the one after it are a box offset, or that of a run. */
+    private boolean isSmallOffset(int bend) {
+        return job.bend()
+                .run()
+                .map(run -> run.shape().isBoxOffset(bend))
+                .orElseGet(() -> job.bend().kind().isSmall());
     }
 
     private void limits() {

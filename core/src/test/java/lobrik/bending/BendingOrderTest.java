@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Random;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxEnd;
 import lobrik.bend.Leg;
 import lobrik.bend.Placement;
 import lobrik.bend.Run;
@@ -165,5 +166,21 @@ class BendingOrderTest {
             // 60 in of leg from the outside of its back: all of it, less half the diameter at the corner.
             assertThat(hindrance.by().inches()).isCloseTo(60 - 0.922, within(0.5));
         });
+    }
+
+    /** As everybody bends it: its first bend, then its second, on the floor, though the hook holds the beginning of the first. */
+    @Test
+    void aBoxOffset_isBentOnTheFloor_oneBendAfterTheOther() {
+        Run run = new Run(
+                List.of(new Leg(in(28), Towards.UP, Length.ZERO), new Leg(in(40), Towards.RIGHT, Length.ZERO)),
+                Length.ZERO,
+                Length.ZERO,
+                Optional.of(new BoxEnd(in(0.5), Angle.ofDegrees(10), in(2.5), Towards.IN)),
+                Optional.of(new BoxEnd(in(0.5), Angle.ofDegrees(10), in(2.5), Towards.OUT)),
+                List.of(),
+                List.of());
+        BendingOrder.Found found = found(laidOut(run));
+        assertThat(found.steps()).extracting(Standing::stance).containsOnly(Stance.ON_THE_FLOOR);
+        assertThat(found.steps()).extracting(Standing::bend).startsWith(1, 2);
     }
 }

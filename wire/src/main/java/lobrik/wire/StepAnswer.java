@@ -46,15 +46,16 @@ public record StepAnswer(
      * How a hand bender stands while a bend is made.
      *
      * @param leverLeanDeg how far the lever leans sideways, past what is bent already; 0 where it swings freely
-     * @param overFloorIn the least that anything but the straight under the foot is over the floor
+     * @param overFloorIn the least that anything bent is over the floor; null where nothing bent comes near it
      */
-    public record StandingAnswer(Stance stance, double leverLeanDeg, double overFloorIn) {
+    public record StandingAnswer(
+            Stance stance, double leverLeanDeg, @Nullable Double overFloorIn) {
 
         static StandingAnswer of(Standing standing) {
             return new StandingAnswer(
                     standing.stance(),
                     standing.leverLean().degrees(),
-                    standing.overFloor().inches());
+                    standing.overFloor().map(Length::inches).orElse(null));
         }
     }
 
