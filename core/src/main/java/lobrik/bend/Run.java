@@ -102,6 +102,11 @@ public record Run(
         faults.refuseIfAny();
     }
 
+    /** Of legs alone, between ends that enter nothing. */
+    public static Run of(List<Leg> legs) {
+        return new Run(legs, Length.ZERO, Length.ZERO, Optional.empty(), Optional.empty(), List.of(), List.of());
+    }
+
     private static void requireLegs(Faults faults, List<Leg> legs) {
         if (legs.size() < 2 || legs.size() > MOST_LEGS) {
             faults.add(

@@ -58,8 +58,7 @@ public record Alternative(Of of, Bend bend, Tooling tooling, boolean isCurrent, 
      * @param degrees of all bends together
      * @param gap least gap to what it has to clear, where that is known
      * @param shrink one-sided
-     * @param pull how many times as hard wire is to pull as through a straight: {@code e^(µφ)}, φ all bends in radians. Formula
-     *     {@code capstan}, handbook 4, choosing the angle
+     * @param pull how many times as hard wire is to pull as through a straight
      * @param offLine how far the mark that suits the tape worst is from its nearest line
      * @param concerns codes of what should be thought about
      */
@@ -97,7 +96,7 @@ public record Alternative(Of of, Bend bend, Tooling tooling, boolean isCurrent, 
                     Review.cleared(layout, obstacle)
                             .map(each -> Clearance.of(piece, each).gap()),
                     layout.shrink(),
-                    Math.exp(friction * layout.totalBend().radians()),
+                    layout.pullFactor(friction),
                     offLine(layout),
                     List.copyOf(Review.concerns(layout, obstacle)));
         }

@@ -180,4 +180,14 @@ public record Layout(
         }
         return total;
     }
+
+    /**
+     * How many times as hard wire is to pull as through a straight: {@code e^(µφ)}, φ all bends in radians. Formula {@code capstan},
+     * handbook 4, choosing the angle.
+     *
+     * @param friction {@code µ} of wire in conduit
+     */
+    public double pullFactor(double friction) {
+        return Math.exp(friction * totalBend().radians());
+    }
 }

@@ -73,7 +73,6 @@ final class RunPlans {
     }
 
     private Plan plan() {
-        angles();
         NinetyPlans.gain(working, tooling);
         List<Stretch> stretches = shape.stretches();
         for (int i = 0; i < stretches.size(); i++) {
@@ -82,11 +81,12 @@ final class RunPlans {
         if (run.endOffset().isEmpty()) {
             legs.cut();
         }
+        angles();
         requireRoom();
         return new Plan(List.of(inOrder()), legs.shrunk(), targets(), working.done());
     }
 
-    /** What each bend is bent to follows from nothing that is asked of the whole run. */
+    /** What each bend is bent to follows from nothing that is asked of the whole run, whatever it follows from on its stretch. */
     private void angles() {
         for (int i = 0; i < angles.size(); i++) {
             working.bent(i + 1, 0, angles.get(i));
@@ -118,19 +118,11 @@ final class RunPlans {
             case RunShape.Part.OnLeg(int index, Saddle3 saddle) -> {
                 Working own = working.stretch(number, stretch.firstBend() - 1, legs.here(stretch.leg()));
                 saddle(own, number, stretch, located(index, () -> SaddlePlans.lay(own, saddle, job)));
-                sameAngles(stretch);
             }
             case RunShape.Part.OnLeg(int index, Saddle4 saddle) -> {
                 Working own = working.stretch(number, stretch.firstBend() - 1, legs.here(stretch.leg()));
                 saddle(own, number, stretch, located(index, () -> SaddlePlans.lay(own, toNearEdge(saddle), job)));
             }
-        }
-    }
-
-    /** A saddle says how its middle bend follows from the outer ones; in a run every angle is given. */
-    private void sameAngles(Stretch stretch) {
-        for (int bend = stretch.firstBend(); bend <= stretch.lastBend(); bend++) {
-            working.bent(bend, 0, angles.get(bend - 1));
         }
     }
 

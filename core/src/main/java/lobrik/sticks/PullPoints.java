@@ -44,9 +44,4 @@ public record PullPoints(Angle total, List<Integer> boxesOnLegs) {
         }
         return new PullPoints(total, boxes);
     }
-
-    /** {@code e^(µφ)}: how the pull of wire grows over all bends. The factor is that of {@code lobrik.layout.Alternative}, handbook 4. */
-    public double pullFactor(double friction) {
-        return Math.exp(friction * total.radians());
-    }
 }

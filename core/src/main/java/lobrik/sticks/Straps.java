@@ -5,7 +5,6 @@ import java.util.List;
 import lobrik.fault.Faults;
 import lobrik.measure.Length;
 import lobrik.shape.Piece;
-import lobrik.shape.Segment;
 
 /**
  * Where a run is fastened (handbook 4.9): so near to each fitting, and no further apart than what the centre's rules say. Distances are
@@ -62,28 +61,24 @@ public final class Straps {
     }
 
     private static Length beforeCurves(Piece run, Length place) {
-        Length at = Length.ZERO;
-        for (int i = 0; i < run.arcs().size(); i++) {
-            at = at.plus(run.straights().get(i).length());
-            Segment.Arc arc = run.arcs().get(i);
-            if (place.isMoreThan(at) && place.isLessThan(at.plus(arc.length()))) {
-                return at;
-            }
-            at = at.plus(arc.length());
-        }
-        return place;
+        return offCurves(run, place, false);
     }
 
     private static Length afterCurves(Piece run, Length place) {
-        Length at = Length.ZERO;
+        return offCurves(run, place, true).max(Length.ZERO);
+    }
+
+    /** The place itself, or the end of the curve that it is on. */
+    private static Length offCurves(Piece run, Length place, boolean after) {
+        Length start = Length.ZERO;
         for (int i = 0; i < run.arcs().size(); i++) {
-            at = at.plus(run.straights().get(i).length());
-            Segment.Arc arc = run.arcs().get(i);
-            if (place.isMoreThan(at) && place.isLessThan(at.plus(arc.length()))) {
-                return at.plus(arc.length());
+            start = start.plus(run.straights().get(i).length());
+            Length end = start.plus(run.arcs().get(i).length());
+            if (place.isMoreThan(start) && place.isLessThan(end)) {
+                return after ? end : start;
             }
-            at = at.plus(arc.length());
+            start = end;
         }
-        return place.max(Length.ZERO);
+        return place;
     }
 }

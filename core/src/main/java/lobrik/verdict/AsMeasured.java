@@ -7,13 +7,12 @@ import java.util.Map;
 import java.util.Optional;
 import lobrik.bend.Form;
 import lobrik.bend.InputId;
+import lobrik.bend.RunShape;
 import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
-import lobrik.feature.FeatureKind;
 import lobrik.fit.LeastSquares;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
-import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.Percentage;
@@ -110,29 +109,20 @@ public final class AsMeasured {
     private Angle[] turned() {
         Angle[] off = new Angle[bends];
         Arrays.fill(off, Angle.ZERO);
-        for (PlannedFeature feature : layout.features()) {
-            if (feature.id().kind() == FeatureKind.TURN
-                    && readings.get(feature.id()) instanceof Angle read
-                    && feature.predicted() instanceof Angle planned) {
-                // What lies beyond a wrong turn goes with it.
-                for (int bend = ninety(feature.id().number() + 1); bend < bends; bend++) {
-                    off[bend] = off[bend].plus(read.minus(planned).withinHalfTurn());
+        layout.job().bend().run().ifPresent(run -> {
+            List<RunShape.Stretch> ninetys = run.shape().ninetys();
+            for (int turn = 1; turn < ninetys.size(); turn++) {
+                if (readings.get(FeatureId.turn(turn)) instanceof Angle read) {
+                    Angle asked =
+                            ninetys.get(turn).roll().minus(ninetys.get(turn - 1).roll());
+                    // What lies beyond a wrong turn goes with it.
+                    for (int bend = ninetys.get(turn).firstBend() - 1; bend < bends; bend++) {
+                        off[bend] = off[bend].plus(read.minus(asked).withinHalfTurn());
+                    }
                 }
             }
-        }
+        });
         return off;
-    }
-
-    /** The bend that is this ninety of a run, from 0: nineties are all that turns are between. */
-    private int ninety(int number) {
-        int found = 0;
-        for (int bend = 0; bend < bends; bend++) {
-            found += layout.marks().get(bend).angle().equals(Angle.RIGHT) ? 1 : 0;
-            if (found == number) {
-                return bend;
-            }
-        }
-        return bends;
     }
 
     /** A dog leg is read without its side; it is drawn at the last bend, unless turns say where it is. */

@@ -140,17 +140,10 @@ class BendingOrderTest {
     /** A leg that hangs straight down beside the shoe would be in the ground; so the piece is bent the other way round. */
     @Test
     void aZInSpace_isBentInAnOrderInWhichNothingStrikesTheFloor_andTheWrongOrderIsRefused() {
-        Run run = new Run(
-                List.of(
-                        new Leg(in(20), Towards.UP, Length.ZERO),
-                        new Leg(in(52), Towards.RIGHT, Length.ZERO),
-                        new Leg(in(60), Towards.UP, Length.ZERO)),
-                Length.ZERO,
-                Length.ZERO,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of());
+        Run run = Run.of(List.of(
+                new Leg(in(20), Towards.UP, Length.ZERO),
+                new Leg(in(52), Towards.RIGHT, Length.ZERO),
+                new Leg(in(60), Towards.UP, Length.ZERO)));
         Layout layout = laidOut(run);
         BendingOrder.Found found = found(layout);
         assertThat(found.isFree()).isTrue();

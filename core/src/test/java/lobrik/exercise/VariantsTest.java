@@ -93,17 +93,10 @@ class VariantsTest {
             case OVER_BENT_90 ->
                 new OverBent90(inches(26), inches(3.5), Angle.ofDegrees(22.5), Optional.of(inches(30)));
             case RUN ->
-                new Run(
-                        List.of(
-                                new Leg(inches(30), Towards.UP, Length.ZERO),
-                                new Leg(inches(36), Towards.RIGHT, Length.ZERO),
-                                new Leg(inches(24), Towards.OUT, Length.ZERO)),
-                        Length.ZERO,
-                        Length.ZERO,
-                        Optional.empty(),
-                        Optional.empty(),
-                        List.of(),
-                        List.of());
+                Run.of(List.of(
+                        new Leg(inches(30), Towards.UP, Length.ZERO),
+                        new Leg(inches(36), Towards.RIGHT, Length.ZERO),
+                        new Leg(inches(24), Towards.OUT, Length.ZERO)));
         };
     }
 

@@ -21,14 +21,7 @@ import org.junit.jupiter.api.Test;
 class RunOrderTest {
 
     private static Run run(double first, double second, double third) {
-        return new Run(
-                List.of(leg(first, Towards.UP), leg(second, Towards.RIGHT), leg(third, Towards.OUT)),
-                Length.ZERO,
-                Length.ZERO,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of());
+        return Run.of(List.of(leg(first, Towards.UP), leg(second, Towards.RIGHT), leg(third, Towards.OUT)));
     }
 
     private static Leg leg(double length, Towards towards) {

@@ -173,7 +173,7 @@ class RunPropertiesTest {
     }
 
     private static Run run(List<Leg> legs) {
-        return new Run(legs, Length.ZERO, Length.ZERO, Optional.empty(), Optional.empty(), List.of(), List.of());
+        return Run.of(legs);
     }
 
     /** {@code ΣL − nG + Σσ}, with shrinks by the formula of offsets: an independent route to what is cut. */

@@ -45,7 +45,7 @@ class DivisionTest {
         for (int i = 0; i < lengths.length; i++) {
             legs.add(new Leg(in(lengths[i]), towards[i], Length.ZERO));
         }
-        return new Run(legs, Length.ZERO, Length.ZERO, Optional.empty(), Optional.empty(), List.of(), List.of());
+        return Run.of(legs);
     }
 
     @Test
@@ -172,7 +172,7 @@ class DivisionTest {
         assertThat(points.boxesOnLegs()).containsExactly(5);
         assertThat(PullPoints.of(run.shape(), Angle.ofDegrees(450)).boxesOnLegs())
                 .isEmpty();
-        assertThat(points.pullFactor(0.4)).isCloseTo(Math.exp(0.4 * 2.5 * Math.PI), within(1e-9));
+        assertThat(laidOut(run).pullFactor(0.4)).isCloseTo(Math.exp(0.4 * 2.5 * Math.PI), within(1e-9));
     }
 
     @Test

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Random;
 import java.util.TreeMap;
 import lobrik.bend.BendKind;
@@ -99,17 +98,10 @@ class AsMeasuredTest {
     /** Somebody bent the second ninety to the other side: the piece that is drawn goes where it really went. */
     @Test
     void aRunBentTheWrongWay_isFoundAsItWasBent() {
-        Run run = new Run(
-                List.of(
-                        new Leg(Length.ofInches(30), Towards.UP, Length.ZERO),
-                        new Leg(Length.ofInches(36), Towards.RIGHT, Length.ZERO),
-                        new Leg(Length.ofInches(24), Towards.OUT, Length.ZERO)),
-                Length.ZERO,
-                Length.ZERO,
-                Optional.empty(),
-                Optional.empty(),
-                List.of(),
-                List.of());
+        Run run = Run.of(List.of(
+                new Leg(Length.ofInches(30), Towards.UP, Length.ZERO),
+                new Leg(Length.ofInches(36), Towards.RIGHT, Length.ZERO),
+                new Leg(Length.ofInches(24), Towards.OUT, Length.ZERO)));
         Layout layout = Layout.of(new Job(run, Jobs.threeQuarters(), School.of(Method.EXACT, TapeDivision.SIXTEENTH)));
         List<BendMade> bends = layout.marks().stream()
                 .map(mark -> new BendMade(

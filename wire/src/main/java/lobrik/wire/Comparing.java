@@ -15,21 +15,13 @@ import org.jspecify.annotations.Nullable;
 final class Comparing {
 
     private static final int MOST_BENDERS = 20;
-    private static final double MOST_FRICTION = 2;
 
     private Comparing() {}
 
     static CompareAnswer compare(CompareRequest request) {
         Translation translation = new Translation();
         Optional<LayoutRequest> layout = translation.required("layout", request.layout());
-        double friction = Objects.requireNonNullElse(request.friction(), Alternatives.USUAL_FRICTION);
-        if (!(friction >= 0 && friction <= MOST_FRICTION)) {
-            translation.fault(
-                    FaultCode.OUT_OF_RANGE,
-                    "friction",
-                    "the friction is " + friction + "; it is from 0 to 2, and " + Alternatives.USUAL_FRICTION
-                            + " where nobody measured it");
-        }
+        double friction = translation.friction(request.friction());
         List<Tooling> others = benders(translation, Objects.requireNonNullElse(request.benders(), List.of()));
         Question question = Question.of(translation.finish(layout));
         List<Alternative> all = Alternatives.of(question.layout().job(), question.obstacle(), friction, others);

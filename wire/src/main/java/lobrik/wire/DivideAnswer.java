@@ -80,7 +80,7 @@ public record DivideAnswer(
                 straps.stream().map(Length::inches).toList(),
                 points.total().degrees(),
                 points.boxesOnLegs(),
-                points.pullFactor(friction));
+                layout.pullFactor(friction));
     }
 
     private static PieceAnswer piece(Layout layout, Division.Piece piece) {

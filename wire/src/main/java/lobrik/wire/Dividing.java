@@ -8,7 +8,6 @@ import lobrik.bend.Run;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
-import lobrik.layout.Alternatives;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
 import lobrik.sticks.CutList;
@@ -22,14 +21,13 @@ import org.jspecify.annotations.Nullable;
 final class Dividing {
 
     private static final int MOST_LEFT_OVERS = 200;
-    private static final double MOST_FRICTION = 2;
 
     private Dividing() {}
 
     static DivideAnswer divide(DivideRequest request) {
         Translation translation = new Translation();
         Optional<LayoutRequest> asked = translation.required("layout", request.layout());
-        double friction = friction(translation, request.friction());
+        double friction = translation.friction(request.friction());
         List<Length> leftOvers = leftOvers(translation, Objects.requireNonNullElse(request.leftOversIn(), List.of()));
         Optional<Length> kerf = translation.lengthOr("kerfIn", request.kerfIn(), Stock.USUAL_KERF);
         Optional<Length> fromArc =
@@ -53,15 +51,6 @@ final class Dividing {
                 Straps.of(layout.predicted(), translation.finish(rule)),
                 PullPoints.of(run.shape(), layout.job().school().limits().mostBends()),
                 friction);
-    }
-
-    private static double friction(Translation translation, @Nullable Double given) {
-        double friction = Objects.requireNonNullElse(given, Alternatives.USUAL_FRICTION);
-        if (!(friction >= 0 && friction <= MOST_FRICTION)) {
-            translation.fault(
-                    FaultCode.OUT_OF_RANGE, "friction", "the friction is " + friction + "; it is from 0 to 2");
-        }
-        return friction;
     }
 
     private static List<Length> leftOvers(Translation translation, List<@Nullable Double> given) {

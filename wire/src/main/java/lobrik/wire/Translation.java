@@ -2,6 +2,7 @@ package lobrik.wire;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
@@ -10,6 +11,7 @@ import lobrik.bend.Situation;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Refused;
+import lobrik.layout.Alternatives;
 import lobrik.layout.Job;
 import lobrik.layout.RunOrder;
 import lobrik.layout.School;
@@ -33,6 +35,8 @@ import org.jspecify.annotations.Nullable;
  * answer where its part of the request was bad; {@link #finish} then refuses with all faults.
  */
 final class Translation {
+
+    private static final double MOST_FRICTION = 2;
 
     private static final Length SIXTEENTH = Length.ofFraction(0, 1, 16);
 
@@ -127,6 +131,19 @@ final class Translation {
 
     Optional<Bend> bend(@Nullable BendInput bend, Function<Length, Length> leastGrip) {
         return required("bend", bend).flatMap(input -> new BendTranslation(this, leastGrip).of(input));
+    }
+
+    /** Of wire in conduit, {@code µ}. */
+    double friction(@Nullable Double given) {
+        double friction = Objects.requireNonNullElse(given, Alternatives.USUAL_FRICTION);
+        if (!(friction >= 0 && friction <= MOST_FRICTION)) {
+            fault(
+                    FaultCode.OUT_OF_RANGE,
+                    "friction",
+                    "the friction is " + friction + "; it is from 0 to 2, and " + Alternatives.USUAL_FRICTION
+                            + " where nobody measured it");
+        }
+        return friction;
     }
 
     int faultCount() {
