@@ -9,6 +9,7 @@ import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -299,5 +300,24 @@ class LibraryTest {
     void otherCentresAndStrangers_seeNothing(RunningServer.Address server) {
         assertThat(new Client(server).get("/api/library").status()).isEqualTo(401);
         assertThat(runa.get("/api/library/" + id()).status()).isEqualTo(404);
+    }
+
+    /** Runs can be laid out; until the screens have them, none is kept or given out that nobody could then open. */
+    @Test
+    void aRun_isNeitherKeptNorGivenOutYet_andThatIsSaid() {
+        String run = SampleExercises.definition(
+                "exact",
+                "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":30,\"towards\":\"up\"},"
+                        + "{\"lengthIn\":40,\"towards\":\"right\"}]}");
+        String exercise = SampleExercises.exercise("Round the corner", run, "");
+        String cohort = firstYear().at("/id").asString();
+        for (Answer answer : List.of(
+                save(id(), exercise, null),
+                runa.put(
+                        "/api/givings/" + id(),
+                        "{\"exercise\":" + exercise + ",\"giveTo\":{\"cohortId\":\"" + cohort + "\"}}"))) {
+            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(400);
+            assertThat(answer.body().toString()).contains("/definition/bend/kind", "not set as an exercise yet");
+        }
     }
 }
