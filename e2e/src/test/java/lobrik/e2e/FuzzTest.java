@@ -75,9 +75,16 @@ class FuzzTest {
                 System.out.println("Mutated calls: " + fared.calls() + " " + fared.statuses() + ", slowest "
                         + fared.slowestMs() + " ms: " + fared.slowest());
                 assertThat(fared.broken()).isEmpty();
-                // Most of them got past the edge: nobody was signed out, and what is asked for is there.
-                assertThat(fared.statuses().getOrDefault(200, 0)).isGreaterThan(fared.calls() / 10);
+                // Nobody was signed out for longer than until the next call.
+                assertThat(fared.statuses().getOrDefault(401, 0)).isLessThan(fared.calls() / 10);
             }
+            // What is asked for is there: about one call in seven is answered. The calls are drawn by lot, so that a
+            // bound
+            // near that would be missed by chance now and then; one in twenty is five standard deviations below.
+            assertThat(all.stream()
+                            .mapToInt(fared -> fared.statuses().getOrDefault(200, 0))
+                            .sum())
+                    .isGreaterThan(CALLS / 20);
             if (FULL) {
                 assertThat(after).isLessThan(before + before / 10);
             }
