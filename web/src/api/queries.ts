@@ -87,6 +87,16 @@ export function useForesight(request: LayoutRequest | undefined, tolerances: Sch
   });
 }
 
+/** How each bend of a layout is seen while it is made. */
+export function useBending(request: LayoutRequest | undefined) {
+  return useQuery<Schemas['ShownBendAnswer'][], Problem>({
+    queryKey: ['bending', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/bending', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 /** Why each number of a layout is what it is. */
 export function useWhy(request: LayoutRequest | undefined) {
   return useQuery<Schemas['ExplanationAnswer'][], Problem>({

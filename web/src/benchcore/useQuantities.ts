@@ -5,7 +5,7 @@ import { type BenchCore, useBenchCore } from './useBenchCore';
 /** A text in a field that takes a size. */
 export interface Typed {
   /** A distance may also be two readings of a tape. */
-  kind: 'length' | 'angle' | 'percentage' | 'distance';
+  kind: 'length' | 'signedLength' | 'angle' | 'percentage' | 'distance';
   text: string;
   bare: BareUnit;
 }

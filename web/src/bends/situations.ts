@@ -79,6 +79,17 @@ export const SITUATIONS: readonly SituationOffer[] = [
     box: 'start',
     sketch: { there: 'M62 12h-42v12h42 M8 34h16v6', conduit: 'M16 34V26L10 15Q7 8 15 8H62' },
   },
+  {
+    id: 'boxToBox',
+    texts: {
+      startInsertionIn: { in: '5/8', mm: '16' },
+      endInsertionIn: { in: '5/8', mm: '16' },
+    },
+    sketch: {
+      there: 'M2 26h10v11h-10z M52 3h10v11h-10z M26 2v27L8 39M26 29h36',
+      conduit: 'M12 31H38Q43 31 43 26V13Q43 8 48 8H52',
+    },
+  },
 ];
 
 export function situationOf(id: string): SituationOffer | undefined {

@@ -63,13 +63,15 @@ function StripDrawing({
   const tapeTop = top + tube + 5;
   const cut = plan.cutLengthIn ?? undefined;
   // Several rings: their flags make room for one another, and for the cut length at the end.
+  const end = width - (cut === undefined || width < NARROW_PX ? 2 : 132);
+  const flag = flagWidth(width, end - 2, plan.marks.length);
   const flags =
     plan.marks.length > 1
       ? spread(
           plan.marks.map((mark) => x(mark.positionIn)),
-          flagWidth(width),
-          flagWidth(width) / 2 + 2,
-          width - flagWidth(width) / 2 - (cut === undefined || width < NARROW_PX ? 2 : 132),
+          flag,
+          flag / 2 + 2,
+          end - flag / 2,
         )
       : undefined;
   const described = [
@@ -192,6 +194,7 @@ function StripDrawing({
           tube={tube}
           width={width}
           flagX={flags?.[i]}
+          flag={flag}
           onAsk={onAsk}
         />
       ))}

@@ -18,6 +18,7 @@ export function Ring({
   tube,
   width,
   flagX,
+  flag,
   onAsk,
 }: {
   mark: LayoutAnswer['marks'][number];
@@ -28,6 +29,8 @@ export function Ring({
   width: number;
   /** Middle of its flag, where several share the strip. */
   flagX: number | undefined;
+  /** How wide it may be. */
+  flag: number;
   onAsk?: ((about: string) => void) | undefined;
 }) {
   const display = useDisplayUnit();
@@ -37,6 +40,8 @@ export function Ring({
   const hook = hookWords(mark.hookTowards, tool);
   const on = onRing(mark.reference, tool);
   const brief = hook === undefined ? on : `${on} ${hook.sign}`;
+  // Where there is no room for figures, the number stands alone in the middle.
+  const number = flagX === undefined ? x : flag < FIGURE_PX ? flagX : flagX - flag / 2 + 14;
   const ask = () => onAsk?.(`mark${String(mark.number)}`);
   return (
     <g
@@ -85,20 +90,26 @@ export function Ring({
         <>
           {/* Beneath the figures, whose fractions hang low. */}
           <path
-            d={`M${String(flagX - flagWidth(width) / 2 + 14)} ${String(top - 28)} V${String(top - 19)} H${String(x)}`}
+            d={`M${String(number)} ${String(top - 28)} V${String(top - 19)} H${String(x)}`}
             fill="none"
             stroke="var(--color-base-content)"
             className="line-thin"
           />
-          <RingNumber x={flagX - flagWidth(width) / 2 + 14} y={top - 38} number={mark.number} />
-          <Label at={{ x: flagX - flagWidth(width) / 2 + 29, y: top - 38 }} size={narrow ? 17 : 27} anchor="start">
-            <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
-            {!narrow && (
-              <tspan fontSize={15} dx={7} fontWeight={500}>
-                {brief}
-              </tspan>
-            )}
-          </Label>
+          <RingNumber x={number} y={top - 38} number={mark.number} />
+          {flag >= FIGURE_PX && (
+            <Label at={{ x: number + 15, y: top - 38 }} size={narrow ? 17 : flag < WORDS_PX ? 23 : 27} anchor="start">
+              <FigureSpans parts={quantityParts(mark.positionIn, 'in', display)} />
+              {!narrow && (
+                <tspan fontSize={15} dx={flag < WORDS_PX ? 4 : 7} fontWeight={500}>
+                  {flag < WORDS_PX
+                    ? mark.reference === 'arrow'
+                      ? hook?.sign
+                      : `${mark.reference} ${hook?.sign ?? ''}`
+                    : brief}
+                </tspan>
+              )}
+            </Label>
+          )}
         </>
       )}
     </g>
@@ -124,9 +135,18 @@ function RingNumber({ x, y, number }: { x: number; y: number; number: number }) 
   );
 }
 
-/** Room for the flag of one of several rings. */
-export function flagWidth(width: number): number {
-  return width < NARROW_PX ? 84 : 196;
+/** A flag that is narrower has no room for words. */
+const WORDS_PX = 175;
+/** A flag that is narrower has no room for figures: they are told elsewhere. */
+const FIGURE_PX = 80;
+
+/**
+ * Room for the flag of one of several rings.
+ *
+ * @param room that all of them have together
+ */
+export function flagWidth(width: number, room: number, flags: number): number {
+  return Math.min(width < NARROW_PX ? 84 : 196, room / Math.max(1, flags));
 }
 
 /** The middle of a curve: as far to both sides. */

@@ -29,6 +29,8 @@ interface QuantityFieldProps {
   asked?: ReactNode;
   /** A field on the drawing is large and bare; in a list it has its label beside it. */
   place: 'drawing' | 'list';
+  /** On a drawing where many stand: not so large. */
+  small?: boolean;
   /** Keeps an on-screen keyboard away where the fraction pad is at hand. */
   padAtHand?: boolean;
 }
@@ -50,6 +52,7 @@ export function QuantityField({
   onTakeOff,
   asked,
   place,
+  small = false,
   padAtHand = false,
 }: QuantityFieldProps) {
   const id = useId();
@@ -72,13 +75,23 @@ export function QuantityField({
   const sum = / [-−–+] /.test(text);
   return (
     <div
-      className={large ? (sum ? 'w-[13rem]' : 'w-[8.4rem] max-sm:w-[6.6rem]') : sum ? 'col-span-full w-full' : 'w-full'}
+      className={
+        large
+          ? sum
+            ? 'w-[13rem]'
+            : small
+              ? 'w-[6.4rem]'
+              : 'w-[8.4rem] max-sm:w-[6.6rem]'
+          : sum
+            ? 'col-span-full w-full'
+            : 'w-full'
+      }
     >
       <div className={large ? '' : 'grid gap-0.5'}>
         <div className="flex items-end justify-between gap-1">
           <label
             htmlFor={id}
-            className={`text-sm leading-tight ${large ? 'mx-auto block w-fit bg-base-100 px-1 pb-1 text-center' : ''}`}
+            className={`text-sm leading-tight ${large ? `mx-auto block w-fit bg-base-100 px-1 text-center ${small ? '' : 'pb-1'}` : ''}`}
           >
             {label}
             {optional && !large && <span className="sr-only"> (may stay open)</span>}
@@ -99,7 +112,7 @@ export function QuantityField({
         <div
           className={`flex items-baseline rounded-field border-2 bg-base-100 px-2 focus-within:outline-3 focus-within:outline-info ${
             marked ? 'border-error' : 'border-base-content/60'
-          } ${large ? 'h-12 justify-center' : 'h-11'}`}
+          } ${large ? (small ? 'h-9 justify-center' : 'h-12 justify-center') : 'h-11'}`}
         >
           <input
             id={id}
@@ -120,7 +133,7 @@ export function QuantityField({
             aria-invalid={marked}
             aria-describedby={bad ? `${id}-problem` : undefined}
             className={`figures w-full min-w-0 self-center border-0 bg-transparent text-center outline-none ${
-              sum ? 'text-lg' : large ? 'text-[1.72rem]' : 'text-xl'
+              sum ? 'text-lg' : large && !small ? 'text-[1.72rem]' : 'text-xl'
             }`}
           />
           <span className="self-center pl-1 text-sm opacity-80" aria-hidden="true">

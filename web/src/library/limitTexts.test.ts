@@ -32,13 +32,13 @@ test('what is typed for marks is kept for all of them; the other side is the set
 
 test('rows are the kinds, and below them whatever else is said of one', () => {
   const names = (figures: typeof SITE) => weighedIn(figures).map(({ name }) => name);
-  expect(names(SITE).slice(0, 4)).toEqual(['Marks', 'Angles', 'Flattenings', 'Leg']);
+  expect(names(SITE).slice(0, 4)).toEqual(['Marks', 'Angles', 'Turns', 'Flattenings']);
   expect(names({ ...SITE, weights: { angle2: 3 }, limits: { mark7: { over: 1, under: 1 } } }).slice(0, 6)).toEqual([
     'Marks',
     'Mark 7',
     'Angles',
     'Angle 2',
+    'Turns',
     'Flattenings',
-    'Leg',
   ]);
 });

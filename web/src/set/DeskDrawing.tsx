@@ -1,11 +1,12 @@
 import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type InputField, kindOf } from '../bends/kinds';
+import { describedPiece } from '../drawing/describe';
 import { Elevation } from '../drawing/Elevation';
 import { Turned } from '../drawing/Turned';
 import { featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
-import { type DisplayUnit, quantityText, unitOfKind } from '../entry/figures';
+import { unitOfKind } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
@@ -56,7 +57,7 @@ export function DeskDrawing({ desk, diameter, shed }: { desk: Desk; diameter: nu
   }
   const description = stale
     ? `${bend.name}, as it was before. It cannot be laid out as it is set now.`
-    : describe(bend.name, plan, unit);
+    : describedPiece(bend.name, plan, unit);
   return (
     <div className="flex h-full flex-col">
       <div className="relative min-h-0 flex-1">
@@ -203,12 +204,4 @@ function MissTag({ miss }: { miss: Schemas['MissView'] | undefined }) {
 /** Whether an input that may be left open has a size, and so a place. */
 function isPlaced(plan: Schemas['LayoutAnswer'], name: string): boolean {
   return plan.dimensions.some(({ input }) => input === name);
-}
-
-function describe(name: string, plan: Schemas['LayoutAnswer'], unit: DisplayUnit): string {
-  const figures = plan.features.map(
-    ({ id, unit: of, target, predicted }) =>
-      `${featureName(id, plan.marks.length)}: asked ${quantityText(target, of, unit)}, the marks will give ${quantityText(predicted, of, unit, { lines: 32 })}`,
-  );
-  return `${name}. ${figures.join('. ')}.`;
 }

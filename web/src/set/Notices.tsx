@@ -24,7 +24,7 @@ export function Notices({ warnings, problem, onCure }: NoticesProps) {
         <div
           key={key}
           role={wrong ? 'alert' : 'status'}
-          className={`max-w-[34rem] min-w-[16rem] flex-1 rounded-field p-2 text-base leading-snug ${
+          className={`max-w-[34rem] min-w-[14rem] flex-1 rounded-field p-2 text-base leading-snug ${
             wrong ? 'border-2 border-error bg-base-100' : 'bg-warning text-warning-content'
           }`}
         >

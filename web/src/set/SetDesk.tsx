@@ -12,6 +12,8 @@ import { type Draft, firstDraft, opened, toolingOf, withKind, withSituation } fr
 import { DeskDrawing } from './DeskDrawing';
 import { fieldsOf } from './deskFields';
 import { GiveDesk } from './GiveDesk';
+import { isRun } from './run';
+import { RunDrawing } from './RunDrawing';
 import { SaveDialog } from './SaveDialog';
 import { SetPanel } from './SetPanel';
 import { SituationPicker } from './SituationPicker';
@@ -142,7 +144,11 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
         <>
           <div className="flex min-h-0 flex-1 max-lg:min-h-fit max-lg:flex-col">
             <div className="relative min-h-[18rem] min-w-0 flex-1 sm:min-h-[22rem]">
-              <DeskDrawing desk={desk} diameter={diameter} shed={shed} />
+              {isRun(draft) ? (
+                <RunDrawing desk={desk} diameter={diameter} />
+              ) : (
+                <DeskDrawing desk={desk} diameter={diameter} shed={shed} />
+              )}
             </div>
             <SetPanel shed={shed} desk={desk} fields={fieldsOf(desk)} asked={asked} onAsk={setAsked} />
           </div>

@@ -9,6 +9,8 @@ import { cured } from './deskFields';
 import { Fittings } from './Fittings';
 import { Select } from '../frame/Select';
 import { FilesMenu } from './FilesMenu';
+import { isRun } from './run';
+import { RunInputs } from './RunInputs';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
@@ -118,25 +120,29 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           }}
         />
       )}
-      <div className={`grid items-start gap-x-2 gap-y-1.5 ${inputs.length > 4 ? 'grid-cols-3' : 'grid-cols-2'}`}>
-        {inputs.map(({ name, kind }) => {
-          const field = fields.get(name);
-          return field === undefined ? null : (
-            <QuantityField
-              key={name}
-              {...field}
-              {...(kind === 'length' && name !== 'insertionIn'
-                ? {
-                    onTakeOff: () => {
-                      setTakingOff(name);
-                    },
-                  }
-                : {})}
-              place="list"
-            />
-          );
-        })}
-      </div>
+      {isRun(draft) ? (
+        <RunInputs desk={desk} fields={fields} />
+      ) : (
+        <div className={`grid items-start gap-x-2 gap-y-1.5 ${inputs.length > 4 ? 'grid-cols-3' : 'grid-cols-2'}`}>
+          {inputs.map(({ name, kind }) => {
+            const field = fields.get(name);
+            return field === undefined ? null : (
+              <QuantityField
+                key={name}
+                {...field}
+                {...(kind === 'length' && name !== 'insertionIn'
+                  ? {
+                      onTakeOff: () => {
+                        setTakingOff(name);
+                      },
+                    }
+                  : {})}
+                place="list"
+              />
+            );
+          })}
+        </div>
+      )}
       <div className="grid grid-cols-2 gap-x-2 gap-y-1.5">
         {choices.map(({ name, label, options }) => (
           <Select
@@ -163,7 +169,7 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
             }}
           />
         )}
-        <Fittings desk={desk} />
+        {!isRun(draft) && <Fittings desk={desk} />}
         <Select
           label="Method"
           options={METHODS.filter(({ value }) => value !== 'chart' || kindOf(draft.kind).charted)}

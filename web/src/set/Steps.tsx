@@ -46,7 +46,16 @@ function ReadyMade({ plan }: { plan: LayoutAnswer }) {
 }
 
 /** One bend: what is set where, what is done before, and how far to go. */
-export function StepWords({ step, plan }: { step: Schemas['StepAnswer']; plan: LayoutAnswer }) {
+export function StepWords({
+  step,
+  plan,
+  shown = false,
+}: {
+  step: Schemas['StepAnswer'];
+  plan: LayoutAnswer;
+  /** The turn is shown and said beside it. */
+  shown?: boolean;
+}) {
   const hook = hookWords(step.hookTowards, plan.tool);
   return (
     <div>
@@ -68,7 +77,7 @@ export function StepWords({ step, plan }: { step: Schemas['StepAnswer']; plan: L
         </p>
       )}
       {step.endForEnd && <p>⇄ First take it out and turn it end for end</p>}
-      {Math.abs(step.turnDeg) > 1e-6 && (
+      {!shown && Math.abs(step.turnDeg) > 1e-6 && (
         <p>
           ↻ Turn the conduit <Figure value={Math.abs(step.turnDeg)} unit="deg" />
           {Math.abs(step.turnDeg) < 179.99 &&

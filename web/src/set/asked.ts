@@ -1,16 +1,21 @@
 import type { LayoutRequest } from '../api/queries';
 import type { Schemas } from '../api/client';
 import { type BendInput, type End, kindOf } from '../bends/kinds';
-import { chosen, type Draft, inputsOf, methodOf, type Sizes, toolingOf } from './draft';
+import { writtenParts } from '../bends/parts';
+import { chosen, type Draft, inputsOf, isTooShort, methodOf, type Sizes, toolingOf } from './draft';
 import { endsOf } from './fittings';
+import { isRun, writtenRoom } from './run';
 
 /** The question to the core, once everything that must be a size is one. */
 export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes): LayoutRequest | undefined {
   const tooling = toolingOf(shed, draft);
   const { kind, inputs, choices } = kindOf(draft.kind);
   const open = inputsOf(draft).filter(({ name }) => sizes[name] === undefined);
+  const room = isRun(draft) ? writtenRoom(draft, sizes) : [];
   if (
     tooling === undefined ||
+    room === undefined ||
+    isTooShort(draft) ||
     open.some(({ name, optional }) => optional !== true || (draft.texts[name] ?? '').trim() !== '')
   ) {
     return undefined;
@@ -19,6 +24,12 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
     kind,
     ...Object.fromEntries(inputs.map(({ name }) => [name, sizes[name] ?? null])),
     ...Object.fromEntries(choices.map(({ name, options }) => [name, chosen(draft, name, options)])),
+    ...writtenParts(
+      kind,
+      draft.parts,
+      (path) => sizes[path],
+      (path, options) => draft.choices[path] ?? options[0]?.value ?? '',
+    ),
   };
   const request: LayoutRequest = {
     method: methodOf(draft),
@@ -28,7 +39,7 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
     // Inputs and choices of a kind are those of its record in the interface; the table is held to it by a test.
     bend: bend as BendInput,
   };
-  if (draft.situation === '' && draft.fitted === 'none') {
+  if (draft.situation === '' && draft.fitted === 'none' && room.length === 0) {
     return request;
   }
   const insertionAt = (end: End) => (endsOf(draft.fitted).includes(end) ? (sizes.insertionIn ?? null) : null);
@@ -40,6 +51,7 @@ export function layoutRequest(shed: Schemas['Shed'], draft: Draft, sizes: Sizes)
       insertionIn: null,
       startInsertionIn: insertionAt('start'),
       endInsertionIn: insertionAt('end'),
+      ...(room.length === 0 ? {} : { room }),
     },
   };
 }
@@ -52,7 +64,7 @@ export function exerciseOf(
   variation: Schemas['VariationInput'] | undefined,
 ): Schemas['ExerciseInput'] {
   const tooling = toolingOf(shed, draft);
-  const texts = kindOf(draft.kind).inputs.flatMap(({ name }) => {
+  const texts = inputsOf({ ...draft, fitted: 'none' }).flatMap(({ name }) => {
     const text = (draft.texts[name] ?? '').trim();
     return text === '' ? [] : [[name, text] as const];
   });

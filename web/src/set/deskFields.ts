@@ -48,7 +48,7 @@ function sizeText(size: number, kind: QuantityKind, unit: DisplayUnit): string {
 
 /** The draft with a cure applied: an input's size, or one of the choices. */
 export function cured(draft: Draft, cure: Schemas['CureAnswer'], sizes: Sizes): Draft {
-  const name = cure.pointer.split('/').at(-1) ?? '';
+  const name = cure.pointer.replace(/^\/bend\//, '');
   if (cure.pointer === '/method') {
     return { ...draft, methodFree: false, method: cure.option === 'exact' ? 'exact' : 'chart' };
   }

@@ -1,8 +1,10 @@
 import type { Schemas } from '../api/client';
 import { INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
+import { type Parts, readParts } from '../bends/parts';
 import { situationOf } from '../bends/situations';
 import { type DisplayUnit, exactText, type QuantityKind } from '../entry/figures';
 import { asSum, type Fitted, resummed, withFittings } from './fittings';
+import { isRun, partInputs, roomInUnit, roomOf, type Thing } from './run';
 
 /** What is being set, as typed and chosen. Nothing here calculates: the server's core lays it out. */
 type Situation = Schemas['SituationAnswer'];
@@ -25,6 +27,10 @@ export interface Draft {
   toWholeInch?: boolean;
   /** What was chosen, by the choice's name. */
   choices: Readonly<Record<string, string>>;
+  /** The parts that a run has, by group; their texts and choices go by their paths. */
+  parts: Parts;
+  /** What stands in the room of a run. */
+  room: readonly Thing[];
   method: 'chart' | 'exact';
   divisionIn: number;
   /** Empty for conduit and bender that came with the exercise and are not in the shed. */
@@ -91,6 +97,8 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       unit,
       texts: {},
       choices: {},
+      parts: {},
+      room: [],
       method: 'chart',
       divisionIn: unit === 'mm' ? 1 / 25.4 : 1 / 16,
       conduitId: conduit?.id ?? '',
@@ -172,6 +180,11 @@ export function opened(
   const typed = sameUnit ? (entered?.texts ?? {}) : {};
   const text = (name: string, of: QuantityKind, value: unknown) =>
     typed[name] ?? (typeof value === 'number' ? (of === 'length' ? exactText(value, unit) : String(value)) : '');
+  const read = readParts(kind, bend);
+  const partTexts = [...read.sizes].map(([path, size]) => [
+    path,
+    text(path, path.endsWith('Deg') ? 'angle' : 'length', size),
+  ]);
   const conduit = shed.conduits.find(({ label }) => label === exercise.conduitLabel);
   const bender = bendersFor(shed, conduit?.id ?? '').find(({ label }) => label === exercise.benderLabel);
   const known = bender !== undefined && sameFigures(bender.figures, definition?.bender ?? {});
@@ -185,11 +198,17 @@ export function opened(
     fitted: fittedOf(definition?.place),
     texts: {
       ...Object.fromEntries(inputs.map((input) => [input.name, text(input.name, input.kind, bend[input.name])])),
+      ...Object.fromEntries(partTexts),
       insertionIn: text('insertionIn', 'length', insertionOf(definition?.place)) || INSERTION.first[unit],
     },
-    choices: Object.fromEntries(
-      choices.flatMap(({ name }) => (typeof bend[name] === 'string' ? [[name, bend[name]]] : [])),
-    ),
+    choices: {
+      ...Object.fromEntries(
+        choices.flatMap(({ name }) => (typeof bend[name] === 'string' ? [[name, bend[name]]] : [])),
+      ),
+      ...read.choices,
+    },
+    parts: read.parts,
+    room: roomOf(definition?.place?.room ?? [], unit),
     method: definition?.method ?? 'chart',
     divisionIn: definition?.tapeDivisionIn ?? start.divisionIn,
     conduitId: known ? (conduit?.id ?? '') : '',
@@ -256,7 +275,7 @@ export function inUnit(draft: Draft, unit: DisplayUnit, sizes: Sizes): Draft {
       texts[name] = asSum(draft, name, size, sizes, (length) => exactText(length, unit));
     }
   }
-  const converted = { ...draft, unit, texts };
+  const converted = { ...draft, unit, texts, room: roomInUnit(draft.room, unit, sizes) };
   return sizes.insertionIn === undefined ? converted : resummed(converted, sizes.insertionIn);
 }
 
@@ -275,8 +294,13 @@ export function toolingOf(shed: Schemas['Shed'], draft: Draft): Brought | undefi
 
 /** The inputs of a draft's kind, and how deep an end goes into its fitting where there is one. */
 export function inputsOf(draft: Draft): readonly InputField[] {
-  const { inputs } = kindOf(draft.kind);
+  const inputs = [...kindOf(draft.kind).inputs, ...partInputs(draft)];
   return draft.fitted === 'none' ? inputs : [...inputs, INSERTION];
+}
+
+/** Whether there is less of it than can be laid out: a run has two legs at least. */
+export function isTooShort(draft: Draft): boolean {
+  return isRun(draft) && (draft.parts.legs ?? []).length < 2;
 }
 
 /** What must be a size before anything can be laid out, and is left empty. */

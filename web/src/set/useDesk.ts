@@ -4,8 +4,9 @@ import { type LayoutAnswer, type LayoutRequest, useForesight, useLayout } from '
 import { useQuantities } from '../benchcore/useQuantities';
 import { useDisplayUnit } from '../frame/signedIn';
 import { layoutRequest, tolerancesOf } from './asked';
-import { bendersFor, type Draft, inputsOf, inUnit, missingFrom, type Sizes } from './draft';
+import { bendersFor, type Draft, inputsOf, inUnit, isTooShort, missingFrom, type Sizes } from './draft';
 import { amended, begin, changed, type History, redone, undone } from './history';
+import { fieldsOfThing, isRun, thingPath } from './run';
 import { useLastGood } from './useLastGood';
 
 /** What is on the desk, and what the core says of it. */
@@ -89,7 +90,10 @@ export function useDesk(shed: Schemas['Shed'], first: () => Draft): Desk {
     foresight: foresight.data,
     isCurrent: request !== undefined && layout.data !== undefined,
     isRefused:
-      layout.error !== null || missingFrom(draft).length > 0 || Object.values(problems).some((each) => each !== null),
+      layout.error !== null ||
+      isTooShort(draft) ||
+      missingFrom(draft).length > 0 ||
+      Object.values(problems).some((each) => each !== null),
   };
 }
 
@@ -132,16 +136,23 @@ function useUndoKeys(undo: () => void, redo: () => void): void {
 
 /** What the inputs of the draft are as sizes, and why some are none. */
 function useSizes(draft: Draft): Pick<Desk, 'sizes' | 'problems'> {
-  const inputs = inputsOf(draft);
-  const read = useQuantities(
-    inputs.map(({ name, kind }) => ({
-      kind: kind === 'angle' ? 'angle' : 'distance',
+  const typed = [
+    ...inputsOf(draft).map(({ name, kind }) => ({
+      name,
+      kind: kind === 'angle' ? ('angle' as const) : ('distance' as const),
       text: draft.texts[name] ?? '',
-      bare: draft.unit,
     })),
-  );
+    ...(isRun(draft) ? draft.room : []).flatMap(({ kind, texts }, i) =>
+      fieldsOfThing(kind).map(({ name, signed }) => ({
+        name: thingPath(i, name),
+        kind: signed ? ('signedLength' as const) : ('length' as const),
+        text: texts[name] ?? '',
+      })),
+    ),
+  ];
+  const read = useQuantities(typed.map(({ kind, text }) => ({ kind, text, bare: draft.unit })));
   return {
-    sizes: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.value])),
-    problems: Object.fromEntries(inputs.map(({ name }, i) => [name, read[i]?.problem ?? null])),
+    sizes: Object.fromEntries(typed.map(({ name }, i) => [name, read[i]?.value])),
+    problems: Object.fromEntries(typed.map(({ name }, i) => [name, read[i]?.problem ?? null])),
   };
 }

@@ -31,15 +31,6 @@ public enum BendKind {
         return id;
     }
 
-    /** Whether it is set, measured and followed on the screens; the calculation interface has it in any case. */
-    public boolean isOnScreens() {
-        return switch (this) {
-            case STUB_90, BACK_TO_BACK_90, BOX_OFFSET, OFFSET, ROLLING_OFFSET, KICK, SADDLE_3, SADDLE_4, OVER_BENT_90 ->
-                true;
-            case RUN -> false;
-        };
-    }
-
     /** Whether it is so small that its rise is held to half of the tolerance (handbook 7). */
     public boolean isSmall() {
         return switch (this) {

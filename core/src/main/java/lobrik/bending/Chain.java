@@ -14,10 +14,20 @@ import lobrik.shop.Tooling;
  */
 record Chain(double first, List<Point> points) {
 
-    /** Points on a straight are looked at this far apart, inches. */
-    private static final double APART = 3;
+    /**
+     * How closely points lie.
+     *
+     * @param apart on a straight, inches
+     * @param onArc how many parts each curve is in
+     */
+    record Fineness(double apart, int onArc) {
 
-    private static final int ON_ARC = 4;
+        /** So that nothing that stands in the way is overlooked. */
+        static final Fineness LOOKED_AT = new Fineness(3, 4);
+
+        /** So that it looks round; a straight is its ends. */
+        static final Fineness DRAWN = new Fineness(Double.POSITIVE_INFINITY, 8);
+    }
 
     /** A place of the centreline. */
     record Point(double x, double y, double z) {}
@@ -33,8 +43,9 @@ record Chain(double first, List<Point> points) {
      * @param far whether towards the far end
      * @param made the bends that are made, by a bit for each number; those on the other side do not matter
      */
-    static Chain of(Tooling tooling, double length, List<BendMade> bends, int bend, boolean far, int made) {
-        return new Walk(tooling, length, bends, bend, far).go(made);
+    static Chain of(
+            Tooling tooling, double length, List<BendMade> bends, int bend, boolean far, int made, Fineness fineness) {
+        return new Walk(tooling, length, bends, bend, far, fineness).go(made);
     }
 
     /** Goes outwards with a frame that is carried along without twist. */
@@ -45,18 +56,20 @@ record Chain(double first, List<Point> points) {
         private final List<BendMade> bends;
         private final int bend;
         private final boolean far;
+        private final Fineness fineness;
         private final List<Point> points = new ArrayList<>();
         private final double[] at = {0, 0, 0};
         private double[] along = {1, 0, 0};
         private double[] up = {0, 1, 0};
         private double first = -1;
 
-        Walk(Tooling tooling, double length, List<BendMade> bends, int bend, boolean far) {
+        Walk(Tooling tooling, double length, List<BendMade> bends, int bend, boolean far, Fineness fineness) {
             this.tooling = tooling;
             this.length = length;
             this.bends = bends;
             this.bend = bend;
             this.far = far;
+            this.fineness = fineness;
         }
 
         Chain go(int made) {
@@ -84,7 +97,7 @@ record Chain(double first, List<Point> points) {
 
         /** The straight beside the shoe is where it has to be; of others there are points. */
         private void straight(double inches) {
-            int parts = first < 0 ? 1 : Math.max(1, (int) Math.ceil(inches / APART));
+            int parts = first < 0 ? 1 : Math.max(1, (int) Math.ceil(inches / fineness.apart()));
             for (int part = 0; part < parts; part++) {
                 for (int axis = 0; axis < 3; axis++) {
                     at[axis] += along[axis] * inches / parts;
@@ -106,8 +119,8 @@ record Chain(double first, List<Point> points) {
             double radius = tooling.tool().radius().inches();
             double theta = made.angle().radians();
             double[] from = at.clone();
-            for (int part = 1; part <= ON_ARC; part++) {
-                double turned = theta * part / ON_ARC;
+            for (int part = 1; part <= fineness.onArc(); part++) {
+                double turned = theta * part / fineness.onArc();
                 double[] moved = sum(along, radius * Math.sin(turned), normal, radius * (1 - Math.cos(turned)));
                 for (int axis = 0; axis < 3; axis++) {
                     at[axis] = from[axis] + moved[axis];

@@ -129,7 +129,7 @@ final class InTheShoe {
         }
         Chain known = chains[side][there];
         if (known == null) {
-            known = Chain.of(tooling, length, bends, bend, far, made);
+            known = Chain.of(tooling, length, bends, bend, far, made, Chain.Fineness.LOOKED_AT);
             chains[side][there] = known;
         }
         return known;

@@ -192,11 +192,6 @@ public enum FeatureKind {
         return this == TAIL_LIFT || isReach();
     }
 
-    /** Whether only runs have it. */
-    public boolean isOfRuns() {
-        return this == TURN || this == START_RISE || this == END_RISE || isReach();
-    }
-
     /** Whether it says where the far end of a run is. */
     public boolean isReach() {
         return this == REACH_RIGHT || this == REACH_UP || this == REACH_OUT;

@@ -22,9 +22,6 @@ import lobrik.shop.Tooling;
 /** What can be bent but should be thought about (handbook 4, checks of a layout). Faults here have no cures yet. */
 final class Checks {
 
-    /** Conduit may lie on what it passes, and rounded marks may be half a line low: only more than this is touched. */
-    private static final Length TOUCHING = Length.ofFraction(0, -1, 32);
-
     private final Layout layout;
     private final Job job;
     private final Tooling tooling;
@@ -177,11 +174,12 @@ final class Checks {
     }
 
     private void obstacle(Clearance clearance) {
-        if (clearance.gap().isLessThan(TOUCHING)) {
+        if (clearance.isTouched()) {
             warnings.add(
                     FaultCode.OBSTACLE_TOUCHED,
-                    "bend/clearanceIn",
-                    "the conduit would run " + clearance.gap().abs().inWords() + " into what it has to clear",
+                    clearance.from().input(),
+                    "the conduit would run " + clearance.gap().abs().inWords() + " into "
+                            + clearance.from().words(),
                     new Figure("gap", clearance.gap()));
         }
     }

@@ -70,7 +70,7 @@ final class Cures {
         Cures cures = new Cures(job, fault.code() == FaultCode.BEND_BLOCKED, works);
         List<Cure> found = new ArrayList<>(cures.placements());
         found.addAll(cures.otherWays(fault.code()));
-        Set<Role> roles = roles(fault.code());
+        Set<Role> roles = isOfTheRoom(fault) ? EnumSet.of(Role.SIZE) : roles(fault.code());
         for (Lever lever : levers(job, fault)) {
             if (roles.contains(lever.role())) {
                 cures.onALine(lever).or(() -> cures.nearest(lever)).ifPresent(found::add);
@@ -79,9 +79,21 @@ final class Cures {
         return List.copyOf(found.subList(0, Math.min(MOST_CURES, found.size())));
     }
 
+    private static boolean isOfALeg(Lever lever) {
+        return lever.input().startsWith("bend/legs/");
+    }
+
+    /** What stands in the room stays where it is: the legs go round it. */
+    private static boolean isOfTheRoom(Fault fault) {
+        return fault.code() == FaultCode.OBSTACLE_TOUCHED && fault.input().startsWith("place/");
+    }
+
     /** Of a bend that is blocked, the legs beside it: to look for an order takes its time. */
     private static List<Lever> levers(Job job, Fault fault) {
         List<Lever> all = Lever.of(job.bend());
+        if (isOfTheRoom(fault)) {
+            return all.stream().filter(Cures::isOfALeg).toList();
+        }
         if (fault.code() != FaultCode.BEND_BLOCKED) {
             return all;
         }

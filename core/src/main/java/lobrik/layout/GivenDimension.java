@@ -31,7 +31,7 @@ import lobrik.shape.Vector3;
 public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to) {
 
     /** All given sizes of a laid out bend that have a place on its elevation. */
-    static List<GivenDimension> of(Layout layout, Optional<Obstacle> asked) {
+    static List<GivenDimension> of(Layout layout, Optional<Obstacle.OnSurface> asked) {
         List<GivenDimension> places = new ArrayList<>();
         for (Input input : Input.of(layout.job().bend())) {
             onObstacle(layout, input, asked)
@@ -66,7 +66,7 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     }
 
     /** What an obstacle's own size is, is drawn on it; the conduit passes at a distance, its clearance. */
-    private static Optional<GivenDimension> onObstacle(Layout layout, Input input, Optional<Obstacle> asked) {
+    private static Optional<GivenDimension> onObstacle(Layout layout, Input input, Optional<Obstacle.OnSurface> asked) {
         if (asked.isEmpty() || !(input.current() instanceof Length size)) {
             return Optional.empty();
         }
@@ -140,7 +140,7 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     /** What an obstacle takes of the run, inches. */
     private record Span(double from, double width, double height) {
 
-        static Span of(Obstacle obstacle) {
+        static Span of(Obstacle.OnSurface obstacle) {
             return switch (obstacle) {
                 case Obstacle.Round round ->
                     new Span(

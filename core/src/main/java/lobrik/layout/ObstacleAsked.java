@@ -23,7 +23,7 @@ final class ObstacleAsked {
     private ObstacleAsked() {}
 
     /** The obstacle of a laid out bend; none where it only changes the conduit's direction or surface. */
-    static Optional<Obstacle> of(Layout layout) {
+    static Optional<Obstacle.OnSurface> of(Layout layout) {
         Bend bend = layout.job().bend();
         return switch (bend) {
             case Stub90 _, BackToBack90 _, BoxOffset _, RollingOffset _, Kick _, OverBent90 _, Run _ ->

@@ -23,8 +23,7 @@ public record Family(BendKind bend, ToolKind tool) implements Comparable<Family>
             Comparator.comparing(Family::tool).thenComparing(Family::bend);
 
     private static final List<Family> ALL = Stream.of(ToolKind.values())
-            .flatMap(tool ->
-                    Stream.of(BendKind.values()).filter(BendKind::isOnScreens).map(bend -> new Family(bend, tool)))
+            .flatMap(tool -> Stream.of(BendKind.values()).map(bend -> new Family(bend, tool)))
             .toList();
 
     private static final Map<String, Family> BY_ID =

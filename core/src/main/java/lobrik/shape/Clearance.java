@@ -1,5 +1,7 @@
 package lobrik.shape;
 
+import java.util.Comparator;
+import java.util.List;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 
@@ -8,8 +10,9 @@ import lobrik.measure.Length;
  *
  * @param gap between the conduit's outside and the obstacle; negative where the conduit would have to pass through it
  * @param at where on the straight conduit, from the datum end
+ * @param from what it is the gap to
  */
-public record Clearance(Length gap, Length at) {
+public record Clearance(Length gap, Length at, Obstacle.Called from) {
 
     /** Enough that between two samples of an arc there is at most one place of least distance. */
     private static final double STEP_RADIANS = Math.toRadians(3);
@@ -22,23 +25,40 @@ public record Clearance(Length gap, Length at) {
     /**
      * Measures the gap.
      *
-     * <p>On a straight the distance to a convex obstacle has one least place; arcs are sampled finely first. The obstacle
-     * reaches without end to both sides, so only x and y count. Formula {@code least-gap}, handbook 4 (checks): least
+     * <p>On a straight the distance to a convex obstacle has one least place; arcs are sampled finely first. Formula {@code least-gap}, handbook 4 (checks): least
      * centreline distance less {@code d/2}.
      */
     public static Clearance of(Piece piece, Obstacle obstacle) {
-        return new Search(piece, obstacle).run();
+        return each(piece, obstacle).stream()
+                .min(Comparator.comparing(Clearance::spare))
+                .orElseThrow();
+    }
+
+    /** The gap to each of what is to be cleared, in its order. */
+    public static List<Clearance> each(Piece piece, Obstacle obstacle) {
+        return obstacle.parts().stream()
+                .map(part -> new Search(piece, part).run())
+                .toList();
+    }
+
+    /** Whether more is touched than rounded marks and walls that are not true account for. */
+    public boolean isTouched() {
+        return spare().isNegative();
+    }
+
+    private Length spare() {
+        return gap.minus(from.touching());
     }
 
     private static final class Search {
 
         private final Piece piece;
-        private final Obstacle obstacle;
+        private final Obstacle.Part obstacle;
         private final double half;
         private double least = Double.POSITIVE_INFINITY;
         private double leastAt;
 
-        private Search(Piece piece, Obstacle obstacle) {
+        private Search(Piece piece, Obstacle.Part obstacle) {
             this.piece = piece;
             this.obstacle = obstacle;
             this.half = piece.tooling().conduit().outsideDiameter().inches() / 2;
@@ -54,7 +74,7 @@ public record Clearance(Length gap, Length at) {
                     from = search(arc, steps(arc.angle()), from);
                 }
             }
-            return new Clearance(Length.ofInches(least - half), Length.ofInches(leastAt));
+            return new Clearance(Length.ofInches(least - half), Length.ofInches(leastAt), obstacle.called());
         }
 
         private static int steps(Angle angle) {
@@ -112,10 +132,9 @@ public record Clearance(Length gap, Length at) {
             }
         }
 
-        /** From the centreline to the obstacle; the surface lies {@code d/2} below the datum leg's centreline. */
+        /** From the centreline to the obstacle. */
         private double distance(Segment segment, double part) {
-            Vector3 point = segment.at(part).origin();
-            return obstacle.distance(point.x(), point.y() + half);
+            return obstacle.distance(segment.at(part).origin(), half);
         }
     }
 }

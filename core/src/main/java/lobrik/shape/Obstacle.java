@@ -1,5 +1,7 @@
 package lobrik.shape;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
@@ -16,10 +18,7 @@ import lobrik.bend.Stub90;
 import lobrik.fault.Faults;
 import lobrik.measure.Length;
 
-/**
- * Something that stands on the surface on which the datum leg lies. It reaches without end to both sides of the bending
- * plane, as a duct or a pipe across the run does. Positions run along the datum leg from the datum end face.
- */
+/** What a piece has to clear. */
 public sealed interface Obstacle {
 
     /** What a situation puts before a bend, where the bend's own inputs do not say it: a column is round. */
@@ -50,20 +49,113 @@ public sealed interface Obstacle {
     /** Longest that anything in a bending exercise is: 100 ft. */
     Length LARGEST = Length.ofInches(1200);
 
+    /** Each by itself. */
+    List<Part> parts();
+
+    /** One of several things to clear: a convex body. */
+    interface Part {
+
+        /**
+         * Signed distance of a point of the conduit's axis, inches: negative inside.
+         *
+         * @param point in the piece's frame
+         * @param half the conduit's diameter, by which its axis is over the surface that it lies on
+         */
+        double distance(Vector3 point, double half);
+
+        /** Its name. */
+        Called called();
+    }
+
     /**
-     * Signed distance of a point to the obstacle, inches: negative inside.
+     * What is in the way, by its name.
      *
-     * @param x along the datum leg, inches
-     * @param y over the surface, inches
+     * @param input that says where or how large it is
+     * @param words in a sentence
+     * @param touching by how much conduit may seem to run into it
      */
-    double distance(double x, double y);
+    record Called(String input, String words, Length touching) {}
+
+    /**
+     * Something that stands on the surface on which the datum leg lies. It reaches without end to both sides of the bending
+     * plane, as a duct or a pipe across the run does. Positions run along the datum leg from the datum end face.
+     */
+    sealed interface OnSurface extends Obstacle, Part {
+
+        /** Conduit may lie on what it passes, and rounded marks may be half a line low: only more than this is touched. */
+        Length TOUCHING = Length.ofFraction(0, -1, 32);
+
+        /**
+         * Signed distance of a point to the obstacle, inches: negative inside.
+         *
+         * @param x along the datum leg, inches
+         * @param y over the surface, inches
+         */
+        double distance(double x, double y);
+
+        @Override
+        default double distance(Vector3 point, double half) {
+            return distance(point.x(), point.y() + half);
+        }
+
+        @Override
+        default Called called() {
+            return new Called("bend/clearanceIn", "what it has to clear", TOUCHING);
+        }
+
+        @Override
+        default List<Part> parts() {
+            return List.of(this);
+        }
+    }
+
+    /**
+     * What stands in the room through which a run goes.
+     *
+     * @param room in the frame of the run's piece
+     * @param solids in the order in which a request names them
+     */
+    record InRoom(RoomFrame room, List<Solid> solids) implements Obstacle {
+
+        public InRoom {
+            solids = List.copyOf(solids);
+        }
+
+        @Override
+        public List<Part> parts() {
+            List<Part> parts = new ArrayList<>(solids.size());
+            for (int i = 0; i < solids.size(); i++) {
+                parts.add(new Standing(room, solids.get(i), i));
+            }
+            return List.copyOf(parts);
+        }
+
+        /**
+         * One of them.
+         *
+         * @param number from 0
+         */
+        private record Standing(RoomFrame room, Solid solid, int number) implements Part {
+
+            @Override
+            public double distance(Vector3 point, double half) {
+                Vector3 seen = room.seen(point);
+                return solid.distance(seen.x(), seen.y(), seen.z());
+            }
+
+            @Override
+            public Called called() {
+                return new Called("place/room/" + number, solid.words(), solid.touching());
+            }
+        }
+    }
 
     /**
      * A pipe, lying across.
      *
      * @param centre position of its middle
      */
-    record Round(Length centre, Length diameter) implements Obstacle {
+    record Round(Length centre, Length diameter) implements OnSurface {
 
         /** @throws lobrik.fault.Refused with every figure that is outside its range */
         public Round {
@@ -87,7 +179,7 @@ public sealed interface Obstacle {
      * @param width along the datum leg
      * @param height over the surface
      */
-    record Rectangular(Length from, Length width, Length height) implements Obstacle {
+    record Rectangular(Length from, Length width, Length height) implements OnSurface {
 
         /** @throws lobrik.fault.Refused with every figure that is outside its range */
         public Rectangular {

@@ -27,6 +27,11 @@ public record RoomFrame(Vector3 right, Vector3 up, Vector3 out) {
                 new Vector3(x.x(), y.x(), z.x()), new Vector3(x.y(), y.y(), z.y()), new Vector3(x.z(), y.z(), z.z()));
     }
 
+    /** A point of the piece's frame as seen in the room: inches to the right, up and out. */
+    public Vector3 seen(Vector3 point) {
+        return new Vector3(point.dot(right), point.dot(up), point.dot(out));
+    }
+
     private static Vector3 vector(Towards towards) {
         return new Vector3(towards.x(), towards.y(), towards.z());
     }

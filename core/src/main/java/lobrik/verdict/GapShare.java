@@ -11,7 +11,8 @@ import lobrik.verdict.MethodShare.Grade;
 /**
  * The room that the right piece leaves to what it has to clear, beside the room that is asked for.
  *
- * @param asked the least gap of the piece that is bent exactly as asked; nothing where there is no such piece
+ * @param asked the least gap of the piece that is bent exactly as asked, negative where that would have to pass through; nothing
+ *     where there is no such piece
  * @param right the least gap of the right piece; negative where it would have to pass through
  * @param tolerance of a length
  */
@@ -23,7 +24,7 @@ public record GapShare(Length asked, Length right, Length tolerance) {
                     .map(piece -> Clearance.of(piece, cleared).gap())
                     .orElse(Length.ZERO);
             Length right = Clearance.of(layout.predicted(), cleared).gap();
-            return new GapShare(asked.max(Length.ZERO), right, tolerance);
+            return new GapShare(asked, right, tolerance);
         });
     }
 

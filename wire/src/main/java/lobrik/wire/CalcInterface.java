@@ -114,6 +114,16 @@ public final class CalcInterface {
         return Dividing.divide(request);
     }
 
+    /** How each bend is seen while it is made. */
+    public static List<ShownBendAnswer> bending(LayoutRequest request) {
+        return ShownBendAnswer.of(Question.of(request).layout());
+    }
+
+    /** A run mirrored, or with its datum at the other end. */
+    public static RearrangeAnswer rearrange(RearrangeRequest request) {
+        return Rearranging.rearrange(request);
+    }
+
     /** What can be set and measured. */
     public static KindsAnswer kinds() {
         return KindsAnswer.all();

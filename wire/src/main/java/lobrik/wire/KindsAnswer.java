@@ -5,9 +5,11 @@ import java.util.stream.Stream;
 import lobrik.bend.Bend;
 import lobrik.bend.BendKind;
 import lobrik.bend.Choice;
+import lobrik.bend.Count;
 import lobrik.bend.End;
 import lobrik.bend.Field;
 import lobrik.bend.Form;
+import lobrik.bend.Group;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.QuantityKind;
 import lobrik.progress.Family;
@@ -55,9 +57,15 @@ public record KindsAnswer(
      * A kind of bend with what it asks for.
      *
      * @param charted whether there is a chart for it; what has none is laid out exactly
+     * @param groups the parts that it has
      */
     public record KindAnswer(
-            String kind, String name, boolean charted, List<InputAnswer> inputs, List<ChoiceAnswer> choices) {
+            String kind,
+            String name,
+            boolean charted,
+            List<InputAnswer> inputs,
+            List<ChoiceAnswer> choices,
+            List<GroupAnswer> groups) {
 
         static KindAnswer of(BendKind kind) {
             Form<? extends Bend> form = Form.of(kind);
@@ -66,7 +74,50 @@ public record KindsAnswer(
                     kind.title(),
                     kind.isCharted(),
                     form.fields().stream().map(InputAnswer::of).toList(),
+                    form.choices().stream().map(ChoiceAnswer::of).toList(),
+                    form.groups().stream().map(GroupAnswer::of).toList());
+        }
+    }
+
+    /**
+     * Parts of one name: a list of them, or one that may be missing.
+     *
+     * @param name as a request names it
+     * @param list whether there may be several
+     * @param most how many there may be
+     * @param sorts what they may be; where there is only one, its sort is empty
+     */
+    public record GroupAnswer(String name, boolean list, int most, List<SortAnswer> sorts) {
+
+        static GroupAnswer of(Group group) {
+            return new GroupAnswer(
+                    group.id(),
+                    group.isList(),
+                    group.most(),
+                    group.sorts().entrySet().stream()
+                            .map(sort -> SortAnswer.of(sort.getKey(), sort.getValue()))
+                            .toList());
+        }
+    }
+
+    /** What a part of a sort asks for. */
+    public record SortAnswer(
+            String sort, List<InputAnswer> inputs, List<CountAnswer> counts, List<ChoiceAnswer> choices) {
+
+        static SortAnswer of(String sort, Form<?> form) {
+            return new SortAnswer(
+                    sort,
+                    form.fields().stream().map(InputAnswer::of).toList(),
+                    form.counts().stream().map(CountAnswer::of).toList(),
                     form.choices().stream().map(ChoiceAnswer::of).toList());
+        }
+    }
+
+    /** A number that a part is given by. */
+    public record CountAnswer(String name, String label, int least, int most) {
+
+        static CountAnswer of(Count count) {
+            return new CountAnswer(count.id(), count.title(), count.least(), count.most());
         }
     }
 
@@ -154,15 +205,9 @@ public record KindsAnswer(
     /** All there are. */
     static KindsAnswer all() {
         return new KindsAnswer(
-                Stream.of(BendKind.values())
-                        .filter(BendKind::isOnScreens)
-                        .map(KindAnswer::of)
-                        .toList(),
+                Stream.of(BendKind.values()).map(KindAnswer::of).toList(),
                 Family.all().stream().map(FamilyAnswer::of).toList(),
-                Stream.of(FeatureKind.values())
-                        .filter(kind -> !kind.isOfRuns())
-                        .map(FeatureKindAnswer::of)
-                        .toList(),
+                Stream.of(FeatureKind.values()).map(FeatureKindAnswer::of).toList(),
                 Stream.of(Scheme.values()).map(SchemeAnswer::of).toList(),
                 Nudge.ANGLE_STEP.degrees(),
                 Tolerances.USUAL_FLATTENING.perCent());

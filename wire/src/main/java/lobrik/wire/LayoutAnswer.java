@@ -1,6 +1,8 @@
 package lobrik.wire;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 import lobrik.bend.Bend;
 import lobrik.layout.BackDatum;
 import lobrik.layout.BeforeBending;
@@ -30,6 +32,7 @@ import org.jspecify.annotations.Nullable;
  * @param totalBendDeg sum of all bends
  * @param obstacle what it has to clear, if that is known
  * @param clearance the least gap to it
+ * @param gaps the least gap to each of what stands in its room, in the order in which the request names them
  * @param otherMethod what the other method gives, where the two differ
  * @param wanted the shape that the exercise asks for, bent exactly; its points correspond to those of {@code shape}
  * @param around boxes and walls of the place
@@ -49,6 +52,7 @@ public record LayoutAnswer(
         double totalBendDeg,
         @Nullable ObstacleAnswer obstacle,
         @Nullable ClearanceAnswer clearance,
+        List<GapAnswer> gaps,
         @Nullable OtherMethod otherMethod,
         PieceShape shape,
         @Nullable PieceShape wanted,
@@ -158,20 +162,21 @@ public record LayoutAnswer(
     /** An obstacle across the run, standing on the surface of the datum leg. */
     public record ObstacleAnswer(ObstacleShape shape, double fromIn, double widthIn, double heightIn) {
 
-        static ObstacleAnswer of(Obstacle obstacle) {
+        static Optional<ObstacleAnswer> of(Obstacle obstacle) {
             return switch (obstacle) {
                 case Obstacle.Round round ->
-                    new ObstacleAnswer(
+                    Optional.of(new ObstacleAnswer(
                             ObstacleShape.ROUND,
                             round.centre().inches() - round.diameter().inches() / 2,
                             round.diameter().inches(),
-                            round.diameter().inches());
+                            round.diameter().inches()));
                 case Obstacle.Rectangular block ->
-                    new ObstacleAnswer(
+                    Optional.of(new ObstacleAnswer(
                             ObstacleShape.RECTANGULAR,
                             block.from().inches(),
                             block.width().inches(),
-                            block.height().inches());
+                            block.height().inches()));
+                case Obstacle.InRoom _ -> Optional.empty();
             };
         }
     }
@@ -217,6 +222,29 @@ public record LayoutAnswer(
 
         static ClearanceAnswer of(Clearance clearance) {
             return new ClearanceAnswer(clearance.gap().inches(), clearance.at().inches());
+        }
+    }
+
+    /**
+     * The least gap to something that stands in the room.
+     *
+     * @param what it is, in a sentence
+     * @param gapIn negative where the conduit would have to pass through
+     * @param atIn where on the straight conduit
+     * @param touched whether that is more than rounded marks and walls that are not true account for
+     */
+    public record GapAnswer(String what, double gapIn, double atIn, boolean touched) {
+
+        static List<GapAnswer> of(Review review) {
+            return review.obstacle().stream()
+                    .flatMap(obstacle -> switch (obstacle) {
+                        case Obstacle.InRoom room ->
+                            Clearance.each(review.layout().predicted(), room).stream();
+                        case Obstacle.Round _, Obstacle.Rectangular _ -> Stream.of();
+                    })
+                    .map(gap -> new GapAnswer(
+                            gap.from().words(), gap.gap().inches(), gap.at().inches(), gap.isTouched()))
+                    .toList();
         }
     }
 
@@ -279,6 +307,7 @@ public record LayoutAnswer(
                 totalBendDeg,
                 obstacle,
                 null,
+                List.of(),
                 null,
                 (wanted == null ? shape : wanted).asSeen(),
                 null,
@@ -302,8 +331,9 @@ public record LayoutAnswer(
                 review.warnings().stream().map(WarningAnswer::of).toList(),
                 StepAnswer.of(review),
                 layout.totalBend().degrees(),
-                review.obstacle().map(ObstacleAnswer::of).orElse(null),
+                review.obstacle().flatMap(ObstacleAnswer::of).orElse(null),
                 review.clearance().map(ClearanceAnswer::of).orElse(null),
+                GapAnswer.of(review),
                 review.otherMethod().map(OtherMethod::of).orElse(null),
                 PieceShape.of(bend, layout.predicted()),
                 layout.wanted().map(piece -> PieceShape.of(bend, piece)).orElse(null),

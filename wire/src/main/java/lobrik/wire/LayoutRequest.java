@@ -46,9 +46,25 @@ public record LayoutRequest(
         if (place == null || place.insertionIn() != null || place.namesFittings()) {
             return this;
         }
-        PlaceInput said = new PlaceInput(place.situation(), Surround.USUAL_INSERTION.inches());
+        PlaceInput said = place.withInsertion(Surround.USUAL_INSERTION.inches());
         return new LayoutRequest(method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, obstacle, said);
     }
+
+    /**
+     * Something in the room, from where the axis of a run begins, as seen facing the wall there. A surface has its distance; anything
+     * else its left, lower and rear edges and its size.
+     *
+     * @param awayIn of a surface
+     */
+    public record SolidInput(
+            @Nullable SolidKind kind,
+            @Nullable Double awayIn,
+            @Nullable Double rightIn,
+            @Nullable Double upIn,
+            @Nullable Double outIn,
+            @Nullable Double widthIn,
+            @Nullable Double heightIn,
+            @Nullable Double depthIn) {}
 
     /** One angle of a card of multipliers; multiplier and shrink are per inch of rise. */
     public record MultiplierRow(
@@ -86,21 +102,28 @@ public record LayoutRequest(
      * @param insertionIn how far an end stands within the situation's own box, where no fitting is named
      * @param startInsertionIn how far the datum end stands within a fitting; null where it begins in none
      * @param endInsertionIn the same of the far end
+     * @param room what stands in the room through which a run goes
      */
     public record PlaceInput(
             @Nullable String situation,
             @Nullable Double insertionIn,
             @Nullable Double startInsertionIn,
-            @Nullable Double endInsertionIn) {
+            @Nullable Double endInsertionIn,
+            @Nullable List<@Nullable SolidInput> room) {
 
         /** A situation with its own box, if it has one. */
         public PlaceInput(@Nullable String situation, @Nullable Double insertionIn) {
-            this(situation, insertionIn, null, null);
+            this(situation, insertionIn, null, null, null);
         }
 
         /** Whether it says itself which ends stand within fittings. */
         boolean namesFittings() {
             return startInsertionIn != null || endInsertionIn != null;
+        }
+
+        /** The same room, otherwise named. */
+        PlaceInput withInsertion(double inches) {
+            return new PlaceInput(situation, inches, null, null, room);
         }
 
         /** How far the conduit goes into a fitting, at the end that marks are measured from if that has one. */

@@ -82,7 +82,7 @@ final class SchoolTranslation {
         if (input == null) {
             return _ -> List.of();
         }
-        Optional<String> named = input.namesFittings()
+        Optional<String> named = input.namesFittings() || input.room() != null
                 ? Optional.ofNullable(input.situation())
                 : translation.required("place/situation", input.situation());
         Optional<Situation> situation = named.flatMap(id -> Situation.withId(id).or(() -> {

@@ -49,10 +49,7 @@ public record TablesAnswer(
                 Stream.of(ClearancePreset.values())
                         .map(preset -> choice(preset, measured))
                         .toList(),
-                Stream.of(Situation.values())
-                        .filter(situation -> situation.kind().isOnScreens())
-                        .map(SituationAnswer::of)
-                        .toList());
+                Stream.of(Situation.values()).map(SituationAnswer::of).toList());
     }
 
     private static ClearanceChoice choice(ClearancePreset preset, Optional<Length> measured) {

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import lobrik.bend.Bend;
+import lobrik.bend.Run;
 import lobrik.bend.Situation;
 import lobrik.fault.Fault;
 import lobrik.fault.FaultCode;
@@ -21,6 +22,7 @@ import lobrik.measure.TapeDivision;
 import lobrik.shape.BendMade;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Piece;
+import lobrik.shape.Solid;
 import lobrik.shape.Surround;
 import lobrik.shop.Conduit;
 import lobrik.shop.Placing;
@@ -207,11 +209,20 @@ final class Translation {
         Optional<Situation> situation = Optional.ofNullable(request.place())
                 .map(LayoutRequest.PlaceInput::situation)
                 .flatMap(Situation::withId);
-        Function<Bend, Optional<Obstacle>> obstacle =
-                b -> given.or(() -> situation.flatMap(place -> Obstacle.of(place, b)));
+        List<Solid> solids = new RoomTranslation(this).solids(request.place());
+        Function<Bend, Optional<Obstacle>> obstacle = b -> given.or(() -> RoomTranslation.around(b, solids))
+                .or(() -> situation.flatMap(place -> Obstacle.of(place, b)));
         Function<Piece, List<Surround>> around = new SchoolTranslation(this).around(request.place());
-        return finish(tooling.flatMap(t ->
-                bend.map(b -> new LayoutQuestion(RunOrder.proposed(new Job(b, t, school)), obstacle, around))));
+        return finish(tooling.flatMap(t -> bend.map(b -> new LayoutQuestion(
+                RunOrder.proposed(new Job(b, t, school)),
+                obstacle,
+                b.run().map(Translation::boxesOf).orElse(around)))));
+    }
+
+    /** A run goes from fitting to fitting. */
+    private static Function<Piece, List<Surround>> boxesOf(Run run) {
+        return piece ->
+                Surround.fittings(piece, Optional.of(run.startInsertion()), Optional.of(run.endInsertion()));
     }
 
     /** What the core needs to lay a bend out; with what stands around the piece. */

@@ -21,8 +21,11 @@ import lobrik.wire.MachineTestsCall;
 import lobrik.wire.OffsetOfMarks;
 import lobrik.wire.QuantityAnswer;
 import lobrik.wire.QuantityRequest;
+import lobrik.wire.RearrangeAnswer;
+import lobrik.wire.RearrangeRequest;
 import lobrik.wire.ScoreAnswer;
 import lobrik.wire.ScoreRequest;
+import lobrik.wire.ShownBendAnswer;
 import lobrik.wire.SimulateAnswer;
 import lobrik.wire.SimulateRequest;
 import lobrik.wire.TablesAnswer;
@@ -121,6 +124,16 @@ final class CalcResource {
     }
 
     @Operation(summary = "What a run is made from: pieces and couplings, a cut list, straps, and where wire is pulled")
+    @PostMapping("/bending")
+    List<ShownBendAnswer> bending(@RequestBody LayoutRequest request) {
+        return CalcInterface.bending(request);
+    }
+
+    @PostMapping("/rearrange")
+    RearrangeAnswer rearrange(@RequestBody RearrangeRequest request) {
+        return CalcInterface.rearrange(request);
+    }
+
     @PostMapping("/divide")
     DivideAnswer divide(@RequestBody DivideRequest request) {
         return CalcInterface.divide(request);

@@ -107,6 +107,9 @@ public final class ElevationSketch {
                     sketch.rectangle(Layer.OBSTACLE, from, 0, to, block.height().inches());
                 }
             }
+            case Obstacle.InRoom _ -> {
+                // What stands in a room is drawn with the walls of a run.
+            }
         }
     }
 

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import lobrik.bend.InputId;
 import lobrik.measure.Angle;
 import lobrik.measure.LengthUnit;
@@ -46,7 +48,10 @@ public record Content(
     private static final int LONGEST_TEXT = 120;
     private static final int LONGEST_TAG = 40;
     private static final int MOST_TAGS = 12;
-    private static final int MOST_TEXTS = 20;
+    private static final int MOST_TEXTS = 120;
+
+    /** An input, or one of a part by its number. */
+    private static final Pattern PATH = Pattern.compile("\\w{1,40}(/\\d{1,2})?(/\\w{1,40})?");
 
     /** Sizes are compared as people type them. */
     private static final double SAME_SIZE = 1e-6;
@@ -68,12 +73,6 @@ public record Content(
             check.wrong("/definition", "missing", "this is missing");
         } else if (input.definition().bend() == null) {
             check.wrong("/definition/bend", "missing", "this is missing");
-        } else if (!input.definition().bend().kind().isOnScreens()) {
-            check.wrong(
-                    "/definition/bend/kind",
-                    "unknown-value",
-                    "a " + input.definition().bend().kind().words()
-                            + " can be laid out, but not set as an exercise yet");
         } else if (input.entered() != null) {
             check.entered(input.entered(), JSON.valueToTree(input.definition().bend()));
         }
@@ -225,8 +224,8 @@ public record Content(
             LengthUnit unit = Objects.requireNonNullElse(entered.unit(), LengthUnit.INCH);
             entered.texts().forEach((input, text) -> {
                 String pointer = "/entered/texts/" + input.replace("~", "~0").replace("/", "~1");
-                JsonNode size = bend.path(input);
-                if (InputId.withId(input).isEmpty() || text == null) {
+                JsonNode size = bend.at("/" + input);
+                if (named(input).isEmpty() || text == null) {
                     wrong(pointer, "unknown-value", "this is not a size of a bend");
                 } else if (!size.isNumber()
                         || Math.abs(read(pointer, input, text, unit) - size.asDouble()) > SAME_SIZE) {
@@ -235,9 +234,16 @@ public record Content(
             });
         }
 
+        /** The input at the end of a path, such as {@code legs/0/lengthIn}. */
+        private static Optional<InputId> named(String path) {
+            return PATH.matcher(path).matches()
+                    ? InputId.withId(path.substring(path.lastIndexOf('/') + 1))
+                    : Optional.empty();
+        }
+
         private double read(String pointer, String input, String text, LengthUnit unit) {
             try {
-                return InputId.withId(input).orElseThrow().measured() == QuantityKind.ANGLE
+                return named(input).orElseThrow().measured() == QuantityKind.ANGLE
                         ? Angle.parse(text).degrees()
                         : TakeOff.parse(text, unit).length().inches();
             } catch (IllegalArgumentException unreadable) {

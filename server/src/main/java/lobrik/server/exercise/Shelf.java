@@ -139,17 +139,10 @@ class Shelf {
     private List<Tuple> found(SignedIn who, Wanted wanted, @Nullable UUID after, int most) {
         return Rows.listed(entities.createNativeQuery(FOUND, Tuple.class)
                 .setParameter(
-                        "kinds",
-                        Stream.of(BendKind.values())
-                                .filter(BendKind::isOnScreens)
-                                .map(BendKind::id)
-                                .toArray(String[]::new))
+                        "kinds", Stream.of(BendKind.values()).map(BendKind::id).toArray(String[]::new))
                 .setParameter(
                         "names",
-                        Stream.of(BendKind.values())
-                                .filter(BendKind::isOnScreens)
-                                .map(BendKind::title)
-                                .toArray(String[]::new))
+                        Stream.of(BendKind.values()).map(BendKind::title).toArray(String[]::new))
                 .setParameter("centre", who.centreId())
                 .setParameter("retired", wanted.retired())
                 .setParameter("kind", wanted.kind())

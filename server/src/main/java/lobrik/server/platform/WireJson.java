@@ -24,6 +24,8 @@ import lobrik.wire.LayoutRequest;
 import lobrik.wire.ObstacleShape;
 import lobrik.wire.OnRing;
 import lobrik.wire.QuantityRequest;
+import lobrik.wire.Rearrangement;
+import lobrik.wire.SolidKind;
 import lobrik.wire.Unit;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.json.JsonMapper;
@@ -49,7 +51,9 @@ public final class WireJson extends SimpleModule {
             OnRing.class,
             QuantityKind.class,
             QuantityRequest.Kind.class,
+            Rearrangement.class,
             Scheme.class,
+            SolidKind.class,
             Stance.class,
             Surround.Kind.class,
             ToolKind.class,

@@ -34,6 +34,8 @@ class AccessTest {
             "POST /api/calc/tooling",
             "POST /api/calc/compare",
             "POST /api/calc/divide",
+            "POST /api/calc/bending",
+            "POST /api/calc/rearrange",
             "POST /api/calc/parallel-runs",
             "GET /api/calc/kinds",
             "GET /api/calc/tables",
