@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
 import { Elevation } from '../drawing/Elevation';
+import { isRun, RunWalls } from '../drawing/RunWalls';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
@@ -23,14 +24,26 @@ export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: S
       {made != null && (
         <>
           <div className="h-[16rem] rounded-field border border-base-content/30">
-            <Elevation
-              plan={asked}
-              made={made}
-              exaggeration={checked.drawnTimes}
-              outsideDiameter={job.outsideDiameterIn}
-              description="What you bent, over what was asked for"
-              at={{}}
-            />
+            {isRun(plan) ? (
+              <RunWalls
+                plan={asked}
+                made={made}
+                exaggeration={checked.drawnTimes}
+                outsideDiameter={job.outsideDiameterIn}
+                dimensions={[]}
+                description="What you bent, over what was asked for"
+                at={{}}
+              />
+            ) : (
+              <Elevation
+                plan={asked}
+                made={made}
+                exaggeration={checked.drawnTimes}
+                outsideDiameter={job.outsideDiameterIn}
+                description="What you bent, over what was asked for"
+                at={{}}
+              />
+            )}
           </div>
           <p className="text-sm leading-tight">
             Outline: as asked. Filled: as bent

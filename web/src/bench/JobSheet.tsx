@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Schemas } from '../api/client';
 import { Elevation } from '../drawing/Elevation';
 import { isUpright } from '../drawing/pose';
+import { isRun, RunWalls } from '../drawing/RunWalls';
 
 const METHODS: Record<string, string> = {
   chart: 'by the chart',
@@ -23,6 +24,7 @@ export function JobSheet({ job }: { job: Schemas['SheetJob'] }) {
       ),
     [plan.dimensions, said],
   );
+  const description = `What is to be bent: ${sizes.map(({ name, said: text }) => `${name} ${text}`).join(', ')}`;
   const drawn = new Set(plan.dimensions.map(({ input }) => input));
   const others = sizes.filter(({ input }) => !drawn.has(input));
   return (
@@ -30,13 +32,23 @@ export function JobSheet({ job }: { job: Schemas['SheetJob'] }) {
       <div
         className={`rounded-field border border-base-content/30 ${isUpright(plan.shape) ? 'h-[19rem]' : 'h-[16.5rem]'}`}
       >
-        <Elevation
-          plan={plan}
-          dimensions={plan.dimensions}
-          outsideDiameter={job.outsideDiameterIn}
-          description={`What is to be bent: ${sizes.map(({ name, said: text }) => `${name} ${text}`).join(', ')}`}
-          at={places}
-        />
+        {isRun(plan) ? (
+          <RunWalls
+            plan={plan}
+            dimensions={plan.dimensions.map(({ at, from, to }) => ({ id: at, from, to }))}
+            outsideDiameter={job.outsideDiameterIn}
+            description={description}
+            at={places}
+          />
+        ) : (
+          <Elevation
+            plan={plan}
+            dimensions={plan.dimensions}
+            outsideDiameter={job.outsideDiameterIn}
+            description={description}
+            at={places}
+          />
+        )}
       </div>
       {others.length > 0 && (
         <p className="text-lg leading-tight">

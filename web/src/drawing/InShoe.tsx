@@ -17,8 +17,10 @@ export interface InShoeProps {
   description: string;
 }
 
-/** Half a shoe's thickness, and how far its rim stands out over the conduit's axis, inches. */
-const SHOE = { half: 0.55, teeth: 24 };
+/** A shoe's rim is drawn in so many parts. */
+const SHOE_PARTS = 24;
+/** How large the arrow round the conduit is drawn, pixels. */
+const ARROW_PX = 34;
 
 /** The part-bent piece in the shoe, on the floor or in the air, at one moment of a bend. */
 export function InShoe(props: InShoeProps) {
@@ -54,10 +56,15 @@ function Drawing({
     bottom: 24,
   });
   const screen = (points: readonly Space[]) => points.map((point) => view.toScreen(look(point)));
-  const piece = notYetTurned(now.centreline, turnedBy, axis);
-  const shoe = shoeOf(now, outsideDiameter);
+  const turned = notYetTurned(now.centreline, turnedBy, axis);
+  const lift = underFloor(turned, half);
+  const piece = turned.map(([x = 0, y = 0, z = 0]) => [x, y + lift, z]);
+  // What comes of it: the piece turned, then bent.
+  const next = (turnLeft > 0 ? first : bend.moments.at(-1))?.centreline;
+  // It is turned outside of the shoe.
+  const shoe = turnLeft > 0 ? undefined : shoeOf(now, outsideDiameter);
   const turns = Math.abs(bend.turnSeenDeg) > 0.01;
-  const arrow = screen(turnArrow(bend.turnSeenDeg, axis, Math.max(3.5, outsideDiameter * 3), heelOf(all) + 2));
+  const arrow = screen(turnArrow(bend.turnSeenDeg, axis + lift, ARROW_PX / view.scale, heelOf(all) + 2));
   return (
     <svg width={width} height={height} role="img" aria-label={description} className="absolute inset-0 block">
       <path
@@ -89,6 +96,17 @@ function Drawing({
           data-shoe=""
         />
       )}
+      {next !== undefined && (
+        <path
+          d={path(screen(next))}
+          fill="none"
+          stroke="var(--asked)"
+          className="line-medium"
+          strokeDasharray="7 4"
+          strokeLinejoin="round"
+          data-look="next"
+        />
+      )}
       <Conduit piece={piece} look={look} view={view} diameter={outsideDiameter} arcs={bend.arcs} />
       {shoe !== undefined && (
         <path
@@ -102,12 +120,7 @@ function Drawing({
         />
       )}
       {turns && turnLeft > 0 && (
-        <g
-          fill="none"
-          stroke="var(--made)"
-          className="line-bold"
-          data-turn={bend.turnSeenDeg > 0 ? 'clockwise' : 'anticlockwise'}
-        >
+        <g fill="none" stroke="var(--made)" data-turn={bend.turnSeenDeg > 0 ? 'clockwise' : 'anticlockwise'}>
           <path d={path(arrow)} strokeWidth={4} />
           <path d={path(arrowHead(arrow, 16), true)} fill="var(--made)" />
         </g>
@@ -122,6 +135,11 @@ function Drawing({
       })}
     </svg>
   );
+}
+
+/** How far it is held up while it is turned, so that nothing of it is below the floor. */
+function underFloor(points: readonly Space[], half: number): number {
+  return Math.max(0, half - Math.min(...points.map(([, y = 0]) => y)));
 }
 
 function offset({ x, y }: { x: number; y: number }) {
@@ -214,8 +232,8 @@ function shoeOf({ lever, centreline }: Moment, diameter: number): { body: Space[
   );
   const away = Math.atan2(ey - cy, ex - cx);
   // A shoe is about a third of a wheel, opposite its lever.
-  const body = Array.from({ length: SHOE.teeth + 1 }, (_, i): Space => {
-    const angle = away + Math.PI + ((i / SHOE.teeth - 0.5) * 2 * Math.PI) / 2.4;
+  const body = Array.from({ length: SHOE_PARTS + 1 }, (_, i): Space => {
+    const angle = away + Math.PI + ((i / SHOE_PARTS - 0.5) * 2 * Math.PI) / 2.4;
     return [cx + radius * Math.cos(angle), cy + radius * Math.sin(angle), 0];
   });
   return { body: [...body, [cx, cy, 0]], lever: cutOff(lever) };

@@ -3,12 +3,12 @@ import type { Schemas } from '../api/client';
 import { DimensionLine, Label } from './Dimension';
 import { along, at as pointAt, boxAround, fit, path, type Point, type View } from './geometry';
 import type { PlaceSize } from './dimensionSpots';
-import { legSpots, toRoom } from './room';
+import { legSpots } from './room';
 import type { Shape, Space } from './pose';
 import { Sized } from './Sized';
 import { Tube } from './Tube';
 import { usePlaceSizes } from './usePlaceSizes';
-import { partOnWall, type WallOfRun } from './walls';
+import { lengthBefore, onPlan, partOnWall, type Wall } from './walls';
 
 /** Something that is read or written on the plan of a wall, with where it is taken, in the piece's own frame. */
 export interface OnWall {
@@ -18,7 +18,7 @@ export interface OnWall {
 }
 
 interface WallPlanProps {
-  wall: WallOfRun;
+  wall: Wall;
   shape: Shape;
   arcs: number;
   outsideDiameter: number;
@@ -39,7 +39,7 @@ export function WallPlan(props: WallPlanProps) {
     <figure aria-label={props.wall.title} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <figcaption className="px-2 pt-1 text-base leading-tight font-semibold">{props.wall.title}</figcaption>
       <div className="min-h-0 flex-1">
-        <Sized name={props.wall.id}>{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>
+        <Sized name={props.wall.title}>{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>
       </div>
     </figure>
   );
@@ -61,25 +61,17 @@ function Drawing({
   height,
 }: WallPlanProps & { width: number; height: number }) {
   const { holder, sizes } = usePlaceSizes();
-  const inRoom = toRoom(shape);
-  const project = (point: Space): Point => wall.place(inRoom(point));
+  const project = onPlan(wall);
   const whole = shape.centreline.map(project);
   const piece = partOnWall(whole, arcs, wall);
-  const other =
-    over === undefined
-      ? undefined
-      : partOnWall(
-          over.shape.centreline.map((point) => wall.place(toRoom(over.shape)(point))),
-          arcs,
-          wall,
-        );
+  const other = over === undefined ? undefined : partOnWall(over.shape.centreline.map(project), arcs, wall);
   const here = dimensions.filter(({ id }) => places[id] !== undefined);
   const box = boxAround([...piece, ...(other ?? [])]);
   const beside = small ? 13 : 26;
   const room = beside + usual.height;
   const view = fit(box, width, height, {
-    left: beside + usual.width,
-    right: beside + usual.width,
+    left: small ? 38 : 60,
+    right: small ? 38 : 60,
     top: small ? room - 8 : room,
     bottom: room,
   });
@@ -92,7 +84,7 @@ function Drawing({
     {
       width,
       height,
-      texts: small || wall.before !== undefined ? [] : [datumText(line)],
+      texts: small || wall.before != null ? [] : [datumText(line)],
       halfWidth: Math.max(5, (outsideDiameter / 2) * view.scale),
       beside,
     },
@@ -168,16 +160,6 @@ function datumText(line: readonly Point[]) {
   return { left: x - 30, right: x + 30, top: y - 8, bottom: y + 8 };
 }
 
-/** How much conduit there is before what is on the wall, inches. */
-function lengthBefore(centreline: readonly Space[], arcs: number, wall: WallOfRun): number {
-  const first = wall.before === undefined ? 0 : wall.arcs[0] * (arcs === 0 ? 0 : (centreline.length - 2) / arcs);
-  let sum = 0;
-  for (let i = 1; i <= first; i++) {
-    sum += Math.hypot(...(centreline[i] ?? []).map((value, axis) => value - (centreline[i - 1]?.[axis] ?? 0)));
-  }
-  return sum;
-}
-
 /** Where the run goes on out of the plan: a dot towards who looks, a cross away from there; its end has its name beyond it. */
 function End({
   from,
@@ -187,10 +169,10 @@ function End({
 }: {
   from: Point;
   point: Point;
-  goes: WallOfRun['before'];
+  goes: Wall['before'];
   text?: string | undefined;
 }) {
-  if (goes === undefined) {
+  if (goes == null) {
     const size = Math.hypot(point.x - from.x, point.y - from.y) || 1;
     const way = { x: (point.x - from.x) / size, y: (point.y - from.y) / size };
     return text === undefined ? null : (

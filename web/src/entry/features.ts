@@ -20,8 +20,11 @@ export function describedAs(id: string) {
  * @param bends of the piece: where there is only one, its mark and its angle need no number
  */
 export function featureName(id: string, bends = 2): string {
-  const { number } = featureOf(id);
+  const { kind, number } = featureOf(id);
   const name = describedAs(id)?.name ?? id;
+  if (number !== undefined && (kind === 'rise' || kind === 'height')) {
+    return `${name} on leg ${String(number)}`;
+  }
   return number === undefined || bends === 1 ? name : `${name} ${String(number)}`;
 }
 

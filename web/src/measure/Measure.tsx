@@ -5,6 +5,7 @@ import { type Attempt, useAttempt } from '../api/queries';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { kindOf } from '../bends/kinds';
 import { Elevation } from '../drawing/Elevation';
+import { isRun, RunWalls } from '../drawing/RunWalls';
 import { Strip } from '../drawing/Strip';
 import { featureName } from '../entry/features';
 import { quantityText } from '../entry/figures';
@@ -30,6 +31,7 @@ import { useReadings } from './useReadings';
 import { WhoIsNext } from './WhoIsNext';
 
 const Drawing = memo(Elevation);
+const Walls = memo(RunWalls);
 const Tape = memo(Strip);
 
 /** One attempt: readings entered on the drawing, each kept as it is entered. */
@@ -135,6 +137,7 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
       ),
     [attempt.features, bends, roomy, only],
   );
+  const description = `${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`;
   const again = stagesOf(attempt).at(-1);
   const rings = useMemo(() => ringsRead(straight), [straight]);
   return (
@@ -180,12 +183,18 @@ function Bench({ attempt: straight }: { attempt: Attempt }) {
         )}
         <div className="flex min-h-0 flex-1 flex-col sm:max-lg:min-h-fit lg:flex-row">
           <div className="min-h-[5.5rem] min-w-0 flex-1 sm:min-h-[22rem]">
-            <Drawing
-              plan={attempt.plan}
-              outsideDiameter={diameter}
-              description={`${kindOf(kind).name} of ${attempt.trainee.fullName}: ${attempt.features.map(({ id }) => featureName(id, bends)).join(', ')}`}
-              at={places}
-            />
+            {isRun(attempt.plan) ? (
+              <Walls
+                plan={attempt.plan}
+                outsideDiameter={diameter}
+                dimensions={attempt.plan.features}
+                description={description}
+                at={places}
+                active={active?.id}
+              />
+            ) : (
+              <Drawing plan={attempt.plan} outsideDiameter={diameter} description={description} at={places} />
+            )}
           </div>
           <MeasurePanel
             attempt={attempt}

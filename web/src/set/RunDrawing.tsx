@@ -5,7 +5,7 @@ import { describedPiece } from '../drawing/describe';
 import { type Standing } from '../drawing/room';
 import { RoomView } from '../drawing/RoomView';
 import { WallPlan } from '../drawing/WallPlan';
-import { courseOf, type WallOfRun, wallsOf } from '../drawing/walls';
+import type { Wall as WallOfRun } from '../drawing/walls';
 import { Figure } from '../entry/Figure';
 import { quantityText } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
@@ -100,8 +100,7 @@ export function RunDrawing({ desk, diameter }: { desk: Desk; diameter: number })
       },
     }));
   };
-  const course = courseOf(desk.request?.bend);
-  const walls = course === undefined || laidOut === undefined ? [] : wallsOf(course, endsOf(legs));
+  const walls = laidOut?.walls ?? [];
   const warnings = laidOut?.warnings ?? [];
   return (
     <div className="flex h-full flex-col">
@@ -134,8 +133,8 @@ export function RunDrawing({ desk, diameter }: { desk: Desk; diameter: number })
             </div>
             {walls.length > 0 && laidOut !== undefined && (
               <div className="flex w-[13.5rem] shrink-0 flex-col divide-y divide-base-300 border-l border-base-300 max-xl:hidden">
-                {walls.map((wall) => (
-                  <Wall key={wall.id} wall={wall} plan={laidOut} diameter={diameter} />
+                {walls.map((wall, i) => (
+                  <Wall key={i} wall={wall} plan={laidOut} diameter={diameter} />
                 ))}
               </div>
             )}
@@ -145,8 +144,8 @@ export function RunDrawing({ desk, diameter }: { desk: Desk; diameter: number })
           <div
             className={`grid min-w-0 flex-1 auto-rows-fr divide-x divide-y divide-base-300 max-sm:auto-rows-[15rem] max-sm:grid-cols-1 ${COLUMNS[Math.min(3, walls.length > 3 ? Math.ceil(walls.length / 2) : walls.length)] ?? ''}`}
           >
-            {walls.map((wall) => (
-              <Wall key={wall.id} wall={wall} plan={laidOut} diameter={diameter} large />
+            {walls.map((wall, i) => (
+              <Wall key={i} wall={wall} plan={laidOut} diameter={diameter} large />
             ))}
           </div>
         )}
@@ -193,11 +192,6 @@ function Begin({ narrow }: { narrow: boolean }) {
         : 'Press which way the first leg runs, → ↑ ← ↓ or Page Up and Page Down, write its length, Enter. Then the next.'}
     </p>
   );
-}
-
-/** The ends of the legs, from the datum end, in the room. */
-function endsOf(legs: ReturnType<typeof legsDrawn>) {
-  return legs.flatMap(({ from, to }, i) => (i === 0 ? [from, to] : [to]));
 }
 
 /** What stands in the room as far as its sizes are known. */

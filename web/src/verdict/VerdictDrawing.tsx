@@ -2,6 +2,7 @@ import { type CSSProperties, useMemo, useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { Attempt, Feature } from '../api/queries';
 import { Elevation } from '../drawing/Elevation';
+import { isRun, RunWalls } from '../drawing/RunWalls';
 import { Turned } from '../drawing/Turned';
 import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
@@ -17,6 +18,11 @@ const STATE_WORDS = { open: 'not read yet', omitted: 'not measured', disputed: '
 
 const VIEWS = [
   { value: 'side', name: 'Side' },
+  { value: 'turned', name: 'In space' },
+] as const;
+
+const RUN_VIEWS = [
+  { value: 'side', name: 'Walls' },
   { value: 'turned', name: 'In space' },
 ] as const;
 
@@ -59,7 +65,17 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
   return (
     <div className="absolute inset-0 flex flex-col">
       <div className="relative min-h-0 flex-1">
-        {view === 'side' || attempt.made == null ? (
+        {(view === 'side' || attempt.made == null) && isRun(plan) ? (
+          <RunWalls
+            plan={plan}
+            made={attempt.made}
+            exaggeration={Number(larger)}
+            outsideDiameter={diameter}
+            dimensions={plan.features}
+            description={description}
+            at={places}
+          />
+        ) : view === 'side' || attempt.made == null ? (
           <Elevation
             plan={plan}
             made={attempt.made}
@@ -85,7 +101,7 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
       {switches && (
         <div className="flex shrink-0 flex-wrap items-center gap-2 p-2">
           <span className="max-sm:hidden">
-            <Choice label="View" options={VIEWS} value={view} onChange={setView} />
+            <Choice label="View" options={isRun(plan) ? RUN_VIEWS : VIEWS} value={view} onChange={setView} />
           </span>
           <span className="flex items-center gap-1.5">
             difference

@@ -20,6 +20,15 @@ public record Input(String path, String words, Field field, Quantity current, Fu
         return Form.of(bend.kind()).inputs(bend);
     }
 
+    /** On a form: {@code Rise}, of a part with what it is a part of: {@code Length of leg 1}. */
+    public String title() {
+        if (!path.contains("/")) {
+            return field.title();
+        }
+        String name = words.startsWith("the ") ? words.substring("the ".length()) : words;
+        return Character.toUpperCase(name.charAt(0)) + name.substring(1);
+    }
+
     public InputId id() {
         return field.id();
     }

@@ -5,23 +5,30 @@ package lobrik.bend;
  * y up, z out of the wall.
  */
 public enum Towards {
-    RIGHT("right", 1, 0, 0),
-    LEFT("left", -1, 0, 0),
-    UP("up", 0, 1, 0),
-    DOWN("down", 0, -1, 0),
-    OUT("out of the wall", 0, 0, 1),
-    IN("into the wall", 0, 0, -1);
+    RIGHT("right", "right", 1, 0, 0),
+    LEFT("left", "left", -1, 0, 0),
+    UP("up", "up", 0, 1, 0),
+    DOWN("down", "down", 0, -1, 0),
+    OUT("out", "out of the wall", 0, 0, 1),
+    IN("in", "into the wall", 0, 0, -1);
 
+    private final String id;
     private final String words;
     private final int x;
     private final int y;
     private final int z;
 
-    Towards(String words, int x, int y, int z) {
+    Towards(String id, String words, int x, int y, int z) {
+        this.id = id;
         this.words = words;
         this.x = x;
         this.y = y;
         this.z = z;
+    }
+
+    /** As programs see it: {@code out}. */
+    public String id() {
+        return id;
     }
 
     /** In a sentence: {@code out of the wall}. */

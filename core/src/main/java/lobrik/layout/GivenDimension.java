@@ -17,6 +17,7 @@ import lobrik.bend.Run;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Stub90;
+import lobrik.feature.FeatureId;
 import lobrik.measure.Length;
 import lobrik.shape.Feature;
 import lobrik.shape.Obstacle;
@@ -28,7 +29,7 @@ import lobrik.shape.Vector3;
  * @param at what it is the place of: a feature's id, or {@code clearance}
  * @param from in the piece's frame, inches; for an angle the same as {@code to}
  */
-public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to) {
+public record GivenDimension(Input input, String at, Vector3 from, Vector3 to) {
 
     /** All given sizes of a laid out bend that have a place on its elevation. */
     static List<GivenDimension> of(Layout layout, Optional<Obstacle.OnSurface> asked) {
@@ -43,13 +44,19 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     }
 
     private static Optional<GivenDimension> onPiece(Layout layout, Input input) {
-        return input.field()
-                .on()
+        return feature(layout.job().bend(), input)
                 .flatMap(id -> layout.features().stream()
                         .map(PlannedFeature::onPredicted)
                         .filter(feature -> feature.id().equals(id))
                         .findFirst()
                         .map(feature -> on(input, feature)));
+    }
+
+    /** The feature that an input is the size of: of a run, that of the leg or the box that it belongs to. */
+    private static Optional<FeatureId> feature(Bend bend, Input input) {
+        return bend.run().isPresent()
+                ? RunDimensions.feature(bend.run().get(), input.path())
+                : input.field().on();
     }
 
     /** A piece that ends in the air has no feature of how far away that is: it is a size of the ground beneath. */
@@ -62,7 +69,7 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
     }
 
     private static GivenDimension on(Input input, Feature feature) {
-        return new GivenDimension(input.id(), feature.id().id(), feature.from(), feature.to());
+        return new GivenDimension(input, feature.id().id(), feature.from(), feature.to());
     }
 
     /** What an obstacle's own size is, is drawn on it; the conduit passes at a distance, its clearance. */
@@ -129,12 +136,12 @@ public record GivenDimension(InputId input, String at, Vector3 from, Vector3 to)
 
     private static GivenDimension upright(Input input, double x, double from, Length size) {
         String at = input.field().place().orElseThrow();
-        return new GivenDimension(input.id(), at, new Vector3(x, from, 0), new Vector3(x, from + size.inches(), 0));
+        return new GivenDimension(input, at, new Vector3(x, from, 0), new Vector3(x, from + size.inches(), 0));
     }
 
     private static GivenDimension level(Input input, double from, double to, double y) {
         String at = input.field().place().orElseThrow();
-        return new GivenDimension(input.id(), at, new Vector3(from, y, 0), new Vector3(to, y, 0));
+        return new GivenDimension(input, at, new Vector3(from, y, 0), new Vector3(to, y, 0));
     }
 
     /** What an obstacle takes of the run, inches. */

@@ -20,6 +20,7 @@ import lobrik.measure.Length;
 import lobrik.shape.Clearance;
 import lobrik.shape.Obstacle;
 import lobrik.shape.Surround;
+import lobrik.shape.WallOfRun;
 import lobrik.shop.HookSide;
 import lobrik.shop.ToolKind;
 import org.jspecify.annotations.Nullable;
@@ -40,6 +41,7 @@ import org.jspecify.annotations.Nullable;
  * @param tool what it is bent with
  * @param before what is looked over before the first bend, where the tool asks for it
  * @param cautions of bending with this tool
+ * @param walls of a run: what is on each wall that it goes along, from its datum end; of anything else, none
  * @param readyMade whether an elbow does instead; null where none is bought for this tool's conduit
  */
 public record LayoutAnswer(
@@ -61,7 +63,42 @@ public record LayoutAnswer(
         ToolKind tool,
         List<String> before,
         List<String> cautions,
+        List<WallAnswer> walls,
         @Nullable ReadyMadeAnswer readyMade) {
+
+    /**
+     * A wall, a floor or a ceiling that a run goes along, as it is seen facing it.
+     *
+     * @param legs numbers of those on it
+     * @param across direction of the piece's frame that runs to the right on its plan
+     * @param up direction of the piece's frame that is up on it
+     * @param firstArc the first arc that is on it, from 0
+     * @param arcsEnd the arc behind the last that is on it
+     * @param before where the run comes from; null where it begins here
+     * @param after where it goes on; null where it ends here
+     */
+    public record WallAnswer(
+            String title,
+            List<Integer> legs,
+            List<Double> across,
+            List<Double> up,
+            int firstArc,
+            int arcsEnd,
+            WallOfRun.@Nullable Side before,
+            WallOfRun.@Nullable Side after) {
+
+        static WallAnswer of(WallOfRun wall) {
+            return new WallAnswer(
+                    wall.view().title(),
+                    wall.legs(),
+                    PieceShape.point(wall.across()),
+                    PieceShape.point(wall.up()),
+                    wall.firstArc(),
+                    wall.arcsEnd(),
+                    wall.before().orElse(null),
+                    wall.after().orElse(null));
+        }
+    }
 
     /**
      * Whether a ready-made elbow does instead.
@@ -92,7 +129,7 @@ public record LayoutAnswer(
 
         static DimensionAnswer of(GivenDimension dimension) {
             return new DimensionAnswer(
-                    dimension.input().id(),
+                    dimension.input().path(),
                     dimension.at(),
                     PieceShape.point(dimension.from()),
                     PieceShape.point(dimension.to()));
@@ -316,6 +353,7 @@ public record LayoutAnswer(
                 tool,
                 before,
                 cautions,
+                walls,
                 readyMade);
     }
 
@@ -342,6 +380,10 @@ public record LayoutAnswer(
                 tool,
                 BeforeBending.with(tool).stream().map(BeforeBending::words).toList(),
                 Caution.of(tool).stream().map(Caution::text).toList(),
+                bend.run().stream()
+                        .flatMap(run -> WallOfRun.of(run).stream())
+                        .map(WallAnswer::of)
+                        .toList(),
                 ReadyMade.of(layout).map(ReadyMadeAnswer::of).orElse(null));
     }
 }

@@ -221,8 +221,7 @@ final class Translation {
 
     /** A run goes from fitting to fitting. */
     private static Function<Piece, List<Surround>> boxesOf(Run run) {
-        return piece ->
-                Surround.fittings(piece, Optional.of(run.startInsertion()), Optional.of(run.endInsertion()));
+        return piece -> Surround.fittings(piece, Optional.of(run.startInsertion()), Optional.of(run.endInsertion()));
     }
 
     /** What the core needs to lay a bend out; with what stands around the piece. */

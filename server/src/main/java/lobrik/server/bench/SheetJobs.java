@@ -36,10 +36,10 @@ final class SheetJobs {
         LengthUnit unit = question.unit();
         List<GivenSize> sizes = Input.of(job.bend()).stream()
                 .map(input -> new GivenSize(
-                        input.id().id(),
-                        input.field().title(),
+                        input.path(),
+                        input.title(),
                         Optional.ofNullable(exercise.content().entered())
-                                .flatMap(entered -> entered.toTheFitting(input.id()))
+                                .flatMap(entered -> entered.toTheFitting(input.path()))
                                 .orElseGet(() -> switch (input.current()) {
                                     case Length length -> length.exactly(unit);
                                     case Angle angle -> angle.text();

@@ -8,17 +8,12 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.measure.LengthUnit;
 import lobrik.measure.Percentage;
-import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
 import lobrik.server.platform.TurnedDown;
 import lobrik.wire.LayoutRequest;
@@ -100,26 +95,17 @@ final class DrawingResource {
         Review review = Review.of(question.layout(), question.obstacle());
         double textSize = Math.max(0.5, question.layout().predicted().length().inches() / 90);
         return ElevationSketch.of(
-                review, question.around(), new ElevationSketch.Style(textSize, true, words(question)::apply));
+                review,
+                question.around(),
+                new ElevationSketch.Style(textSize, true, input -> Optional.of(words(input, question))));
     }
 
-    private static WordsOfInputs words(Question question) {
-        return new WordsOfInputs(
-                Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, input -> input)),
-                question.layout().job().school().division().equals(TapeDivision.MILLIMETRE)
-                        ? LengthUnit.MILLIMETRE
-                        : LengthUnit.INCH);
-    }
-
-    /** Sizes as they are written at their dimension. */
-    record WordsOfInputs(Map<InputId, Input> inputs, LengthUnit unit) {
-
-        Optional<String> apply(InputId id) {
-            return Optional.ofNullable(inputs.get(id)).map(input -> switch (input.current()) {
-                case Length length -> length.exactly(unit);
-                case Angle angle -> angle.text();
-                case Percentage part -> part.text();
-            });
-        }
+    /** A size as it is written at its dimension. */
+    private static String words(Input input, Question question) {
+        return switch (input.current()) {
+            case Length length -> length.exactly(question.unit());
+            case Angle angle -> angle.text();
+            case Percentage part -> part.text();
+        };
     }
 }

@@ -5,7 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Function;
-import lobrik.bend.InputId;
+import lobrik.bend.Input;
 import lobrik.layout.GivenDimension;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -34,7 +34,7 @@ public final class ElevationSketch {
      * @param rings whether the rings are drawn: they are part of the answer
      * @param words what is written at a given size; empty leaves its dimension out
      */
-    public record Style(double textSize, boolean rings, Function<InputId, Optional<String>> words) {}
+    public record Style(double textSize, boolean rings, Function<Input, Optional<String>> words) {}
 
     private final Review review;
     private final Layout layout;
@@ -49,8 +49,12 @@ public final class ElevationSketch {
         this.style = style;
     }
 
-    /** Draws a reviewed layout with what stands around it. */
+    /** Draws a reviewed layout with what stands around it; a run as the plans of its walls. */
     public static Sketch of(Review review, List<Surround> around, Style style) {
+        return WallsSketch.of(review, style).orElseGet(() -> inOnePlane(review, around, style));
+    }
+
+    private static Sketch inOnePlane(Review review, List<Surround> around, Style style) {
         ElevationSketch drawing = new ElevationSketch(review, style);
         drawing.conduit();
         Extent piece = drawing.sketch.extent();
@@ -173,7 +177,7 @@ public final class ElevationSketch {
         }
         for (GivenDimension dimension : review.dimensions()) {
             words(dimension).filter(_ -> !isLevel(dimension)).ifPresent(words -> {
-                if (dimension.input().measured() == QuantityKind.ANGLE) {
+                if (dimension.input().id().measured() == QuantityKind.ANGLE) {
                     angle(dimension, words, piece);
                 } else {
                     upright(dimension, words, piece);
@@ -189,7 +193,7 @@ public final class ElevationSketch {
     private boolean isLevel(GivenDimension dimension) {
         Point from = stance.place(dimension.from());
         Point to = stance.place(dimension.to());
-        return dimension.input().measured() == QuantityKind.LENGTH
+        return dimension.input().id().measured() == QuantityKind.LENGTH
                 && Math.abs(to.x() - from.x()) > Math.abs(to.y() - from.y());
     }
 

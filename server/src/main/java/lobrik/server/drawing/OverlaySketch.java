@@ -28,6 +28,10 @@ public final class OverlaySketch {
      * @param times how much larger the difference is drawn
      */
     public static Sketch of(Layout layout, Optional<Piece> made, Optional<Piece> first, double times) {
+        Optional<Sketch> walls = WallsSketch.overlaid(layout, made, times);
+        if (walls.isPresent()) {
+            return walls.get();
+        }
         List<Point> asked = placed(layout, layout.wanted().orElse(layout.predicted()));
         double half = layout.job().tooling().conduit().outsideDiameter().inches() / 2;
         Sketch sketch = new Sketch();
@@ -77,7 +81,7 @@ public final class OverlaySketch {
         return piece.centreline(STEPS_PER_ARC).stream().map(stance::place).toList();
     }
 
-    private static List<Point> larger(List<Point> asked, List<Point> made, double times) {
+    static List<Point> larger(List<Point> asked, List<Point> made, double times) {
         List<Point> larger = new ArrayList<>();
         for (int i = 0; i < made.size(); i++) {
             Point from = asked.get(Math.min(i, asked.size() - 1));

@@ -86,6 +86,27 @@ public final class Sketch {
         shapes.add(new Shape.Text(layer, at, size, anchor, words));
     }
 
+    /** Puts all of it on another drawing, moved by inches. */
+    void addTo(Sketch other, double dx, double dy) {
+        for (Shape shape : shapes) {
+            other.shapes.add(
+                    switch (shape) {
+                        case Shape.Path path ->
+                            new Shape.Path(
+                                    path.layer(),
+                                    path.points().stream()
+                                            .map(point -> point.plus(dx, dy))
+                                            .toList(),
+                                    path.closed());
+                        case Shape.Circle circle ->
+                            new Shape.Circle(circle.layer(), circle.centre().plus(dx, dy), circle.radius());
+                        case Shape.Text text ->
+                            new Shape.Text(
+                                    text.layer(), text.at().plus(dx, dy), text.size(), text.anchor(), text.words());
+                    });
+        }
+    }
+
     /** All shapes, from the back. */
     public List<Shape> shapes() {
         return List.copyOf(shapes);

@@ -3,7 +3,6 @@ package lobrik.server.exercise;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.bend.InputId;
 import lobrik.measure.LengthUnit;
 import org.jspecify.annotations.Nullable;
 
@@ -16,10 +15,10 @@ import org.jspecify.annotations.Nullable;
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record Entered(@Nullable LengthUnit unit, @Nullable Map<String, @Nullable String> texts) {
 
-    /** What was typed for a size, where that is more than one length: two readings of a tape, or what goes into a fitting. */
-    public Optional<String> takenOff(InputId input) {
+    /** What was typed for a size by its path, where that is more than one length: two readings of a tape, or what goes into a fitting. */
+    public Optional<String> takenOff(String input) {
         return Optional.ofNullable(texts)
-                .map(each -> each.get(input.id()))
+                .map(each -> each.get(input))
                 .filter(text -> isTakenFrom(text) || text.contains(" + "));
     }
 
@@ -27,7 +26,7 @@ public record Entered(@Nullable LengthUnit unit, @Nullable Map<String, @Nullable
      * A size with what goes into the fitting still to be added, as it was typed: {@code 30 + 5/8}. Adding it is the trainee's
      * work, so a sheet gives it like that.
      */
-    public Optional<String> toTheFitting(InputId input) {
+    public Optional<String> toTheFitting(String input) {
         return takenOff(input).filter(text -> !isTakenFrom(text));
     }
 

@@ -12,6 +12,7 @@ import lobrik.layout.Method;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.QuantityKind;
 import lobrik.shape.Surround;
+import lobrik.shape.WallOfRun;
 import lobrik.shop.Former;
 import lobrik.shop.HookSide;
 import lobrik.shop.ToolKind;
@@ -57,7 +58,8 @@ public final class WireJson extends SimpleModule {
             Stance.class,
             Surround.Kind.class,
             ToolKind.class,
-            Unit.class);
+            Unit.class,
+            WallOfRun.Side.class);
 
     private static final JsonMapper MAPPER =
             JsonMapper.builder().addModule(new WireJson()).build();

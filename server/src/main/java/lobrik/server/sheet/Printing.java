@@ -96,7 +96,14 @@ class Printing {
                 if (i > 0) {
                     document.newPage();
                 }
-                new SheetPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i), answers).draw();
+                SheetPage page =
+                        new SheetPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i), answers);
+                page.draw();
+                if (page.hasAnswerPage()) {
+                    document.newPage();
+                    new RunAnswerPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i))
+                            .draw(sheets.get(i).exercise().title(), page.working());
+                }
                 progress.accept(i + 1);
             }
         }

@@ -1,11 +1,8 @@
 package lobrik.server.sheet;
 
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
 import lobrik.layout.Review;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
@@ -52,22 +49,17 @@ record SheetContent(
         return question.unit();
     }
 
-    /** What was given, as it was typed where that says more. */
-    Map<InputId, Quantity> given() {
-        return Input.of(question.layout().job().bend()).stream().collect(Collectors.toMap(Input::id, Input::current));
-    }
-
     /** Two readings of a tape, as they were typed. */
-    Optional<String> takeOff(InputId input) {
-        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.takenOff(input));
+    Optional<String> takeOff(Input input) {
+        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.takenOff(input.path()));
     }
 
     /**
      * A size with what goes into the fitting still to be added, as it was typed: {@code 30 + 5/8}. Adding it is the trainee's
      * work, so a sheet gives it like that.
      */
-    Optional<String> toTheFitting(InputId input) {
-        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.toTheFitting(input));
+    Optional<String> toTheFitting(Input input) {
+        return Optional.ofNullable(exercise.entered()).flatMap(entered -> entered.toTheFitting(input.path()));
     }
 
     /** A size without its rounding to a tape. */

@@ -20,6 +20,9 @@ import lobrik.verdict.InspectionPoint;
 record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left, float right) {
 
     private static final float READING_ROW = 16;
+    /** More readings stand in three columns. */
+    private static final int MOST_IN_TWO = 20;
+
     private static final float INSPECTION_ROW = 13;
     private static final float SIGNATURE_ROW = 20;
 
@@ -31,14 +34,17 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
     /** The boxes for what is measured; returns their top. */
     private float readings(float foot) {
         List<PlannedFeature> features = sheet.question().layout().features();
-        int rows = (features.size() + 1) / 2;
-        float column = (right - left) / 2;
-        float tableTop = foot + rows * READING_ROW;
+        int columns = features.size() > MOST_IN_TWO ? 3 : 2;
+        int rows = Math.ceilDiv(features.size(), columns);
+        float row = columns == 2 ? READING_ROW : READING_ROW - 2;
+        float column = (right - left) / columns;
+        float tableTop = foot + rows * row;
         for (int i = 0; i < features.size(); i++) {
             PlannedFeature feature = features.get(i);
             float x = left + Math.floorDiv(i, rows) * column;
-            float base = tableTop - (i % rows + 1) * READING_ROW + 4;
-            canvas.text(Typeface.TEXT, 9.5f, x, base, feature.id().title());
+            float base = tableTop - (i % rows + 1) * row + 4;
+            canvas.fitted(
+                    Typeface.TEXT, 9.5f, x, base, column * 0.34f, feature.id().title());
             boolean shown = answers || feature.id().isOfFinishedPiece();
             canvas.text(
                     Typeface.FIGURES,
@@ -47,7 +53,7 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
                     base,
                     Canvas.Align.RIGHT,
                     shown ? "asked " + sheet.onTape(feature.asked()) : "your mark");
-            canvas.box(x + column * 0.58f, base - 4, column * 0.36f, READING_ROW - 1.5f, 0.6f);
+            canvas.box(x + column * 0.58f, base - 4, column * 0.36f, row - 1.5f, 0.6f);
         }
         canvas.text(Typeface.BOLD, 10, left, tableTop + 5, "Measured");
         canvas.text(

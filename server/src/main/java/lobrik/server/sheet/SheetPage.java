@@ -1,6 +1,5 @@
 package lobrik.server.sheet;
 
-import java.math.BigDecimal;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
@@ -9,21 +8,12 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import lobrik.bend.Input;
-import lobrik.bend.InputId;
-import lobrik.derivation.AddingUp;
+import lobrik.bend.Run;
 import lobrik.derivation.Line;
-import lobrik.derivation.Operation;
-import lobrik.layout.BackDatum;
 import lobrik.layout.BendingStep;
 import lobrik.layout.Layout;
 import lobrik.layout.Method;
 import lobrik.layout.Why;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
-import lobrik.measure.LengthUnit;
-import lobrik.measure.Percentage;
-import lobrik.measure.Quantity;
-import lobrik.measure.TapeDivision;
 import lobrik.server.drawing.ElevationSketch;
 import lobrik.server.drawing.Sketch;
 import lobrik.server.drawing.StripSketch;
@@ -39,6 +29,8 @@ final class SheetPage {
     private static final float DRAWING = 190;
     private static final float STRIP = 62;
     private static final float GIVEN_ROW = 37;
+    private static final int RUN_COLUMNS = 4;
+    private static final float RUN_ROW = 22;
     private static final float FIGURES = 10.5f;
 
     private static final DateTimeFormatter DATE = DateTimeFormatter.ofPattern("d MMMM yyyy", Locale.ENGLISH);
@@ -46,6 +38,7 @@ final class SheetPage {
     private final Canvas canvas;
     private final SheetContent sheet;
     private final boolean answers;
+    private final SheetWords words;
     private final float left;
     private final float right;
     private final float top;
@@ -55,6 +48,7 @@ final class SheetPage {
         this.canvas = canvas;
         this.sheet = sheet;
         this.answers = answers;
+        this.words = new SheetWords(sheet);
         this.left = MARGIN;
         this.right = paper.width() - MARGIN;
         this.top = paper.height() - MARGIN;
@@ -130,31 +124,49 @@ final class SheetPage {
 
     private Sketch elevation(double textSize) {
         return ElevationSketch.of(
-                sheet.review(), sheet.question().around(), new ElevationSketch.Style(textSize, answers, this::words));
+                sheet.review(), sheet.question().around(), new ElevationSketch.Style(textSize, answers, this::given));
     }
 
-    private Optional<String> words(InputId input) {
-        return Optional.ofNullable(sheet.given().get(input))
-                .map(size -> toAdd(input).orElseGet(() -> sheet.exactly(size)));
+    private Optional<String> given(Input input) {
+        return Optional.of(toAdd(input).orElseGet(() -> sheet.exactly(input.current())));
     }
 
     /** What the trainee has still to add; an answer sheet has added it. */
-    private Optional<String> toAdd(InputId input) {
+    private Optional<String> toAdd(Input input) {
         return answers ? Optional.empty() : sheet.toTheFitting(input);
     }
 
     private void given() {
+        layout().job().bend().run().ifPresentOrElse(this::given, this::givenInARow);
+    }
+
+    /** A run has many sizes: so many to a row. */
+    private void given(Run run) {
+        List<RunGiven> all = RunGiven.of(run, sheet::exactly);
+        float column = (right - left) / RUN_COLUMNS;
+        for (int i = 0; i < all.size(); i++) {
+            float x = left + (i % RUN_COLUMNS) * column;
+            float top = y - Math.floorDiv(i, RUN_COLUMNS) * RUN_ROW;
+            canvas.fitted(Typeface.TEXT, 8, x, top - 7, column - 6, all.get(i).title());
+            canvas.fitted(
+                    Typeface.FIGURES, 11.5f, x, top - 18, column - 6, all.get(i).value());
+        }
+        y -= Math.ceilDiv(all.size(), RUN_COLUMNS) * RUN_ROW + 2;
+        canvas.line(left, y, right, y, 0.6f);
+    }
+
+    private void givenInARow() {
         List<Input> inputs = Input.of(layout().job().bend());
         float width = (right - left) / Math.max(4, inputs.size());
         float x = left;
         for (Input input : inputs) {
             canvas.text(Typeface.TEXT, 8.5f, x, y - 8, input.field().title());
-            Optional<String> toAdd = toAdd(input.id());
+            Optional<String> toAdd = toAdd(input);
             canvas.fitted(
                     Typeface.FIGURES, 15, x, y - 23, width - 6, toAdd.orElseGet(() -> sheet.exactly(input.current())));
             String below = toAdd.isPresent()
                     ? "to the fitting + into it"
-                    : sheet.takeOff(input.id()).map("= "::concat).orElse("");
+                    : sheet.takeOff(input).map("= "::concat).orElse("");
             canvas.fitted(Typeface.TEXT, 8, x, y - 33, width - 4, below);
             x += width;
         }
@@ -187,7 +199,7 @@ final class SheetPage {
         List<String> names = new ArrayList<>();
         layout().marks()
                 .forEach(mark -> names.add("Mark " + mark.number()
-                        + mark.back().map(SheetPage::fromBack).orElse("")));
+                        + mark.back().map(SheetWords::fromBack).orElse("")));
         boolean anyBack = layout().marks().stream().anyMatch(mark -> mark.back().isPresent());
         float width = anyBack ? 218 : 150;
         if (layout().cutLength().isPresent()) {
@@ -201,13 +213,27 @@ final class SheetPage {
         return width;
     }
 
-    private void worked(float foot) {
-        float line = y - 28;
-        List<Line> shown = Why.of(layout()).stream()
+    /** How its marks are worked out, line by line. */
+    List<Line> working() {
+        return Why.of(layout()).stream()
                 .filter(each -> !each.about().startsWith("predicted/"))
                 .toList();
+    }
+
+    /** Whether how it is worked out has a page of its own. */
+    boolean hasAnswerPage() {
+        return answers && layout().job().bend().run().isPresent();
+    }
+
+    private void worked(float foot) {
+        if (hasAnswerPage()) {
+            canvas.text(Typeface.TEXT, 10, left, y - 30, "Its bends one by one, and every sum, are on the next page.");
+            return;
+        }
+        float line = y - 28;
+        List<Line> shown = working();
         for (Line each : shown) {
-            canvas.fitted(Typeface.TEXT, 9.5f, left, line, (right - left) * 0.62f, sum(each));
+            canvas.fitted(Typeface.TEXT, 9.5f, left, line, (right - left) * 0.62f, words.sum(each));
             line -= 13;
         }
         float steps = y - 28;
@@ -219,85 +245,12 @@ final class SheetPage {
                     left + (right - left) * 0.65f,
                     steps,
                     (right - left) * 0.35f,
-                    step(number++, step));
+                    words.step(number++, step));
             steps -= 13;
         }
         if (Math.min(line, steps) < foot - 14) {
             throw new IllegalStateException("there is no room for the answers");
         }
-    }
-
-    /** As a teacher writes it: what stands on the card first, then the sum, in figures that add up. */
-    private String sum(Line each) {
-        TapeDivision division =
-                AddingUp.of(each, sheet.unit() == LengthUnit.MILLIMETRE ? AddingUp.MILLIMETRES : AddingUp.INCHES);
-        String gives = " = " + written(each.result(), division);
-        if (!gives.endsWith(" " + sheet.onTape(each.result()))) {
-            gives += ", on the tape " + sheet.onTape(each.result());
-        }
-        if (each.terms().size() == 2
-                && each.terms().getFirst() instanceof Line.Term.Of of
-                && each.terms().getLast() instanceof Line.Term.Factor factor
-                && factor.operation() == Operation.TIMES) {
-            String times = decimal(factor.value());
-            return each.name() + " = " + factor.name() + ": " + times + "; " + times + " × "
-                    + written(of.value(), division) + gives;
-        }
-        StringBuilder sum = new StringBuilder(each.name()).append(" =");
-        for (Line.Term term : each.terms()) {
-            String figure = switch (term) {
-                case Line.Term.Of of -> written(of.value(), division);
-                case Line.Term.Above above -> written(above.value(), division);
-                case Line.Term.Factor factor -> factor.name().isEmpty() ? "" : decimal(factor.value());
-            };
-            Stream.of(term.operation().text(), term.name(), figure)
-                    .filter(part -> !part.isEmpty())
-                    .forEach(part -> sum.append(' ').append(part));
-        }
-        return sum + gives;
-    }
-
-    private static String written(Quantity quantity, TapeDivision division) {
-        return switch (quantity) {
-            case Length length -> division.text(length);
-            case Angle angle -> angle.text();
-            case Percentage part -> part.text();
-        };
-    }
-
-    private static String decimal(double value) {
-        return BigDecimal.valueOf(Math.round(value * 1e4) / 1e4)
-                .stripTrailingZeros()
-                .toPlainString();
-    }
-
-    private static String fromBack(BackDatum back) {
-        return " from the back of bend " + back.bend();
-    }
-
-    private String step(int number, BendingStep step) {
-        return number + ". ring " + step.mark().number()
-                + step.mark()
-                        .back()
-                        .map(back -> " (" + sheet.onTape(back.figure()) + fromBack(back) + ")")
-                        .orElse("")
-                + ", "
-                + layout().job().tooling().words(step.mark().placing()) + ", " + howFar(step);
-    }
-
-    /** How far to go, as the tool is told it. */
-    private String howFar(BendingStep step) {
-        return switch (step.by()) {
-            case BendingStep.By.Line _ -> "to " + step.lever().text();
-            case BendingStep.By.Ram ram ->
-                "to " + step.lever().text() + " under load"
-                        + ram.travel()
-                                .map(out -> ", ram out " + sheet.onTape(out))
-                                .orElse("");
-            case BendingStep.By.Heat heat ->
-                "warm " + sheet.onTape(heat.from()) + " to " + sheet.onTape(heat.to()) + ", bend to "
-                        + step.rest().text();
-        };
     }
 
     /** With answers every ring has a flag of its own height. */
