@@ -1,11 +1,12 @@
 import { ChevronLeft, ChevronRight, Pause, Play } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import { FROM_THE_SIDE, FROM_THERE, turnWords } from '../drawing/shoeView';
 import { InShoe } from '../drawing/InShoe';
 import { Choice } from '../frame/Header';
 import { StepWords } from '../set/Steps';
+import { picturesOf, turnsOf, usePictures } from './pictures';
 
 interface BendingStepsProps {
   bends: readonly Schemas['ShownBendAnswer'][];
@@ -18,53 +19,31 @@ const VIEWS = [
   { value: 'side', name: 'From the side' },
 ] as const;
 
-/** The turn before a bend is shown in so many pictures. */
-const TURNING = 8;
-const PICTURE_MS = 170;
-/** The end of a bend is looked at for so many pictures before the next. */
-const REST = 6;
-
 /**
  * The bends of a piece one after the other: the part-bent piece is turned in the shoe, and bent. Each press is a step; it also plays
  * by itself, and stops wherever somebody presses.
  */
 export function BendingSteps({ bends, plan, diameter }: BendingStepsProps) {
   const [step, setStep] = useState(0);
-  const [picture, setPicture] = useState<number>();
-  const [playing, setPlaying] = useState(false);
   const [view, setView] = useState<(typeof VIEWS)[number]['value']>('there');
   const bend = bends[step];
   const last = bend === undefined ? 0 : picturesOf(bend) - 1;
-  // Who only looks sees the piece as it is put in, turned already: the arrow says from where.
-  const shown = picture ?? 0;
-  useEffect(() => {
-    if (!playing) {
-      return undefined;
+  const { picture, playing, play, pause, show } = usePictures(last, () => {
+    const more = step + 1 < bends.length;
+    if (more) {
+      setStep(step + 1);
     }
-    const timer = setTimeout(() => {
-      if (shown < last + REST) {
-        setPicture(shown + 1);
-      } else if (step + 1 < bends.length) {
-        setStep(step + 1);
-        setPicture(0);
-      } else {
-        setPlaying(false);
-      }
-    }, PICTURE_MS);
-    return () => {
-      clearTimeout(timer);
-    };
-  }, [playing, shown, last, step, bends.length]);
+    return more;
+  });
   const answer = plan.steps[step];
   if (bend === undefined || answer === undefined) {
     return null;
   }
   const go = (to: number) => {
-    setPlaying(false);
     setStep(Math.min(bends.length - 1, Math.max(0, to)));
-    setPicture(0);
+    show(0);
   };
-  const at = Math.min(shown, last);
+  const at = Math.min(picture, last);
   const turning = turnsOf(bend);
   const turn = turnWords(bend.turnSeenDeg);
   return (
@@ -131,11 +110,15 @@ export function BendingSteps({ bends, plan, diameter }: BendingStepsProps) {
           className={`${BUTTON} w-24`}
           aria-pressed={playing}
           onClick={() => {
-            if (!playing && step === bends.length - 1 && shown >= last) {
-              setStep(0);
-              setPicture(0);
+            if (playing) {
+              pause();
+              return;
             }
-            setPlaying(!playing);
+            if (step === bends.length - 1 && picture >= last) {
+              setStep(0);
+              show(0);
+            }
+            play();
           }}
         >
           {playing ? <Pause size={20} /> : <Play size={20} />} {playing ? 'Pause' : 'Play'}
@@ -159,8 +142,7 @@ export function BendingSteps({ bends, plan, diameter }: BendingStepsProps) {
           value={at}
           className="range range-sm min-w-24 flex-1 max-w-64"
           onChange={(event) => {
-            setPlaying(false);
-            setPicture(Number(event.target.value));
+            show(Number(event.target.value));
           }}
         />
         <Choice label="Seen" options={VIEWS} value={view} onChange={setView} />
@@ -171,14 +153,6 @@ export function BendingSteps({ bends, plan, diameter }: BendingStepsProps) {
 
 const BUTTON =
   'flex h-11 min-w-11 items-center justify-center gap-1.5 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg disabled:opacity-50';
-
-function turnsOf(bend: Schemas['ShownBendAnswer']): number {
-  return Math.abs(bend.turnSeenDeg) < 0.01 ? 0 : TURNING;
-}
-
-function picturesOf(bend: Schemas['ShownBendAnswer']): number {
-  return turnsOf(bend) + bend.moments.length;
-}
 
 function described(bend: Schemas['ShownBendAnswer'], step: number, turn: string | undefined): string {
   const turned = turn === undefined ? '' : ` turned ${turn} before, seen from where one stands,`;

@@ -100,7 +100,9 @@ export function FiguresTold({ code, sheet, justSent = false }: { code: string; s
           <p className="text-base leading-snug">First take a hint for each that is not right, and look again.</p>
         )}
       </section>
-      {ready && answer.data !== undefined && <StepByStep job={sheet.job} plan={answer.data.plan} />}
+      {ready && answer.data !== undefined && (
+        <StepByStep job={sheet.job} plan={answer.data.plan} bending={answer.data.bending} />
+      )}
     </>
   );
 }

@@ -2,11 +2,21 @@ import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Strip } from '../drawing/Strip';
 import { StepWords } from '../set/Steps';
+import { BendPicture } from './BendPicture';
 import { LookFirst } from './LookFirst';
 import { RunsDown } from './RunsDown';
 
 /** The steps of bending, one at a time: the ring in hand on the conduit, the tool on it, what to do and how far to go. */
-export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Schemas['LayoutAnswer'] }) {
+export function StepByStep({
+  job,
+  plan,
+  bending = [],
+}: {
+  job: Schemas['SheetJob'];
+  plan: Schemas['LayoutAnswer'];
+  /** How each bend is seen; a phone may remember an answer from before that was told. */
+  bending?: readonly Schemas['ShownBendAnswer'][] | undefined;
+}) {
   const [at, setAt] = useState(0);
   // A phone may remember a sheet from an earlier build, which had nothing to look over first.
   const { before = [] }: { before?: readonly string[] } = plan;
@@ -36,6 +46,7 @@ export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Sche
       </section>
     );
   }
+  const picture = bending[at];
   const only = { ...plan, marks: plan.marks.filter(({ number }) => number === step.mark) };
   return (
     <section aria-label="Bending" className="grid gap-2 border-t-2 border-base-content/60 pt-2">
@@ -46,8 +57,9 @@ export function StepByStep({ job, plan }: { job: Schemas['SheetJob']; plan: Sche
         <Strip plan={only} outsideDiameter={job.outsideDiameterIn} divisionIn={job.divisionIn} />
       </div>
       <div className="text-lg leading-snug">
-        <StepWords step={step} plan={plan} />
+        <StepWords step={step} plan={plan} shown={picture !== undefined} />
       </div>
+      {picture !== undefined && <BendPicture key={at} bend={picture} diameter={job.outsideDiameterIn} />}
       {(step.warmSeconds ?? 0) > 0 && (
         <RunsDown key={`warm${String(at)}`} name="Warming" seconds={step.warmSeconds ?? 0} />
       )}

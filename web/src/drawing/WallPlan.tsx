@@ -70,7 +70,7 @@ function Drawing({
   const beside = small ? 13 : 26;
   const room = beside + usual.height;
   const view = fit(box, width, height, {
-    left: small ? 38 : 60,
+    left: small ? 38 : wall.before == null ? 84 : 60,
     right: small ? 38 : 60,
     top: small ? room - 8 : room,
     bottom: room,

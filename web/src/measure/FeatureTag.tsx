@@ -22,7 +22,7 @@ export function FeatureTag({ feature, bends, active, text, onActivate }: Feature
       type="button"
       onClick={onActivate}
       aria-pressed={active}
-      className={`min-h-11 max-w-[8.4rem] rounded-field border-2 px-1.5 leading-tight whitespace-nowrap max-sm:max-w-[5.2rem] max-sm:min-w-0 max-sm:overflow-hidden max-sm:px-1 max-sm:text-sm ${
+      className={`min-h-11 max-w-[12rem] rounded-field border-2 px-1.5 leading-tight whitespace-nowrap max-sm:max-w-[5.2rem] max-sm:min-w-0 max-sm:overflow-hidden max-sm:px-1 max-sm:text-sm ${
         active ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/50 bg-base-100'
       }`}
     >

@@ -107,7 +107,10 @@ export function VerdictDrawing({ attempt, marked, switches = true }: VerdictDraw
             difference
             <Choice label="Difference drawn" options={LARGER} value={larger} onChange={setLarger} />
           </span>
-          <Legend marked={marked != null && !again && view === 'side'} first={again && view === 'side'} />
+          <Legend
+            marked={marked != null && !again && view === 'side' && !isRun(plan)}
+            first={again && view === 'side'}
+          />
         </div>
       )}
     </div>

@@ -31,7 +31,7 @@ public record Curriculum(List<Step> steps) {
     }
 
     /**
-     * By hand: stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point, over-bent. At the machine and with
+     * By hand: stub, back-to-back, box offset, offset, kick, rolling offset, three-point, four-point, over-bent, run. At the machine and with
      * heat the same, after a stub by hand; conduit that a machine bends is too large for box offsets.
      */
     public static final Curriculum USUAL = new Curriculum(
@@ -48,7 +48,8 @@ public record Curriculum(List<Step> steps) {
                         step(tool, BendKind.ROLLING_OFFSET, BendKind.OFFSET),
                         step(tool, BendKind.SADDLE_3, BendKind.OFFSET),
                         step(tool, BendKind.SADDLE_4, BendKind.SADDLE_3),
-                        step(tool, BendKind.OVER_BENT_90, BendKind.BACK_TO_BACK_90, BendKind.OFFSET))
+                        step(tool, BendKind.OVER_BENT_90, BendKind.BACK_TO_BACK_90, BendKind.OFFSET),
+                        step(tool, BendKind.RUN, BendKind.BACK_TO_BACK_90, BendKind.OFFSET))
                 .filter(step -> bendsSmall(tool) || !step.family().bend().isSmall())
                 .toList();
     }

@@ -154,7 +154,7 @@ class ReviewTest {
     void distanceOfAKick_isDrawnAlongTheGround_asItIsAskedFor(OffsetLayout from) {
         Job job = job(Method.CHART, new Kick(Length.ofInches(9), Angle.ofDegrees(30), Length.ofInches(44), from));
         GivenDimension distance = Review.of(job, Optional.empty()).dimensions().stream()
-                .filter(each -> each.input() == InputId.DISTANCE)
+                .filter(each -> each.input().id() == InputId.DISTANCE)
                 .findFirst()
                 .orElseThrow();
         double underside = -job.tooling().conduit().outsideDiameter().inches() / 2;

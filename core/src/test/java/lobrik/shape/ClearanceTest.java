@@ -45,7 +45,7 @@ class ClearanceTest {
             Piece piece = Layout.of(jobs.next(kind, Method.CHART, TapeDivision.SIXTEENTH))
                     .predicted();
             Length at = piece.length().times(0.2 + 0.6 * random.nextDouble());
-            Obstacle obstacle = random.nextBoolean()
+            Obstacle.OnSurface obstacle = random.nextBoolean()
                     ? new Obstacle.Round(at, Length.ofInches(1 + 5 * random.nextDouble()))
                     : new Obstacle.Rectangular(
                             at,
@@ -64,7 +64,7 @@ class ClearanceTest {
 
     @Test
     void distanceToARectangle_isSigned() {
-        Obstacle duct = new Obstacle.Rectangular(Length.ofInches(10), Length.ofInches(4), Length.ofInches(3));
+        Obstacle.OnSurface duct = new Obstacle.Rectangular(Length.ofInches(10), Length.ofInches(4), Length.ofInches(3));
         assertThat(duct.distance(12, 5)).isEqualTo(2);
         assertThat(duct.distance(7, 1)).isEqualTo(3);
         assertThat(duct.distance(7, 7)).isEqualTo(5);

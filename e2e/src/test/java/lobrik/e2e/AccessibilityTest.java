@@ -70,6 +70,7 @@ class AccessibilityTest {
         page.getByText("Why", new Page.GetByTextOptions().setExact(true)).click();
         page.getByText("Spacing of the marks").waitFor();
         check(page, "set, why", PANEL);
+        run(page);
         page.getByText("Where does it go?").click();
         page.getByText("Round a column").waitFor();
         check(page, "set, situations", DIALOG);
@@ -195,5 +196,29 @@ class AccessibilityTest {
         assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
                 .as(view + " is no wider than its screen")
                 .isTrue();
+    }
+
+    /** A run in its room, on its walls, and while it is bent. */
+    private void run(Page page) {
+        page.getByText("Inputs", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("run");
+        for (String leg : new String[] {"to the right", "up", "out of the wall"}) {
+            page.getByLabel("Next leg " + leg).click();
+            page.keyboard().type("24");
+        }
+        page.getByLabel(Pattern.compile("^Ring 1 at .*Ring 2 at ")).waitFor();
+        page.getByLabel("In the room").selectOption("column");
+        page.getByLabel("Gaps").waitFor();
+        check(page, "set, a run");
+        Locator views = page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("View"));
+        views.getByText("Walls").click();
+        page.getByLabel("From above")
+                .or(page.getByLabel("Facing right"))
+                .first()
+                .waitFor();
+        check(page, "set, a run on its walls");
+        views.getByText("Bending").click();
+        page.getByLabel("Bending, step by step").waitFor();
+        check(page, "set, a run while it is bent");
     }
 }

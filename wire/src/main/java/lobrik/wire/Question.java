@@ -47,6 +47,11 @@ public record Question(Layout layout, Optional<Obstacle> obstacle, List<Surround
         return LayoutAnswer.of(Review.of(layout, obstacle), around);
     }
 
+    /** How each of its bends is seen while it is made. */
+    public List<ShownBendAnswer> bending() {
+        return ShownBendAnswer.of(layout);
+    }
+
     /** Why its numbers are what they are. */
     public List<ExplanationAnswer> why() {
         return Why.of(layout).stream().map(ExplanationAnswer::of).toList();

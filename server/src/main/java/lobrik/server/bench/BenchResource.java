@@ -21,6 +21,7 @@ import lobrik.verdict.Judged;
 import lobrik.wire.ExplanationAnswer;
 import lobrik.wire.LayoutAnswer;
 import lobrik.wire.PieceShape;
+import lobrik.wire.ShownBendAnswer;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -111,8 +112,8 @@ class BenchResource {
     /** What to think of where a figure is not right. */
     record Hint(String about, String words) {}
 
-    /** The right figures, how each is worked out, and how the piece is bent. */
-    record SheetAnswer(LayoutAnswer plan, List<ExplanationAnswer> why) {}
+    /** The right figures, how each is worked out, and how the piece is bent: each bend as it is seen from where one stands. */
+    record SheetAnswer(LayoutAnswer plan, List<ExplanationAnswer> why, List<ShownBendAnswer> bending) {}
 
     /**
      * A piece that was judged, in plain words.

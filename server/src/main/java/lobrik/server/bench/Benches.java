@@ -6,6 +6,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lobrik.bend.Run;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Mark;
 import lobrik.measure.LengthUnit;
@@ -44,7 +45,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 class Benches {
 
-    static final int MOST_MARKS = 4;
+    static final int MOST_MARKS = Run.MOST_BENDS;
 
     private final Givings givings;
     private final Attempts attempts;
@@ -167,7 +168,8 @@ class Benches {
                 calculations.plan(question),
                 question.why().stream()
                         .filter(why -> !why.about().startsWith("predicted/"))
-                        .toList());
+                        .toList(),
+                question.bending());
     }
 
     private static void requireTold(InHand inHand) {

@@ -197,4 +197,116 @@ class RunInterfaceTest {
         assertThat(told.at("/causes/0/id").asString()).isEqualTo("wrong-way");
         assertThat(told.at("/causes/0/bendNumber").asInt()).isEqualTo(4);
     }
+
+    /** With a duct that the second leg runs up beside, and the wall that the first lies on. */
+    private Answer inARoom(String room) {
+        return client.post(
+                "/api/calc/layout", "{" + TOOL + ",\"bend\":" + CORNER + ",\"place\":{\"room\":" + room + "}}");
+    }
+
+    private static final String CORNER = "{\"kind\":\"run\",\"legs\":["
+            + "{\"lengthIn\":30,\"towards\":\"right\"},{\"lengthIn\":40,\"towards\":\"up\"}]}";
+
+    @Test
+    void whatStandsInTheRoom_isMissedOrReportedWithItsGap() {
+        Answer answer = inARoom(
+                "[{\"kind\":\"ceiling\",\"awayIn\":60},"
+                        + "{\"kind\":\"duct\",\"rightIn\":29,\"upIn\":10,\"outIn\":-2,\"widthIn\":12,\"heightIn\":20,\"depthIn\":6}]");
+        assertThat(answer.status()).isEqualTo(200);
+        assertThat(answer.at("/gaps/0/what").asString()).isEqualTo("the ceiling");
+        // The run rises by 40 in less the half of the conduit that is below the axis where it begins; its end face is
+        // flat.
+        assertThat(answer.at("/gaps/0/gapIn").asDouble()).isCloseTo(60 - 39.539 - 0.461, within(0.001));
+        assertThat(answer.at("/gaps/0/touched").asBoolean()).isFalse();
+        assertThat(answer.at("/gaps/1/gapIn").asDouble()).isCloseTo(-1, within(0.001));
+        assertThat(answer.at("/gaps/1/touched").asBoolean()).isTrue();
+        assertThat(answer.at("/warnings/0/code").asString()).isEqualTo("obstacle-touched");
+        assertThat(answer.at("/warnings/0/pointer").asString()).isEqualTo("/place/room/1");
+        assertThat(answer.at("/warnings/0/cures/0/pointer").asString()).isEqualTo("/bend/legs/0/lengthIn");
+    }
+
+    @Test
+    void aRoomThatCannotBe_isRefused_withWhereAndWhy() {
+        Answer answer =
+                inARoom("[{\"kind\":\"duct\",\"rightIn\":1,\"upIn\":1,\"outIn\":1,\"widthIn\":0,\"heightIn\":2},"
+                        + "{\"kind\":\"floor\"}]");
+        assertThat(answer.status()).isEqualTo(400);
+        List<String> pointers = new ArrayList<>();
+        answer.at("/errors").forEach(error -> pointers.add(error.at("/pointer").asString()));
+        assertThat(pointers).containsExactlyInAnyOrder("/place/room/0/depthIn", "/place/room/1/awayIn");
+    }
+
+    @Test
+    void wallsOfARun_comeWithItsLayout_andOfNothingElse() {
+        Answer answer = layout(SAMPLE);
+        List<String> titles = new ArrayList<>();
+        answer.at("/walls").forEach(wall -> titles.add(wall.at("/title").asString()));
+        assertThat(titles).containsExactly("Facing the wall", "Facing right", "From above");
+        assertThat(answer.at("/walls/0/before").isMissingNode()
+                        || answer.at("/walls/0/before").isNull())
+                .isTrue();
+        assertThat(answer.at("/walls/0/after").asString()).isEqualTo("towards");
+        assertThat(layout("{\"kind\":\"stub90\",\"legIn\":20}").at("/walls")).isEmpty();
+    }
+
+    @Test
+    void everyBend_isShownAsItIsMade_inTheOrderOfTheSteps() {
+        String asked = "{" + TOOL + ",\"bend\":" + SAMPLE + "}";
+        JsonNode steps = client.post("/api/calc/layout", asked).at("/steps");
+        JsonNode shown = client.post("/api/calc/bending", asked).at("");
+        assertThat(shown).hasSameSizeAs(steps);
+        for (int i = 0; i < shown.size(); i++) {
+            JsonNode bend = shown.get(i);
+            assertThat(bend.at("/mark")).isEqualTo(steps.get(i).at("/mark"));
+            assertThat(bend.at("/arcs").asInt()).isEqualTo(i + 1);
+            // Whoever stands at the datum end sees it turned as it is counted, at the far end the other way round.
+            double turn = steps.get(i).at("/turnDeg").asDouble();
+            boolean fromDatum = bend.at("/fromDatumEnd").asBoolean();
+            assertThat(bend.at("/turnSeenDeg").asDouble()).isCloseTo(fromDatum ? turn : -turn, within(1e-9));
+            assertThat(fromDatum)
+                    .isEqualTo(steps.get(i).at("/hookTowards").asString().equals("far"));
+            // Two ends, and nine points on each curve.
+            assertThat(bend.at("/moments/0/centreline")).hasSize(2 + 9 * (i + 1));
+        }
+        assertThat(client.post("/api/calc/bending", "{}").status()).isEqualTo(400);
+    }
+
+    @Test
+    void aRun_isMirrored_withItsRoom() {
+        Answer answer = client.post(
+                "/api/calc/rearrange",
+                "{\"how\":\"mirrored\",\"layout\":{" + TOOL + ",\"bend\":" + CORNER
+                        + ",\"place\":{\"room\":[{\"kind\":\"rightWall\",\"awayIn\":50}]}}}");
+        assertThat(answer.at("/bend/legs/0/towards").asString()).isEqualTo("left");
+        assertThat(answer.at("/bend/legs/1/towards").asString()).isEqualTo("up");
+        assertThat(answer.at("/room/0/kind").asString()).isEqualTo("leftWall");
+        assertThat(answer.at("/room/0/awayIn").asDouble()).isEqualTo(50);
+    }
+
+    /** The room does not move when the datum does: each gap is what it was. */
+    @Test
+    void aRun_isReversed_withItsRoomFromTheOtherEnd() {
+        String room = "[{\"kind\":\"rightWall\",\"awayIn\":50},{\"kind\":\"column\",\"rightIn\":10,\"upIn\":5,"
+                + "\"outIn\":-1,\"widthIn\":6,\"heightIn\":20,\"depthIn\":6}]";
+        String definition = "{" + TOOL + ",\"bend\":" + CORNER + ",\"place\":{\"room\":" + room + "}}";
+        Answer before = client.post("/api/calc/layout", definition);
+        Answer answer = client.post("/api/calc/rearrange", "{\"how\":\"reversed\",\"layout\":" + definition + "}");
+        assertThat(answer.at("/bend/legs/0/towards").asString()).isEqualTo("down");
+        assertThat(answer.at("/bend/legs/0/lengthIn").asDouble()).isEqualTo(40);
+        Answer after = client.post(
+                "/api/calc/layout",
+                "{" + TOOL + ",\"bend\":" + answer.at("/bend") + ",\"place\":{\"room\":" + answer.at("/room") + "}}");
+        for (int i = 0; i < 2; i++) {
+            assertThat(after.at("/gaps/" + i + "/gapIn").asDouble())
+                    .isCloseTo(before.at("/gaps/" + i + "/gapIn").asDouble(), within(0.001));
+        }
+        assertThat(client.post("/api/calc/rearrange", "{\"how\":\"mirrored\"}").status())
+                .isEqualTo(400);
+        assertThat(client.post(
+                                "/api/calc/rearrange",
+                                "{\"how\":\"mirrored\",\"layout\":{" + TOOL
+                                        + ",\"bend\":{\"kind\":\"stub90\",\"legIn\":20}}}")
+                        .status())
+                .isEqualTo(400);
+    }
 }

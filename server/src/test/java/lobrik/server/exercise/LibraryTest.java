@@ -302,22 +302,40 @@ class LibraryTest {
         assertThat(runa.get("/api/library/" + id()).status()).isEqualTo(404);
     }
 
-    /** Runs can be laid out; until the screens have them, none is kept or given out that nobody could then open. */
+    /** What was typed of a leg goes by its path, so that it stays as it was typed. */
     @Test
-    void aRun_isNeitherKeptNorGivenOutYet_andThatIsSaid() {
+    void aRun_isKeptAndGivenOut_withWhatWasTypedOfItsLegs() {
+        String run = SampleExercises.definition(
+                "exact",
+                "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":30.5,\"towards\":\"up\"},"
+                        + "{\"readFromIn\":2,\"readToIn\":42,\"towards\":\"right\"}]}");
+        String typed =
+                ",\"entered\":{\"unit\":\"in\",\"texts\":{\"legs/0/lengthIn\":\"2' 6 1/2\",\"legs/1/readToIn\":\"42\"}}";
+        String exercise = SampleExercises.exercise("Round the corner", run, typed);
+        String entry = id();
+        assertThat(save(entry, exercise, null).status()).isEqualTo(200);
+        JsonNode kept = runa.get("/api/library/" + entry).at("/versions/0/exercise");
+        assertThat(kept.at("/entered/texts").propertyNames())
+                .containsExactlyInAnyOrder("legs/0/lengthIn", "legs/1/readToIn");
+        assertThat(kept.at("/definition/bend/legs/1/readFromIn").asDouble()).isEqualTo(2);
+        Answer given = runa.put(
+                "/api/givings/" + id(),
+                "{\"exercise\":" + exercise + ",\"giveTo\":{\"traineeIds\":["
+                        + firstYear().at("/trainees/0/id") + "]}}");
+        assertThat(given.status()).as(given.body().toString()).isEqualTo(200);
+    }
+
+    @Test
+    void whatIsTypedOfALegThatIsNotThere_isRefused() {
         String run = SampleExercises.definition(
                 "exact",
                 "{\"kind\":\"run\",\"legs\":[{\"lengthIn\":30,\"towards\":\"up\"},"
                         + "{\"lengthIn\":40,\"towards\":\"right\"}]}");
-        String exercise = SampleExercises.exercise("Round the corner", run, "");
-        String cohort = firstYear().at("/id").asString();
-        for (Answer answer : List.of(
-                save(id(), exercise, null),
-                runa.put(
-                        "/api/givings/" + id(),
-                        "{\"exercise\":" + exercise + ",\"giveTo\":{\"cohortId\":\"" + cohort + "\"}}"))) {
-            assertThat(answer.status()).as(answer.body().toString()).isEqualTo(400);
-            assertThat(answer.body().toString()).contains("/definition/bend/kind", "not set as an exercise yet");
+        for (String path :
+                List.of("legs/2/lengthIn", "legs/0/towards", "legs/0", "/legs/0/lengthIn", "legs/0/lengthIn/x")) {
+            String typed = ",\"entered\":{\"unit\":\"in\",\"texts\":{\"" + path + "\":\"30\"}}";
+            Answer answer = save(id(), SampleExercises.exercise("Round the corner", run, typed), null);
+            assertThat(answer.status()).as(path).isEqualTo(400);
         }
     }
 }

@@ -61,7 +61,7 @@ class CurriculumTest {
 
     @Test
     void usualOrder_hasEveryTool() {
-        assertThat(runa.get("/api/curriculum").at("/usual").size()).isEqualTo(26);
+        assertThat(runa.get("/api/curriculum").at("/usual").size()).isEqualTo(29);
         assertThat(runa.get("/api/curriculum").at("/mayChange").asBoolean()).isFalse();
         assertThat(oskar.get("/api/curriculum").at("/mayChange").asBoolean()).isTrue();
     }

@@ -149,6 +149,33 @@ class SheetTest {
         }
     }
 
+    /** Twelve bends, the most there are, on both papers: the job on one page; with its answers on two. */
+    @ParameterizedTest
+    @ValueSource(strings = {"letter", "a4"})
+    void aRunOfManyBends_isOnOnePage_andItsAnswersOnASecond_withEveryBendPictured(String paper) throws Exception {
+        String legs = "{\"lengthIn\":40,\"towards\":\"right\"},{\"lengthIn\":24,\"towards\":\"up\"},"
+                + "{\"lengthIn\":70,\"towards\":\"right\",\"playIn\":0.25},{\"readFromIn\":10,\"readToIn\":40,\"towards\":\"out\"},"
+                + "{\"lengthIn\":24,\"towards\":\"down\"},{\"lengthIn\":45,\"towards\":\"left\"}";
+        String run = "{\"kind\":\"run\",\"legs\":[" + legs + "],\"startInsertionIn\":0.625,"
+                + "\"startOffset\":{\"riseIn\":0.5,\"angleDeg\":10,\"firstMarkIn\":3,\"towards\":\"in\"},"
+                + "\"endOffset\":{\"riseIn\":0.5,\"angleDeg\":10,\"lastMarkIn\":3,\"towards\":\"out\"},"
+                + "\"along\":[{\"kind\":\"saddle3\",\"leg\":3,\"heightIn\":2,\"centreIn\":35,\"outerAngleDeg\":22.5,\"towards\":\"out\"}]}";
+        String exercise = exercise("From box to box", definition("exact", run), "");
+        try (PDDocument pdf = Loader.loadPDF(
+                        runa.file("/api/sheets/blank", "{\"exercise\":" + exercise + ",\"paper\":\"" + paper + "\"}"));
+                PDDocument answers = Loader.loadPDF(runa.file(
+                        "/api/sheets/blank",
+                        "{\"exercise\":" + exercise + ",\"paper\":\"" + paper + "\",\"answers\":true}"))) {
+            assertThat(pdf.getNumberOfPages()).isEqualTo(1);
+            assertThat(text(pdf, 1))
+                    .contains("Facing the wall", "From above", "Leg 3, right", "70 less 1/4 play", "from 10 to 40")
+                    .contains("Mark 12", "your mark")
+                    .doesNotContain("next page");
+            assertThat(answers.getNumberOfPages()).isEqualTo(2);
+            assertThat(text(answers, 2)).contains("How it is worked out", "12. ring", "stand at the", "clockwise");
+        }
+    }
+
     private static String with(String definition, double diameter, String bender) {
         return definition
                 .replaceAll("\"outsideDiameterIn\":[0-9.]+", "\"outsideDiameterIn\":" + diameter)
