@@ -87,6 +87,16 @@ export function useForesight(request: LayoutRequest | undefined, tolerances: Sch
   });
 }
 
+/** What a run is made from: pieces and couplings, sticks, straps, pull points. */
+export function useDivision(request: Schemas['DivideRequest'] | undefined) {
+  return useQuery<Schemas['DivideAnswer'], Problem>({
+    queryKey: ['divide', request],
+    queryFn: request === undefined ? skipToken : () => body(api.POST('/api/calc/divide', { body: request })),
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
 /** How each bend of a layout is seen while it is made. */
 export function useBending(request: LayoutRequest | undefined) {
   return useQuery<Schemas['ShownBendAnswer'][], Problem>({

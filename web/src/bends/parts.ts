@@ -49,6 +49,11 @@ export function inputsOfPart(part: Part, leg?: number): InputField[] {
     }));
 }
 
+/** The inputs of all parts. */
+export function inputsOfParts(kind: Kind, parts: Parts): InputField[] {
+  return partsOf(kind, parts).flatMap((part) => inputsOfPart(part));
+}
+
 function labelOf({ group, index }: Part, { name, label }: InputField, leg: number | undefined): string {
   switch (group) {
     case 'legs':

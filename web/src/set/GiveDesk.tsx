@@ -5,6 +5,7 @@ import { api, body, type Problem, type Schemas } from '../api/client';
 import { usePreview } from '../api/queries';
 import { Choice } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
+import { bendInputs } from './draft';
 import { exerciseOf, tolerancesOf } from './asked';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
@@ -229,7 +230,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
       </section>
       <GivePreview
         preview={preview.data}
-        kind={draft.kind}
+        inputs={bendInputs(draft)}
         varied={varied === 'varied' ? draft.variation.ranges : {}}
       />
       {grouping && (

@@ -1,22 +1,23 @@
 import type { Schemas } from '../api/client';
-import { type Kind, kindOf } from '../bends/kinds';
+import type { InputField } from '../bends/kinds';
 import { Figure } from '../entry/Figure';
 import { unitOfKind } from '../entry/figures';
 
 interface GivePreviewProps {
   preview: Schemas['Preview'] | undefined;
-  kind: Kind;
+  /** The inputs of the bend. */
+  inputs: readonly InputField[];
   /** Inputs that differ between variants, by name. */
   varied: Readonly<Record<string, unknown>>;
 }
 
 /** Who gets what, and the sticks that it uses up. */
-export function GivePreview({ preview, kind, varied }: GivePreviewProps) {
+export function GivePreview({ preview, inputs, varied }: GivePreviewProps) {
   if (preview === undefined) {
     return <p className="flex-1 p-6 text-lg">Choose who gets it; then it shows here what each gets.</p>;
   }
   const { dealt, conduit } = preview;
-  const differing = kindOf(kind).inputs.filter(({ name }) => varied[name] !== undefined);
+  const differing = inputs.filter(({ name }) => varied[name] !== undefined);
   const marks = dealt[0]?.marksIn.length ?? 0;
   return (
     <div className="min-w-0 flex-1 overflow-auto p-4">
@@ -70,8 +71,11 @@ export function GivePreview({ preview, kind, varied }: GivePreviewProps) {
   );
 }
 
-function sizeOf(bend: Schemas['BendInput'], name: string): number {
-  const size = (bend as unknown as Record<string, unknown>)[name];
+/** By its path: of a part, step by step. */
+function sizeOf(bend: Schemas['BendInput'], path: string): number {
+  const size = path
+    .split('/')
+    .reduce<unknown>((of, name) => (of as Record<string, unknown> | null | undefined)?.[name], bend);
   return typeof size === 'number' ? size : 0;
 }
 

@@ -26,8 +26,8 @@ export function Outcome({
         <thead>
           <tr className="text-left text-sm">
             <th className="font-normal">What the marks give</th>
-            <th className="text-right font-normal">asked</th>
-            <th className="text-right font-normal">comes out</th>
+            <th className="px-1 text-right font-normal">asked</th>
+            <th className="px-1 text-right font-normal">comes out</th>
             {other !== undefined && (
               <th className="text-right font-normal">{other.method === 'exact' ? 'if exact' : 'by chart'}</th>
             )}

@@ -11,6 +11,7 @@ import { Select } from '../frame/Select';
 import { FilesMenu } from './FilesMenu';
 import { isRun } from './run';
 import { RunInputs } from './RunInputs';
+import { RunSticks } from './RunSticks';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
 import { Steps } from './Steps';
@@ -80,6 +81,9 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
             onAsk(about);
           }}
         />
+      )}
+      {side === 'outcome' && shown !== undefined && request !== undefined && isRun(draft) && (
+        <RunSticks request={request} />
       )}
       {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
       {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (

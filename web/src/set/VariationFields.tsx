@@ -1,6 +1,6 @@
 import { exactText, type QuantityKind } from '../entry/figures';
-import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
+import { bendInputs } from './draft';
 import type { Desk } from './useDesk';
 
 /** Which sizes differ between variants, from where to where and in which steps; and the seed they are dealt by. */
@@ -15,7 +15,7 @@ export function VariationFields({ desk }: { desk: Desk }) {
       <legend className="mb-1 text-sm leading-tight">
         What differs. All are possible and equally hard; neighbours get others.
       </legend>
-      {kindOf(draft.kind).inputs.map(({ name, label, kind }) => {
+      {bendInputs(draft).map(({ name, label, kind }) => {
         const range = ranges[name];
         const size = sizes[name];
         if (size === undefined) {

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client';
 import { INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
-import { type Parts, readParts } from '../bends/parts';
+import { inputsOfParts, type Parts, readParts } from '../bends/parts';
 import { situationOf } from '../bends/situations';
 import { type DisplayUnit, exactText, type QuantityKind } from '../entry/figures';
 import { asSum, type Fitted, resummed, withFittings } from './fittings';
@@ -227,7 +227,7 @@ export function opened(
       seed: String(variation?.seed ?? 1),
       ranges: Object.fromEntries(
         (variation?.ranges ?? []).flatMap((range) => {
-          const input = inputs.find(({ name }) => name === range?.input);
+          const input = [...inputs, ...inputsOfParts(kind, read.parts)].find(({ name }) => name === range?.input);
           const size = (value: number | null | undefined) =>
             value == null ? '' : input?.kind === 'angle' ? String(value) : exactText(value, unit);
           return range == null || input === undefined
@@ -292,9 +292,14 @@ export function toolingOf(shed: Schemas['Shed'], draft: Draft): Brought | undefi
     : { conduitLabel: conduit.label, benderLabel: bender.label, conduit: conduit.figures, bender: bender.figures };
 }
 
+/** The inputs of a draft's kind, with those of its parts. */
+export function bendInputs(draft: Draft): readonly InputField[] {
+  return [...kindOf(draft.kind).inputs, ...partInputs(draft)];
+}
+
 /** The inputs of a draft's kind, and how deep an end goes into its fitting where there is one. */
 export function inputsOf(draft: Draft): readonly InputField[] {
-  const inputs = [...kindOf(draft.kind).inputs, ...partInputs(draft)];
+  const inputs = bendInputs(draft);
   return draft.fitted === 'none' ? inputs : [...inputs, INSERTION];
 }
 

@@ -154,8 +154,10 @@ describe('a run from elsewhere', () => {
     const draft = withReadings(withBoxOffset(drawn('right', 'up', 'out'), 'startOffset'), 2, true, 21);
     const whole = { ...draft, texts: { ...draft.texts, 'startOffset/riseIn': '1', 'startOffset/firstMarkIn': '3' } };
     const request = layoutRequest(shed, whole, sizesOf(whole));
-    expect(request).toBeDefined();
-    const exercise = exerciseOf(shed, whole, request ?? {}, undefined);
+    if (request === undefined) {
+      throw new Error('it can be laid out');
+    }
+    const exercise = exerciseOf(shed, whole, request, undefined);
     expect(exercise.entered?.texts).toMatchObject({ 'legs/0/lengthIn': '20', 'legs/1/readToIn': '21' });
     const again = opened(shed, exercise, 'in', { id: 'x', version: 1 });
     expect(layoutRequest(shed, again, sizesOf(again))).toEqual(request);

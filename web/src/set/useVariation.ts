@@ -1,7 +1,6 @@
 import type { Problem, Schemas } from '../api/client';
 import { useQuantities } from '../benchcore/useQuantities';
-import { kindOf } from '../bends/kinds';
-import type { Draft } from './draft';
+import { bendInputs, type Draft } from './draft';
 
 const ENDS = ['from', 'to', 'step'] as const;
 
@@ -11,7 +10,7 @@ export function useVariation(draft: Draft): {
   /** The first thing that is no size. */
   problem: Problem | undefined;
 } {
-  const ranges = kindOf(draft.kind).inputs.flatMap(({ name, kind }) => {
+  const ranges = bendInputs(draft).flatMap(({ name, kind }) => {
     const range = draft.variation.ranges[name];
     return range === undefined ? [] : [{ name, kind, range }];
   });

@@ -1,0 +1,67 @@
+import { cleanup, fireEvent, screen } from '@testing-library/react';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import type { Schemas } from '../api/client';
+import { api } from '../api/client';
+import type { LayoutRequest } from '../api/queries';
+import { drawnInApp } from '../testing/inApp';
+import * as quantities from '../benchcore/useQuantities';
+import { RunSticks } from './RunSticks';
+
+const request = { tapeDivisionIn: 1 / 16 } as LayoutRequest;
+
+const answer: Schemas['DivideAnswer'] = {
+  pieces: [
+    { number: 1, fromIn: 0, lengthIn: 88, bends: [] },
+    { number: 2, fromIn: 88, lengthIn: 115.5, bends: [] },
+  ],
+  cuts: [
+    { lengthIn: 90, leftOver: true, pieces: [1], leftIn: 1.9375 },
+    { lengthIn: 120, leftOver: false, pieces: [2], leftIn: 4.4375 },
+  ],
+  strapsIn: [36, 150],
+  totalBendDeg: 400,
+  pullBoxOnLegs: [3],
+  pullFactor: 4.81,
+};
+
+const post = vi.spyOn(api, 'POST');
+
+beforeEach(() => {
+  post.mockReset().mockResolvedValue({ data: answer, response: new Response() } as never);
+  // The core in the browser is not loaded here.
+  vi.spyOn(quantities, 'useQuantities').mockImplementation((typed) =>
+    typed.map(({ text }) => ({ value: text === '1/16' ? 1 / 16 : Number(text), problem: null })),
+  );
+});
+
+afterEach(cleanup);
+
+it('says what the run is cut from, with what is left, and where it is fastened and pulled', async () => {
+  drawnInApp(<RunSticks request={request} />);
+  expect(await screen.findByText('2 pieces, 1 coupling.')).toBeDefined();
+  const cuts = [...screen.getByRole('list', { name: 'Cut list' }).children].map(({ textContent }) => textContent);
+  expect(cuts[0]).toContain('Left-over of 90: piece 1');
+  expect(cuts[1]).toContain('Stick of 120: piece 2');
+  expect(screen.getByText(/2 straps, along the conduit/).textContent).toContain('36, 150');
+  expect(screen.getByText(/a box on leg 3/)).toBeDefined();
+  expect(screen.getByText(/4.8 times as hard/)).toBeDefined();
+});
+
+it('asks with the centre’s own rules, and with what is left over', async () => {
+  drawnInApp(<RunSticks request={request} />);
+  await screen.findByText('2 pieces, 1 coupling.');
+  fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '96' } });
+  fireEvent.change(screen.getByLabelText(/Left-overs at hand/), { target: { value: '90, 31' } });
+  await vi.waitFor(() => {
+    expect(post).toHaveBeenLastCalledWith('/api/calc/divide', {
+      body: {
+        layout: request,
+        leftOversIn: [90, 31],
+        strapFromFittingIn: 36,
+        strapApartIn: 96,
+        couplingFromArcIn: 3,
+        kerfIn: 1 / 16,
+      },
+    });
+  });
+});

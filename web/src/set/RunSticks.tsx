@@ -1,0 +1,153 @@
+import { useState } from 'react';
+import type { Schemas } from '../api/client';
+import { type LayoutRequest, useDivision } from '../api/queries';
+import { useQuantities } from '../benchcore/useQuantities';
+import { Figure } from '../entry/Figure';
+import { QuantityField } from '../entry/QuantityField';
+import { useDisplayUnit } from '../frame/signedIn';
+
+/** What local code decides, with what is usual where it says nothing; sizes as they are typed. */
+const RULES = [
+  { name: 'strapFromFittingIn', label: 'Strap from a fitting', first: { in: '36', mm: '900' } },
+  { name: 'strapApartIn', label: 'Straps apart', first: { in: '120', mm: '3000' } },
+  { name: 'couplingFromArcIn', label: 'Coupling off a curve', first: { in: '3', mm: '75' } },
+  { name: 'kerfIn', label: 'The saw takes', first: { in: '1/16', mm: '2' } },
+] as const;
+
+/** What a run is made from: its pieces and couplings, what is cut from which stick, its straps, and how wire is pulled through. */
+export function RunSticks({ request }: { request: LayoutRequest }) {
+  const unit = useDisplayUnit();
+  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
+  const [leftOvers, setLeftOvers] = useState('');
+  const rules = useQuantities(
+    RULES.map(({ name, first }) => ({ kind: 'length', text: texts[name] ?? first[unit], bare: unit })),
+  );
+  const lengths = leftOvers.split(/[,;]/).filter((text) => text.trim() !== '');
+  const left = useQuantities(lengths.map((text) => ({ kind: 'length', text, bare: unit })));
+  const known = [...rules, ...left].every(({ value }) => value !== undefined);
+  const division = useDivision(
+    known
+      ? {
+          layout: request,
+          leftOversIn: left.map(({ value }) => value ?? 0),
+          ...Object.fromEntries(RULES.map(({ name }, i) => [name, rules[i]?.value])),
+        }
+      : undefined,
+  );
+  const badLeftOver = left.find(({ problem }) => problem !== null)?.problem;
+  return (
+    <section aria-label="Sticks and couplings" className="grid gap-2 border-t-2 border-base-300 pt-2 leading-snug">
+      <h2 className="text-lg leading-none font-semibold">Sticks, couplings, straps</h2>
+      {division.data !== undefined && <Divided division={division.data} />}
+      {division.error !== null && <p role="status">{division.error.message}</p>}
+      <div className="grid grid-cols-2 gap-x-2 gap-y-1">
+        {RULES.map(({ name, label, first }, i) => (
+          <QuantityField
+            key={name}
+            label={label}
+            kind="length"
+            text={texts[name] ?? first[unit]}
+            problem={rules[i]?.problem ?? null}
+            place="list"
+            onText={(text) => {
+              setTexts((before) => ({ ...before, [name]: text }));
+            }}
+          />
+        ))}
+      </div>
+      <label className="grid gap-0.5">
+        <span className="text-sm leading-none">Left-overs at hand, with commas between</span>
+        <input
+          value={leftOvers}
+          autoComplete="off"
+          aria-invalid={badLeftOver != null}
+          onChange={(event) => {
+            setLeftOvers(event.target.value);
+          }}
+          className="figures h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+        />
+      </label>
+      {badLeftOver != null && (
+        <p role="alert" className="text-error">
+          ✕ {badLeftOver.message}
+        </p>
+      )}
+      <p className="text-sm leading-tight">
+        Straps, couplings and degrees between pull points are matters of local code: these are usual figures, not it.
+      </p>
+    </section>
+  );
+}
+
+function Divided({ division }: { division: Schemas['DivideAnswer'] }) {
+  const { pieces, cuts, strapsIn, totalBendDeg, pullBoxOnLegs, pullFactor } = division;
+  return (
+    <>
+      <p>
+        {pieces.length === 1
+          ? 'One piece, no coupling.'
+          : `${String(pieces.length)} pieces, ${String(pieces.length - 1)} coupling${pieces.length > 2 ? 's' : ''}.`}
+      </p>
+      {pieces.length > 1 && (
+        <table className="w-full">
+          <caption className="sr-only">Pieces</caption>
+          <thead className="text-left text-sm">
+            <tr>
+              <th className="font-normal">Piece</th>
+              <th className="text-right font-normal">from</th>
+              <th className="text-right font-normal">long</th>
+              <th className="text-right font-normal">bends</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pieces.map(({ number, fromIn, lengthIn, bends }) => (
+              <tr key={number} className="border-t border-base-300">
+                <th scope="row" className="text-left font-normal">
+                  {number}
+                </th>
+                <td className="text-right">
+                  <Figure value={fromIn} unit="in" />
+                </td>
+                <td className="text-right">
+                  <Figure value={lengthIn} unit="in" />
+                </td>
+                <td className="figures text-right">
+                  {bends
+                    .map(({ bend }) => bend)
+                    .sort((one, other) => one - other)
+                    .join(', ') || 'none'}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      <ul aria-label="Cut list" className="grid gap-0.5">
+        {cuts.map(({ lengthIn, leftOver, pieces: cut, leftIn }, i) => (
+          <li key={i}>
+            {leftOver ? 'Left-over' : 'Stick'} of <Figure value={lengthIn} unit="in" />:{' '}
+            {cut.length === 1 ? 'piece' : 'pieces'} {cut.join(', ')}, <Figure value={leftIn} unit="in" /> left
+          </li>
+        ))}
+      </ul>
+      <p>Ream every cut.</p>
+      <p>
+        {strapsIn.length} straps, along the conduit at{' '}
+        {strapsIn.map((at, i) => (
+          <span key={i}>
+            {i > 0 && ', '}
+            <Figure value={at} unit="in" />
+          </span>
+        ))}
+        .
+      </p>
+      <p>
+        <Figure value={totalBendDeg} unit="deg" /> of bends; wire pulls {pullFactor.toFixed(1)} times as hard as through
+        a straight.
+        {pullBoxOnLegs.length > 0 && (
+          <b> More than may lie between two pull points: a box on leg {pullBoxOnLegs.join(' and leg ')}.</b>
+        )}
+      </p>
+    </>
+  );
+}
