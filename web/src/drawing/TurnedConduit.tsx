@@ -21,7 +21,7 @@ export function Conduit({
   const parts = runs(piece.map(look), arcs).sort((a, b) => middle(a) - middle(b));
   const width = diameter * view.scale;
   return (
-    <g fill="none" strokeLinejoin="round">
+    <g fill="none" strokeLinejoin="round" data-tube="steel">
       {parts.map((part, i) => {
         const line = path(part.map(view.toScreen));
         return (

@@ -39,7 +39,7 @@ export function WallPlan(props: WallPlanProps) {
     <figure aria-label={props.wall.title} className="flex min-h-0 min-w-0 flex-1 flex-col">
       <figcaption className="px-2 pt-1 text-base leading-tight font-semibold">{props.wall.title}</figcaption>
       <div className="min-h-0 flex-1">
-        <Sized name={props.wall.title}>{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>
+        <Sized name="wall">{(width, height) => <Drawing {...props} width={width} height={height} />}</Sized>
       </div>
     </figure>
   );

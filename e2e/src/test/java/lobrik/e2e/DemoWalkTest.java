@@ -77,7 +77,13 @@ class DemoWalkTest {
     }
 
     private static void assertDrawn(Page page) {
-        assertThat(page.getByTestId("elevation").locator("[data-tube]").first()).isVisible();
+        // A run is drawn in its room, and on the plans of its walls.
+        assertThat(page.getByTestId("elevation")
+                        .or(page.getByTestId("room"))
+                        .or(page.getByTestId("wall"))
+                        .locator("[data-tube]")
+                        .first())
+                .isVisible();
         assertThat(page.getByTestId("strip").getByLabel("Ring 1 at").first()).isVisible();
     }
 

@@ -86,6 +86,10 @@ record DemoBend(RandomGenerator random, DemoPerson person, double partOfTerm) {
 
     /** Offsets and saddles leave as they came: bends one way and the other add up to nothing. */
     private static boolean endsParallel(Layout layout) {
+        // The legs of a run go where they have to.
+        if (layout.job().bend().run().isPresent()) {
+            return false;
+        }
         Angle sum = Angle.ZERO;
         for (Mark mark : layout.marks()) {
             sum = turnsBack(mark.roll()) ? sum.minus(mark.angle()) : sum.plus(mark.angle());

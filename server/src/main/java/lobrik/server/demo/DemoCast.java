@@ -7,8 +7,10 @@ import java.util.List;
 import java.util.Optional;
 import lobrik.bend.BackToBack90;
 import lobrik.bend.Bend;
+import lobrik.bend.BoxEnd;
 import lobrik.bend.BoxOffset;
 import lobrik.bend.Kick;
+import lobrik.bend.Leg;
 import lobrik.bend.Offset;
 import lobrik.bend.OverBent90;
 import lobrik.bend.Placement;
@@ -18,10 +20,12 @@ import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.bend.Situation;
 import lobrik.bend.Stub90;
+import lobrik.bend.Towards;
 import lobrik.layout.Method;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.server.exercise.Level;
+import lobrik.shape.Surround;
 
 /** The made-up people of Tern Quay Apprentice School and what they were set. All names are invented. */
 final class DemoCast {
@@ -123,6 +127,31 @@ final class DemoCast {
             steady("Freya Nettle", 0.1, 1.6),
             steady("Gideon Sparr", 0.04, 0.8));
 
+    /** Whoever knows the single bends: runs from box to box. */
+    static final List<DemoPerson> THIRD_YEAR = List.of(
+            steady("Hollis Varne", 0.035, 0.4),
+            // Pulls every bend a little too far.
+            new DemoPerson("Ingrid Pell", 0, 0.05, 1.4, 0.5, 0.2, 0),
+            steady("Jasper Tolk", 0.06, 0.8),
+            steady("Kirra Benlow", 0.02, 0.3));
+
+    /** One session a week: runs along the walls of the new cold store. The last day begins again. */
+    static final List<DemoExercise> THIRD_YEAR_TERM = List.of(
+            new DemoExercise(
+                    "From the switch box round the corner",
+                    run(box(Towards.IN), none(), leg(24, Towards.RIGHT), leg(20, Towards.UP), leg(18, Towards.OUT))),
+            new DemoExercise(
+                    "Along the ceiling to the fan",
+                    run(none(), none(), leg(22, Towards.UP), leg(30, Towards.RIGHT), leg(20, Towards.OUT))),
+            new DemoExercise(
+                    "Box to box past the door",
+                    run(
+                            box(Towards.IN),
+                            box(Towards.OUT),
+                            leg(20, Towards.UP),
+                            leg(34, Towards.RIGHT),
+                            leg(22, Towards.DOWN))));
+
     /** One session a week at the machine: large conduit for the cold store's feed. The last day begins again. */
     static final List<DemoExercise> MACHINE_TERM = List.of(
             stub("Feeder up from the switch room", 34, 48),
@@ -178,6 +207,23 @@ final class DemoCast {
             saddle3("Over the drain pipe", 3.5, 34, 70),
             saddle4("Over the cable tray", 2.5, 9.25, 32, 84),
             new DemoExercise("Between the two condensers", backToBack(14, 38.25, 12.75)));
+
+    private static Bend run(Optional<BoxEnd> start, Optional<BoxEnd> end, Leg... legs) {
+        Length intoTheBox = Surround.USUAL_INSERTION;
+        return new Run(List.of(legs), intoTheBox, intoTheBox, start, end, List.of(), List.of());
+    }
+
+    private static Leg leg(double inches, Towards towards) {
+        return new Leg(in(inches), towards, Length.ZERO);
+    }
+
+    private static Optional<BoxEnd> box(Towards towards) {
+        return Optional.of(new BoxEnd(in(0.5), Angle.ofDegrees(10), in(3), towards));
+    }
+
+    private static Optional<BoxEnd> none() {
+        return Optional.empty();
+    }
 
     private static Length in(double inches) {
         return Length.ofInches(inches);

@@ -46,6 +46,9 @@ final class DemoSchool {
     /** So has what is not bent by hand. */
     private static final long ELSEWHERE = 20_261_130;
 
+    /** And what is bent from box to box. */
+    private static final long RUNS = 20_261_140;
+
     private static final int DRAWS_OF_A_CODE = 8;
     private static final double ABSENT = 0.07;
     /** Whoever is done before the others bends the same once more. */
@@ -94,6 +97,11 @@ final class DemoSchool {
         static Streams elsewhere() {
             RandomGenerator random = drawnFrom(ELSEWHERE);
             return new Streams(new Ids(random), random, drawnFrom(ELSEWHERE + 1));
+        }
+
+        static Streams ofRuns() {
+            RandomGenerator random = drawnFrom(RUNS);
+            return new Streams(new Ids(random), random, drawnFrom(RUNS + 1));
         }
     }
 
@@ -154,6 +162,21 @@ final class DemoSchool {
         term(second, rack::forSession, 2);
         new DemoSchool(entities, bases, calculations, Streams.elsewhere(), now, passwordHash, centreId)
                 .notByHand(runa, dessa, founded);
+        new DemoSchool(entities, bases, calculations, Streams.ofRuns(), now, passwordHash, centreId)
+                .runs(runa, founded, rack);
+    }
+
+    /** Those who go on to runs, on the same benders as the others. */
+    private void runs(UUID runa, Instant founded, DemoRack rack) {
+        Taught third = cohort(
+                "Third year",
+                runa,
+                founded,
+                DemoCast.THIRD_YEAR,
+                DemoCast.THIRD_YEAR_TERM,
+                TolerancePreset.LEARNING,
+                TolerancePreset.LEARNING);
+        term(third, rack::forSession, 1);
     }
 
     /** In the evenings: one group at the machine, one with heat guns. */
