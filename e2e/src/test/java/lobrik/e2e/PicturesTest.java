@@ -11,6 +11,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.List;
 import java.util.regex.Pattern;
 import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
@@ -135,7 +136,7 @@ class PicturesTest {
         page.waitForTimeout(400);
     }
 
-    /** A run in its room with a duct in its way, and its third ninety in the shoe. */
+    /** A run in its room round a window, and its third ninety in the shoe. */
     private static void run(Page page) {
         page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("run");
         for (String[] leg : new String[][] {
@@ -146,10 +147,11 @@ class PicturesTest {
         }
         page.getByLabel("Box offset at the start").click();
         page.getByLabel("Box offset at the end").click();
-        page.getByLabel("In the room").selectOption("duct");
-        page.getByLabel("Left edge", exact()).fill("30");
-        page.getByLabel("Lower edge", exact()).fill("-9");
-        page.getByLabel("Width", exact()).fill("24");
+        page.getByLabel("In the room").selectOption("window");
+        page.locator("aside").getByLabel("Left edge", exact()).fill("26");
+        page.locator("aside").getByLabel("Lower edge", exact()).fill("-2");
+        page.locator("aside").getByLabel("Width", exact()).fill("22");
+        page.locator("aside").getByLabel("Height", exact()).fill("14");
         page.getByLabel("Ring 8 at").waitFor();
         page.getByLabel("Gaps").waitFor();
         page.getByLabel("Leg 1 runs").scrollIntoViewIfNeeded();
@@ -173,9 +175,22 @@ class PicturesTest {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^Ingrid Pell, Run")))
                 .click();
         page.getByText("newest first").waitFor();
-        page.locator("main a[href^='/verdict/']").first().click();
-        page.getByTestId("cause").waitFor();
-        take(page, "verdict-run");
+        List<String> verdicts = page
+                .locator("main a[href^='/verdict/']", new Page.LocatorOptions().setHasText("round the corner"))
+                .all()
+                .stream()
+                .map(link -> link.getAttribute("href"))
+                .toList();
+        for (String verdict : verdicts) {
+            page.navigate(base + verdict);
+            page.getByTestId("score").waitFor();
+            page.waitForTimeout(1500);
+            // One of which it is told what went wrong.
+            if (page.getByTestId("cause").count() > 0) {
+                take(page, "verdict-run");
+                return;
+            }
+        }
     }
 
     /** A cohort, a trainee with a habit, and a record of achievement. */

@@ -5,6 +5,8 @@ import java.util.Optional;
 import java.util.stream.Collectors;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.bend.Input;
+import lobrik.bend.InputId;
+import lobrik.bend.Role;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Job;
 import lobrik.layout.Mark;
@@ -35,9 +37,10 @@ final class SheetJobs {
         Job job = question.layout().job();
         LengthUnit unit = question.unit();
         List<GivenSize> sizes = Input.of(job.bend()).stream()
+                .filter(SheetJobs::isSaid)
                 .map(input -> new GivenSize(
                         input.path(),
-                        input.title(),
+                        name(job, input),
                         Optional.ofNullable(exercise.content().entered())
                                 .flatMap(entered -> entered.toTheFitting(input.path()))
                                 .orElseGet(() -> switch (input.current()) {
@@ -55,6 +58,22 @@ final class SheetJobs {
                 sizes,
                 exercise.isMethodFree() ? "free" : job.school().method() == Method.CHART ? "chart" : "exact",
                 question.layout().cutLength().isPresent());
+    }
+
+    /** Nothing to add or to take off is not worth a word. */
+    private static boolean isSaid(Input input) {
+        return input.field().role() != Role.FIT || !input.current().equals(Length.ZERO);
+    }
+
+    /** Of a leg with which way it runs: {@code Leg 2, up}. */
+    private static String name(Job job, Input input) {
+        String[] path = input.path().split("/");
+        if (job.bend().run().isEmpty() || !path[0].equals("legs")) {
+            return input.title();
+        }
+        int leg = Integer.parseInt(path[1]);
+        String name = input.id() == InputId.LENGTH ? "Leg " + (leg + 1) : input.title();
+        return name + ", " + job.bend().run().get().legs().get(leg).towards().words();
     }
 
     static String words(Judgement.AdviceView advice) {

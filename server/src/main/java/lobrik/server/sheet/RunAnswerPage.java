@@ -92,20 +92,21 @@ final class RunAnswerPage {
         return end + ", turn " + Angle.ofDegrees(Math.abs(turn)).text() + way;
     }
 
-    /** In two columns, as large as there is room for. */
+    /** In one column where there is room for all of it, else in two, as large as it fits. */
     private void working(List<Line> working) {
         canvas.text(Typeface.BOLD, 10, left, y - 8, "How it is worked out");
         y -= 22;
-        int rows = Math.ceilDiv(working.size(), 2);
-        float line = Math.min(LARGEST_LINE, (y - MARGIN) / Math.max(1, rows));
+        int columns = working.size() * LARGEST_LINE <= y - MARGIN ? 1 : 2;
+        int rows = Math.max(1, Math.ceilDiv(working.size(), columns));
+        float line = Math.min(LARGEST_LINE, (y - MARGIN) / rows);
         for (int i = 0; i < working.size(); i++) {
-            float x = left + Math.floorDiv(i, rows) * width / 2;
+            float x = left + Math.floorDiv(i, rows) * width / columns;
             canvas.fitted(
                     Typeface.TEXT,
                     Math.min(9, line * 0.8f),
                     x,
                     y - (i % rows) * line,
-                    width / 2 - 8,
+                    width / columns - 8,
                     words.sum(working.get(i)));
         }
     }

@@ -44,7 +44,12 @@ record SheetFoot(Canvas canvas, SheetContent sheet, boolean answers, float left,
             float x = left + Math.floorDiv(i, rows) * column;
             float base = tableTop - (i % rows + 1) * row + 4;
             canvas.fitted(
-                    Typeface.TEXT, 9.5f, x, base, column * 0.34f, feature.id().title());
+                    Typeface.TEXT,
+                    9.5f,
+                    x,
+                    base,
+                    column * (columns == 2 ? 0.34f : 0.27f),
+                    feature.id().title());
             boolean shown = answers || feature.id().isOfFinishedPiece();
             canvas.text(
                     Typeface.FIGURES,

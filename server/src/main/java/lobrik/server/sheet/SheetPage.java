@@ -29,6 +29,7 @@ final class SheetPage {
     private static final float DRAWING = 190;
     private static final float STRIP = 62;
     private static final float GIVEN_ROW = 37;
+    private static final int MOST_BOXES = 6;
     private static final int RUN_COLUMNS = 4;
     private static final float RUN_ROW = 22;
     private static final float FIGURES = 10.5f;
@@ -205,12 +206,16 @@ final class SheetPage {
         if (layout().cutLength().isPresent()) {
             names.add("Cut length");
         }
-        for (String name : names) {
-            canvas.text(Typeface.TEXT, 9, right - width, boxTop - 2, name);
-            canvas.box(right - 88, boxTop - 7, 88, 16, 0.7f);
-            boxTop -= 19;
+        // A run has more than stand one below the other.
+        int columns = names.size() > MOST_BOXES ? 2 : 1;
+        int rows = Math.ceilDiv(names.size(), columns);
+        for (int i = 0; i < names.size(); i++) {
+            float x = right - width * (columns - Math.floorDiv(i, rows));
+            float top = boxTop - (i % rows) * 19;
+            canvas.text(Typeface.TEXT, 9, x, top - 2, names.get(i));
+            canvas.box(x + width - 88, top - 7, columns == 1 ? 88 : 80, 16, 0.7f);
         }
-        return width;
+        return width * columns;
     }
 
     /** How its marks are worked out, line by line. */
