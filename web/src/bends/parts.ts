@@ -73,24 +73,15 @@ function labelOf({ group, index }: Part, { name, label }: InputField, leg: numbe
 
 /** The texts, or choices, of everything but one part; those of the parts behind it move up. */
 export function withoutPart(texts: Texts, group: string, index: number): Texts {
-  return moved(texts, group, (at) => (at === index ? undefined : at > index ? at - 1 : at));
-}
-
-/** The same with room for a part more before one. */
-export function withRoomFor(texts: Texts, group: string, index: number): Texts {
-  return moved(texts, group, (at) => (at >= index ? at + 1 : at));
-}
-
-function moved(texts: Texts, group: string, to: (index: number) => number | undefined): Texts {
   return Object.fromEntries(
     Object.entries(texts).flatMap(([name, text]) => {
-      const [head, index = '', ...rest] = name.split('/');
-      if (head !== group) {
+      const [head, number = '', ...rest] = name.split('/');
+      // A group of which there is only one has no numbers.
+      if (head !== group || rest.length === 0) {
         return [[name, text]];
       }
-      // A group of which there is only one has no numbers.
-      const next = rest.length === 0 ? undefined : to(Number(index));
-      return next === undefined ? [] : [[[group, next, ...rest].join('/'), text]];
+      const at = Number(number);
+      return at === index ? [] : [[[group, at > index ? at - 1 : at, ...rest].join('/'), text]];
     }),
   );
 }

@@ -33,8 +33,6 @@ interface RoomViewProps {
   /** Draws the end of a leg along it, by inches since it was taken. */
   onDraw?: (number: number, by: number, begins: boolean) => void;
   description: string;
-  /** Room at the top that is taken, pixels. */
-  top?: number;
   /** How large what stands at a dimension usually is. */
   usual: { width: number; height: number };
 }
@@ -64,7 +62,6 @@ function Drawing({
   faded,
   onDraw,
   description,
-  top = 0,
   usual,
   width,
   height,
@@ -98,7 +95,7 @@ function Drawing({
     ...bodies.flatMap(({ faces }) => faces.flat()),
     ...boxes.flatMap(({ faces }) => faces.flat()),
   ];
-  const view = fit(boxAround(extent.map(look)), width, height, { left: 26, right: 26, top: top + 16, bottom: 26 });
+  const view = fit(boxAround(extent.map(look)), width, height, { left: 26, right: 26, top: 16, bottom: 26 });
   const onScreen = (point: Space) => view.toScreen(look(point));
   const seenLegs = legs.map(({ id, from, to }) => ({ id, from: onScreen(from), to: onScreen(to) }));
   const start = below(onScreen([0, 0, 0]));
@@ -112,7 +109,6 @@ function Drawing({
       width,
       height,
       texts: [
-        { left: 0, top: 0, right: width, bottom: top },
         { left: start.x - 34, right: start.x + 34, top: start.y - 9, bottom: start.y + 9 },
         // Where the buttons stand.
         { left: width - 250, right: width, top: height - 48, bottom: height },

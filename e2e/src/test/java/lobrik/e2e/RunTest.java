@@ -100,7 +100,7 @@ class RunTest {
                     "id => document.activeElement.closest('[data-place]')?.dataset.place === id", feature.get("id"));
             double target = ((Number) feature.get("target")).doubleValue();
             keys.type(
-                    String.format(Locale.ROOT, "%.2f", Math.abs(target)).replaceAll("\\.?0+$", ""),
+                    String.format(Locale.ROOT, "%.2f", target).replaceAll("\\.?0+$", ""),
                     new Keyboard.TypeOptions().setDelay(60));
             keys.press("Enter");
         }
@@ -161,7 +161,7 @@ class RunTest {
             page.getByLabel("Ring 4 at").waitFor();
             drawAlong(page);
             bendingIsShown(page);
-            String trainee = "Lorcan Veigh";
+            String trainee = "Tamsin Gorrie";
             Bench.withEmptyHands(page, trainee);
             page.getByText("Room", new Page.GetByTextOptions().setExact(true)).tap();
             SettingDesk.button(page, "Give out").tap();
@@ -180,6 +180,7 @@ class RunTest {
             page.getByText("See the verdict").tap();
             assertThat(page.getByTestId("score")).containsText("100");
             assertThat(page.getByTestId("cause")).containsText("Nothing went wrong");
+            assertThat(page.getByLabel("In its fittings")).containsText("It goes into both fittings");
         }
         assertThat(errors).isEmpty();
     }

@@ -21,6 +21,8 @@ import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.remedy.Advice;
 import lobrik.remedy.AdviceWords;
+import lobrik.remedy.Fit;
+import lobrik.remedy.FitWords;
 import lobrik.remedy.NextTime;
 import lobrik.remedy.RemedyStep;
 import lobrik.server.attempt.Fact;
@@ -58,6 +60,17 @@ import org.jspecify.annotations.Nullable;
  */
 record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
 
+    /** Of a run, from the shape that its readings describe. */
+    private Judgement.@Nullable FitView fit() {
+        return measured.made()
+                .flatMap(piece -> Fit.of(layout(), piece, Fit.Rule.USUAL))
+                .map(fit -> {
+                    FitWords words = new FitWords(fit, unit);
+                    return new Judgement.FitView(fit.enters(), words.sentence(), words.ways());
+                })
+                .orElse(null);
+    }
+
     Judgement judgement() {
         Optional<Case> seen = seen();
         Optional<Diagnosis> diagnosis = diagnosis();
@@ -69,6 +82,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                         .map(Judge::budget)
                         .toList(),
                 advice().map(advice -> view(advice, diagnosis)).orElse(null),
+                fit(),
                 diagnosis
                         .flatMap(this::named)
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))

@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param diagnosis why; once anything was read
  * @param budgets where the deviation of each finished dimension came from
  * @param advice what to do with this piece
+ * @param fit whether a run goes into both of its fittings; null for anything else, and until the readings describe a shape
  * @param nextTime what to do differently next time, where a cause is clear
  * @param bender what the bender is known to add to this piece; null where that is nothing
  * @param marked the shape that the rings alone would have given
@@ -27,6 +28,7 @@ public record Judgement(
         @Nullable DiagnoseAnswer diagnosis,
         List<BudgetView> budgets,
         @Nullable AdviceView advice,
+        @Nullable FitView fit,
         @Nullable NextTimeView nextTime,
         @Nullable PieceShape marked,
         @Nullable BenderNote bender) {
@@ -94,6 +96,14 @@ public record Judgement(
 
     /** What to do with the piece. */
     public record AdviceView(OutcomeName outcome, String words, List<AdviceStep> steps, List<ExpectedView> expected) {}
+
+    /**
+     * Whether a run goes into both of its fittings.
+     *
+     * @param sentence that says so, with where its far end is
+     * @param ways what would make it fit, one sentence each, the least work first
+     */
+    public record FitView(boolean enters, String sentence, List<String> ways) {}
 
     /**
      * One thing to do.
