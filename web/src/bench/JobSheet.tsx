@@ -28,7 +28,7 @@ export function JobSheet({ job }: { job: Schemas['SheetJob'] }) {
   const drawn = new Set(plan.dimensions.map(({ input }) => input));
   const others = sizes.filter(({ input }) => !drawn.has(input));
   return (
-    <section aria-label="The job" className="grid gap-1">
+    <section aria-label="The job" className="grid grid-cols-1 gap-1">
       <div
         className={`rounded-field border border-base-content/30 ${isUpright(plan.shape) ? 'h-[19rem]' : 'h-[16.5rem]'}`}
       >
@@ -53,7 +53,7 @@ export function JobSheet({ job }: { job: Schemas['SheetJob'] }) {
       {others.length > 0 && (
         <p className="text-lg leading-tight">
           {others.map(({ input, name, said: text }) => (
-            <span key={input} className="mr-3 whitespace-nowrap">
+            <span key={input} className="mr-3 inline-block">
               {name} <b className="figures text-xl">{text}</b>
             </span>
           ))}

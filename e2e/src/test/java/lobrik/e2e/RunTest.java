@@ -167,6 +167,7 @@ class RunTest {
             page.getByLabel("Give to").selectOption(new SelectOption().setLabel(trainee));
             SettingDesk.button(page, "Give").tap();
             page.getByText("Given to one trainee").waitFor();
+            sheetFitsAPhone(room, page);
             page.getByText("To the floor").tap();
             Bench.row(page, trainee).getByText("Measure").tap();
             page.waitForURL(Pattern.compile("/measure/[0-9a-f-]{36}"));
@@ -182,6 +183,20 @@ class RunTest {
             assertThat(page.getByLabel("In its fittings")).containsText("It goes into both fittings");
         }
         assertThat(errors).isEmpty();
+    }
+
+    /** The trainee sees the plans of the walls, one at a time, with nothing wider than the phone. */
+    private void sheetFitsAPhone(School.Room room, Page page) {
+        String code =
+                (String) page.evaluate("async () => (await (await fetch('/api/givings')).json())[0].sheets[0].code");
+        Page phone = room.screen(390, 800, "film", errors);
+        phone.navigate(room.lobrik().base() + "/bench/" + code);
+        assertThat(phone.getByTestId("wall").locator("[data-tube]").first()).isVisible();
+        SettingDesk.button(phone, "Facing right").click();
+        assertThat(phone.getByTestId("wall").locator("[data-tube]").first()).isVisible();
+        assertThat((int) phone.evaluate("() => document.documentElement.scrollWidth"))
+                .isLessThanOrEqualTo(390);
+        phone.close();
     }
 
     private static void draw(Page page, String direction, int number, String length) {

@@ -96,7 +96,11 @@ class StatementsTest {
                         Map.entry("reading", reading(open, "mark1", "11 5/8")))
                 .forEach(call -> {
                     asked(who, call.getValue());
-                    counts.put(call.getKey(), asked(who, call.getValue()).size());
+                    // What is asked once a minute, by whoever comes then, is nobody's own.
+                    int once = asked(who, call.getValue()).size();
+                    counts.put(
+                            call.getKey(),
+                            Math.min(once, asked(who, call.getValue()).size()));
                 });
         return counts;
     }
