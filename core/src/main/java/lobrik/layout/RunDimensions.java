@@ -1,6 +1,10 @@
 package lobrik.layout;
 
+import java.util.HashMap;
+import java.util.Map;
 import java.util.Optional;
+import lobrik.bend.Along;
+import lobrik.bend.InputId;
 import lobrik.bend.Run;
 import lobrik.feature.FeatureId;
 
@@ -9,27 +13,24 @@ final class RunDimensions {
 
     private RunDimensions() {}
 
-    /** Empty for what is on no dimension: play, readings of which only the difference is drawn, places along a leg. */
+    /** Empty for what is on no dimension: play, the first of two readings, places along a leg. */
     static Optional<FeatureId> feature(Run run, String path) {
-        String[] steps = path.split("/");
-        String last = steps[steps.length - 1];
-        return switch (steps[0]) {
-            case "legs" ->
-                last.equals("lengthIn") || last.equals("readToIn")
-                        ? Optional.of(FeatureId.leg(1 + Integer.parseInt(steps[1])))
-                        : Optional.empty();
-            case "startOffset" -> last.equals("riseIn") ? Optional.of(FeatureId.START_RISE) : Optional.empty();
-            case "endOffset" -> last.equals("riseIn") ? Optional.of(FeatureId.END_RISE) : Optional.empty();
-            case "along" -> onLeg(run.along().get(Integer.parseInt(steps[1])).leg(), last);
-            default -> Optional.empty();
-        };
+        return Optional.ofNullable(byPath(run).get("bend/" + path));
     }
 
-    private static Optional<FeatureId> onLeg(int leg, String input) {
-        return switch (input) {
-            case "riseIn" -> Optional.of(FeatureId.rise(leg));
-            case "heightIn" -> Optional.of(FeatureId.height(leg));
-            default -> Optional.empty();
-        };
+    private static Map<String, FeatureId> byPath(Run run) {
+        Map<String, FeatureId> features = new HashMap<>();
+        for (int leg = 1; leg <= run.legs().size(); leg++) {
+            features.put(run.pointer(leg), FeatureId.leg(leg));
+        }
+        features.put("bend/startOffset/" + InputId.RISE.id(), FeatureId.START_RISE);
+        features.put("bend/endOffset/" + InputId.RISE.id(), FeatureId.END_RISE);
+        for (int i = 0; i < run.along().size(); i++) {
+            Along along = run.along().get(i);
+            String path = "bend/along/" + i + "/";
+            features.put(path + InputId.RISE.id(), FeatureId.rise(along.leg()));
+            features.put(path + InputId.HEIGHT.id(), FeatureId.height(along.leg()));
+        }
+        return features;
     }
 }

@@ -99,29 +99,22 @@ public sealed interface Solid {
 
         /** What it is. */
         public enum Kind {
-            COLUMN("column", "Column"),
-            DOOR("door", "Door"),
-            WINDOW("window", "Window"),
-            DUCT("duct", "Duct"),
-            BEAM("beam", "Beam"),
-            CABINET("cabinet", "Cabinet");
+            COLUMN("column"),
+            DOOR("door"),
+            WINDOW("window"),
+            DUCT("duct"),
+            BEAM("beam"),
+            CABINET("cabinet");
 
             private final String id;
-            private final String title;
 
-            Kind(String id, String title) {
+            Kind(String id) {
                 this.id = id;
-                this.title = title;
             }
 
             /** As programs see it: {@code column}. */
             public String id() {
                 return id;
-            }
-
-            /** On a form. */
-            public String title() {
-                return title;
             }
         }
 

@@ -34,22 +34,17 @@ public record WallOfRun(
 
     /** How it is looked at. */
     public enum View {
-        FACING_THE_WALL("facingTheWall", "Facing the wall"),
-        FROM_ABOVE("fromAbove", "From above"),
-        FACING_RIGHT("facingRight", "Facing right"),
-        FACING_LEFT("facingLeft", "Facing left");
+        FACING_THE_WALL("Facing the wall", Towards.OUT),
+        FROM_ABOVE("From above", Towards.UP),
+        FACING_RIGHT("Facing right", Towards.LEFT),
+        FACING_LEFT("Facing left", Towards.RIGHT);
 
-        private final String id;
         private final String title;
+        private final Towards seenFrom;
 
-        View(String id, String title) {
-            this.id = id;
+        View(String title, Towards seenFrom) {
             this.title = title;
-        }
-
-        /** As programs see it. */
-        public String id() {
-            return id;
+            this.seenFrom = seenFrom;
         }
 
         /** Over the sketch. */
@@ -143,7 +138,7 @@ public record WallOfRun(
         private WallOfRun wall(int first, int last) {
             int normal = 3 - axis(towards(first)) - axis(towards(first + 1));
             View view = view(normal, corners.get(first + 1)[normal]);
-            Towards seenFrom = seenFrom(view);
+            Towards seenFrom = view.seenFrom;
             return new WallOfRun(
                     view,
                     IntStream.rangeClosed(first + 1, last + 1).boxed().toList(),
@@ -159,11 +154,10 @@ public record WallOfRun(
 
         /** A side wall is looked at from the middle of the run. */
         private View view(int normal, double at) {
-            return switch (normal) {
-                case 0 -> at >= middle() ? View.FACING_RIGHT : View.FACING_LEFT;
-                case 1 -> View.FROM_ABOVE;
-                default -> View.FACING_THE_WALL;
-            };
+            if (normal == 0) {
+                return at >= middle() ? View.FACING_RIGHT : View.FACING_LEFT;
+            }
+            return normal == 1 ? View.FROM_ABOVE : View.FACING_THE_WALL;
         }
 
         private double middle() {
@@ -179,15 +173,6 @@ public record WallOfRun(
                 case FACING_THE_WALL, FROM_ABOVE -> room.right();
                 case FACING_RIGHT -> room.out();
                 case FACING_LEFT -> room.out().times(-1);
-            };
-        }
-
-        private static Towards seenFrom(View view) {
-            return switch (view) {
-                case FACING_THE_WALL -> Towards.OUT;
-                case FROM_ABOVE -> Towards.UP;
-                case FACING_RIGHT -> Towards.LEFT;
-                case FACING_LEFT -> Towards.RIGHT;
             };
         }
 
