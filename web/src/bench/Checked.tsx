@@ -5,6 +5,7 @@ import { Deviation } from '../entry/Deviation';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { datumWords } from '../measure/datum';
+import { carriedShortly } from '../verdict/carried';
 
 /** What became of the piece, in plain words, with what was bent over what was asked. */
 export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: Schemas['CheckedAnswer'] }) {
@@ -70,7 +71,7 @@ export function Checked({ job, checked }: { job: Schemas['SheetJob']; checked: S
                 {feature.backOf != null && <span className="block text-sm">{datumWords('back', feature.backOf)}</span>}
                 {feature.carried != null && (
                   <span className="block text-sm">
-                    {feature.carried === 'ownFigure' ? 'to where you worked it out' : 'carried on from an earlier mark'}
+                    {carriedShortly({ ...feature, carried: feature.carried }, bends)}
                   </span>
                 )}
               </th>

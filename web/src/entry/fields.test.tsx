@@ -132,6 +132,7 @@ describe('a deviation', () => {
     signed: false,
     mayBeFound: false,
     history: [],
+    carriedFrom: [],
     state: 'read',
     rivals: [],
     deviation: -0.1875,

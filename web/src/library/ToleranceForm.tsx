@@ -6,6 +6,7 @@ import { useQuantities } from '../benchcore/useQuantities';
 import { SCHEMES, USUAL_FLATTENING } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
+import { ENTERING, Entering } from './Entering';
 import { Deductions } from './Deductions';
 import { limitsOf, limitTexts, SIDES } from './limitTexts';
 import { Rebending } from './Rebending';
@@ -39,16 +40,22 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
     length: exactText(start.lengthIn, unit),
     angle: String(start.angleDeg),
     dogLeg: String(start.dogLegDeg),
+    play: start.entering == null ? '' : exactText(start.entering.playIn, unit),
+    square: start.entering == null ? '' : String(start.entering.squareDeg),
   });
   const [rows] = useState(() => weighedIn(start));
   const [limits, setLimits] = useState(() => limitTexts(rows, start.limits ?? {}, unit));
   const read = useQuantities(LIMITS.map(({ name, kind }) => ({ kind, text: texts[name], bare: unit })));
   const [length, angle, dogLeg] = read;
+  const entering = useQuantities(ENTERING.map(({ name, kind }) => ({ kind, text: texts[name], bare: unit })));
+  const [play, square] = entering;
   const typed = rows.flatMap((row) => SIDES.map((side) => ({ row, side, text: limits[row.name]?.[side] ?? '' })));
   const readLimits = useQuantities(typed.map(({ row, text }) => ({ kind: row.kind, text, bare: unit })));
   const limit = (name: string, side: string) =>
     readLimits[typed.findIndex((each) => each.row.name === name && each.side === side)];
-  const open = typed.some(({ text }, i) => text.trim() !== '' && readLimits[i]?.value === undefined);
+  const open =
+    typed.some(({ text }, i) => text.trim() !== '' && readLimits[i]?.value === undefined) ||
+    entering.some(({ value }) => value === undefined);
   const keep = useMutation<Schemas['Presets'], Problem>({
     mutationFn: () =>
       body(
@@ -59,6 +66,10 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
             lengthIn: length?.value ?? null,
             angleDeg: angle?.value ?? null,
             dogLegDeg: dogLeg?.value ?? null,
+            entering:
+              play?.value === undefined || square?.value === undefined
+                ? null
+                : { playIn: play.value, squareDeg: square.value },
             limits: limitsOf(
               rows,
               limits,
@@ -139,6 +150,13 @@ export function ToleranceForm({ id, start, faults, onDone }: ToleranceFormProps)
         </select>
       </label>
       <Rebending figures={figures} change={change} />
+      <Entering
+        texts={texts}
+        read={entering}
+        onText={(name, text) => {
+          setTexts({ ...texts, [name]: text });
+        }}
+      />
       <div className="grid gap-6 xl:grid-cols-[3fr_2fr]">
         <Weights
           figures={figures}

@@ -2,7 +2,7 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import type { Attempt, Feature } from '../api/queries';
 import { Deviation } from '../entry/Deviation';
-import { featureHint, featureName } from '../entry/features';
+import { featureHint, featureName, featureOf } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { useLine } from '../entry/line';
 import { Pad } from '../entry/Pad';
@@ -20,6 +20,7 @@ import { Correction } from '../verdict/Correction';
 import { exactText, kindOfUnit } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import type { Readings } from './useReadings';
+import { TurnChoice } from './TurnChoice';
 import { TwoParts } from './TwoParts';
 
 interface MeasurePanelProps {
@@ -125,6 +126,15 @@ function ReadingsTab({ attempt, readings, onEnter, onDatum, field, gauge, next }
               from={active.taken.from}
               onFrom={(from) => {
                 onDatum(active.id, from);
+              }}
+            />
+          )}
+          {featureOf(active.id).kind === 'turn' && (
+            <TurnChoice
+              name={featureName(active.id, bends)}
+              text={text}
+              onText={(chosen) => {
+                readings.setText(active.id, chosen, true);
               }}
             />
           )}

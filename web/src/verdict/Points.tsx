@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { type Attempt, useComparison } from '../api/queries';
+import { carriedWords } from './carried';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { differsFromAsked } from '../entry/line';
@@ -82,23 +83,20 @@ export function Points({
   );
 }
 
-const CARRIED = {
-  ownFigure: 'ringed on the trainee’s own figure: right as a ring, and charged as arithmetic',
-  earlierMark: 'stands rightly to the mark before it: charged there',
-} as const;
-
-/** Marks that follow rightly from something wrong: one slip counts once. */
+/** What follows rightly from something wrong: one slip counts once. */
 function CarriedOn({ attempt }: { attempt: Attempt }) {
   const carried = attempt.features.flatMap((feature) =>
     feature.carried == null ? [] : [{ ...feature, carried: feature.carried }],
   );
+  const bends = attempt.plan.marks.length;
   return carried.length === 0 ? null : (
     <section aria-label="Carried on">
       <h2 className="text-base font-semibold">Carried on: one slip counts once</h2>
       <ul className="leading-snug">
-        {carried.map(({ id, target, unit, carried: why }) => (
-          <li key={id}>
-            {featureName(id, attempt.plan.marks.length)}, held to <Figure value={target} unit={unit} />: {CARRIED[why]}.
+        {carried.map((each) => (
+          <li key={each.id}>
+            {featureName(each.id, bends)}, held to <Figure value={each.target} unit={each.unit} />:{' '}
+            {carriedWords(each, bends)}.
           </li>
         ))}
       </ul>

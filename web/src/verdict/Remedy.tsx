@@ -6,6 +6,7 @@ import { kindOf } from '../bends/kinds';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { BentAgain } from '../measure/BentAgain';
+import { FarEnd } from './FarEnd';
 import { InItsFittings } from './InItsFittings';
 
 /** What to do with this piece, with what it comes to; what to do next time, with something to try it on. */
@@ -14,6 +15,7 @@ export function Remedy({ judgement, attempt }: { judgement: Schemas['Judgement']
   return (
     <>
       <InItsFittings fit={judgement.fit} />
+      <FarEnd farEnd={judgement.farEnd} />
       {advice != null && (
         <section aria-label="This piece" className="border-t-2 border-base-content/60 pt-2">
           <h2 className="text-base font-semibold">This piece</h2>

@@ -7,12 +7,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import lobrik.assessment.Basis.Held;
 import lobrik.assessment.Basis.HeldMark;
 import lobrik.feature.FeatureId;
+import lobrik.layout.Layout;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
+import lobrik.verdict.AlongTheRun;
 import lobrik.verdict.CarriedOn;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judged;
@@ -59,7 +62,8 @@ public record Assessment(
      *
      * @param asked by the exercise
      * @param target what it is judged against
-     * @param carried why that is not a mark's own right place
+     * @param carried why that is not its own right place
+     * @param from earlier slips that it follows from, charged at their own place
      */
     public record Assessed(
             FeatureId id,
@@ -69,6 +73,7 @@ public record Assessment(
             boolean critical,
             State state,
             Optional<CarriedOn.Reason> carried,
+            List<FeatureId> from,
             Optional<Judged> judged) {
 
         /** Whether it was read, and is not within its tolerance. */
@@ -86,16 +91,25 @@ public record Assessment(
         }
     }
 
-    /** Judges what counts of a piece by what it is judged by. */
-    public static Assessment of(Basis basis, Tolerances tolerances, Evidence evidence) {
+    /**
+     * Judges what counts of a piece by what it is judged by.
+     *
+     * @param laidOut its exercise, asked only where something of a run is off; empty where it can be laid out no more
+     */
+    public static Assessment of(
+            Basis basis, Tolerances tolerances, Evidence evidence, Supplier<Optional<Layout>> laidOut) {
         CarriedOn marks = marks(basis);
         Map<FeatureId, CarriedOn.Target> rings = rings(basis, marks, evidence);
+        Map<FeatureId, AlongTheRun.Followed> along = along(basis, evidence, laidOut);
         List<Assessed> features = new ArrayList<>();
         List<Reading> taken = new ArrayList<>();
         for (Held held : basis.features()) {
             FeatureId id = held.id();
             Optional<CarriedOn.Target> ring = Optional.ofNullable(rings.get(id));
-            Quantity target = ring.<Quantity>map(CarriedOn.Target::at).orElse(held.target());
+            Optional<AlongTheRun.Followed> follows = Optional.ofNullable(along.get(id));
+            Quantity target = follows.map(AlongTheRun.Followed::target)
+                    .or(() -> ring.map(CarriedOn.Target::at))
+                    .orElse(held.target());
             Optional<Reading> reading = Optional.ofNullable(evidence.values().get(id))
                     .filter(_ -> !evidence.found().contains(id))
                     .map(value -> new Reading(id, target, value, held.tolerance(), held.weight(), held.critical()));
@@ -107,7 +121,9 @@ public record Assessment(
                     held.tolerance(),
                     held.critical(),
                     evidence.state(id),
-                    ring.flatMap(CarriedOn.Target::reason),
+                    follows.map(_ -> CarriedOn.Reason.EARLIER_PLACE)
+                            .or(() -> ring.flatMap(CarriedOn.Target::reason)),
+                    follows.map(AlongTheRun.Followed::from).orElse(List.of()),
                     reading.map(each -> each.judged(tolerances.judging().scheme()))));
         }
         List<Reading> figures = figures(basis, marks, evidence.ownFigures());
@@ -158,7 +174,23 @@ public record Assessment(
         Map<Integer, Length> right = new HashMap<>();
         basis.marks().forEach(mark -> right.put(mark.number(), mark.place()));
         return new CarriedOn(
-                right, number -> basis.mark(number).map(HeldMark::tolerance).orElseThrow());
+                right,
+                number -> basis.mark(number).map(HeldMark::tolerance).orElseThrow(),
+                basis.followsAlong());
+    }
+
+    private static Map<FeatureId, AlongTheRun.Followed> along(
+            Basis basis, Evidence evidence, Supplier<Optional<Layout>> laidOut) {
+        List<AlongTheRun.Read> read = new ArrayList<>();
+        boolean anyOff = false;
+        for (Held held : basis.features()) {
+            Quantity value = evidence.values().get(held.id());
+            if (basis.followsAlong() && value != null && held.id().isOfFinishedPiece()) {
+                read.add(new AlongTheRun.Read(held.id(), held.target(), value, held.tolerance()));
+                anyOff |= !held.tolerance().holds(value.minus(held.target()));
+            }
+        }
+        return anyOff ? laidOut.get().map(layout -> AlongTheRun.of(layout, read)).orElse(Map.of()) : Map.of();
     }
 
     private static Map<FeatureId, CarriedOn.Target> rings(Basis basis, CarriedOn marks, Evidence evidence) {

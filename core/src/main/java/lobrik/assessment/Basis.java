@@ -28,8 +28,15 @@ import lobrik.verdict.Yardstick;
  *     the figures should be
  * @param cut what the trainee's own cut length is held to; empty where the far end stays open
  * @param slipsCountOnce whether a mark may follow an earlier slip, or the trainee's own figure
+ * @param followsAlong whether what lies further along a run may follow an earlier slip; pieces that were begun before that was the rule
+ *     are held to what they were held to
  */
-public record Basis(List<Held> features, List<HeldMark> marks, Optional<HeldLength> cut, boolean slipsCountOnce) {
+public record Basis(
+        List<Held> features,
+        List<HeldMark> marks,
+        Optional<HeldLength> cut,
+        boolean slipsCountOnce,
+        boolean followsAlong) {
 
     /**
      * A feature with what a reading of it is held to.
@@ -87,7 +94,8 @@ public record Basis(List<Held> features, List<HeldMark> marks, Optional<HeldLeng
                         .toList(),
                 List.copyOf(marks),
                 layout.cutLength().map(cut -> length(cut, kind, tolerances)),
-                slipsCountOnce);
+                slipsCountOnce,
+                yardstick != Yardstick.AS_ASKED && layout.job().bend().run().isPresent());
     }
 
     /**
@@ -119,7 +127,8 @@ public record Basis(List<Held> features, List<HeldMark> marks, Optional<HeldLeng
                         .toList(),
                 List.copyOf(marks),
                 Optional.empty(),
-                yardstick == Yardstick.RIGHT_PIECE);
+                yardstick == Yardstick.RIGHT_PIECE,
+                false);
     }
 
     private static Held held(FeatureId id, Quantity asked, Quantity target, BendKind kind, Tolerances tolerances) {
@@ -147,7 +156,8 @@ public record Basis(List<Held> features, List<HeldMark> marks, Optional<HeldLeng
                         .map(mark -> mark(mark.number(), mark.place(), mark.figure(), kind, other))
                         .toList(),
                 cut.map(held -> length(held.right(), kind, other)),
-                slipsCountOnce);
+                slipsCountOnce,
+                followsAlong);
     }
 
     /** Whether a feature is read on this piece, and judged. */

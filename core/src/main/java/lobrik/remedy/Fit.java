@@ -16,6 +16,7 @@ import lobrik.shape.Frame;
 import lobrik.shape.Piece;
 import lobrik.shape.RoomFrame;
 import lobrik.shape.Vector3;
+import lobrik.verdict.Entering;
 
 /**
  * Whether a run goes into both of its fittings, and what it would take (handbook 4.9): with its datum end seated and its first leg as it
@@ -26,19 +27,7 @@ import lobrik.shape.Vector3;
  * @param rule by which it goes in
  * @param ways what would make it fit, the least work first; empty where it does, or where nothing was found
  */
-public record Fit(Vector3 off, Angle outOfSquare, Rule rule, List<Way> ways) {
-
-    /**
-     * When a run goes in.
-     *
-     * @param play by which its far end face may be off
-     * @param square by which its last leg may be out of square
-     */
-    public record Rule(Length play, Angle square) {
-
-        /** A quarter of an inch, and two degrees. */
-        public static final Rule USUAL = new Rule(Length.ofFraction(0, 1, 4), Angle.ofDegrees(2));
-    }
+public record Fit(Vector3 off, Angle outOfSquare, Entering rule, List<Way> ways) {
 
     /**
      * What would make it fit.
@@ -98,7 +87,7 @@ public record Fit(Vector3 off, Angle outOfSquare, Rule rule, List<Way> ways) {
      * @param made as it was measured
      * @return empty for anything but a run
      */
-    public static Optional<Fit> of(Layout layout, Piece made, Rule rule) {
+    public static Optional<Fit> of(Layout layout, Piece made, Entering rule) {
         return layout.job().bend().run().map(run -> new Search(layout, run, made, rule).fit());
     }
 
@@ -107,9 +96,9 @@ public record Fit(Vector3 off, Angle outOfSquare, Rule rule, List<Way> ways) {
         private final Piece made;
         private final RoomFrame room;
         private final Frame wanted;
-        private final Rule rule;
+        private final Entering rule;
 
-        Search(Layout layout, Run run, Piece made, Rule rule) {
+        Search(Layout layout, Run run, Piece made, Entering rule) {
             this.made = made;
             this.room = RoomFrame.of(run);
             this.wanted = end(layout.wanted().orElse(layout.predicted()));

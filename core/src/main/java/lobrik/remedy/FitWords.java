@@ -6,6 +6,7 @@ import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.TapeDivision;
+import lobrik.shape.RoomWords;
 
 /** Says whether a run goes into its fittings, and what would make it. */
 public record FitWords(Fit fit, LengthUnit unit) {
@@ -41,18 +42,7 @@ public record FitWords(Fit fit, LengthUnit unit) {
     }
 
     private String where() {
-        List<String> parts = new ArrayList<>();
-        side(parts, fit.off().x(), "to the right", "to the left");
-        side(parts, fit.off().y(), "too high", "too low");
-        side(parts, fit.off().z(), "out of the wall", "into the wall");
-        return String.join(", ", parts);
-    }
-
-    private void side(List<String> parts, double inches, String one, String other) {
-        Length off = Length.ofInches(Math.abs(inches)).nearest(TapeDivision.SIXTEENTH);
-        if (off.isPositive()) {
-            parts.add(length(off) + " " + (inches > 0 ? one : other));
-        }
+        return new RoomWords(unit, "too high", "too low").of(fit.off());
     }
 
     private String words(Fit.Way way) {

@@ -1,6 +1,8 @@
 package lobrik.verdict;
 
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
@@ -13,12 +15,16 @@ import lobrik.measure.Length;
  */
 public final class CarriedOn {
 
-    /** Why a mark is not held to its own right place. */
+    /** Why something is not held to its own right place. */
     public enum Reason {
         /** The ring stands where the trainee worked it out. */
         OWN_FIGURE,
         /** It stands as far from an earlier mark as it should, and that mark was charged. */
-        EARLIER_MARK
+        EARLIER_MARK,
+        /** It is off from the mark before it by as much as an earlier one that was charged: one slip, made at each. */
+        SAME_SLIP,
+        /** It is a finished dimension of a run, and is what an earlier slip makes of it. */
+        EARLIER_PLACE
     }
 
     /**
@@ -30,16 +36,20 @@ public final class CarriedOn {
 
     private final Map<Integer, Length> right;
     private final IntFunction<Tolerance> tolerance;
+    private final boolean sameSlipCountsOnce;
 
     /**
      * For the marks of a piece.
      *
      * @param right places of the marks, by number
      * @param tolerance of a mark by its number, within which it stands on a figure, or follows from another mark
+     * @param sameSlipCountsOnce whether what is left out at every bend, such as the gain of a run's ninetys, is charged where it was left out
+     *     first
      */
-    public CarriedOn(Map<Integer, Length> right, IntFunction<Tolerance> tolerance) {
+    public CarriedOn(Map<Integer, Length> right, IntFunction<Tolerance> tolerance, boolean sameSlipCountsOnce) {
         this.right = Map.copyOf(right);
         this.tolerance = tolerance;
+        this.sameSlipCountsOnce = sameSlipCountsOnce;
     }
 
     /** What the trainee's own figures are held to, by number; of those that are known. */
@@ -60,6 +70,8 @@ public final class CarriedOn {
     private Map<Integer, Target> held(Map<Integer, Length> made, Map<Integer, Length> own) {
         Map<Integer, Target> held = new TreeMap<>();
         Map<Integer, Length> charged = new HashMap<>();
+        List<Length> steps = new ArrayList<>();
+        List<Length> off = new ArrayList<>(List.of(Length.ZERO));
         new TreeMap<>(made).forEach((number, at) -> {
             Length place = right.get(number);
             if (place == null) {
@@ -74,7 +86,16 @@ public final class CarriedOn {
                 Length follows = earlier.getValue().plus(place).minus(right.getOrDefault(earlier.getKey(), place));
                 target = nearer(number, at, target, new Target(follows, Optional.of(Reason.EARLIER_MARK)));
             }
+            Length before = off.getLast();
+            for (Length step : steps) {
+                Length again = place.plus(before).plus(step);
+                target = nearer(number, at, target, new Target(again, Optional.of(Reason.SAME_SLIP)));
+            }
             held.put(number, target);
+            if (sameSlipCountsOnce && target.reason().isEmpty() && !tolerance.apply(number).holds(at.minus(place))) {
+                steps.add(at.minus(place).minus(before));
+            }
+            off.add(at.minus(place));
             // What lies within its tolerance is no slip that others could follow from.
             if (!tolerance.apply(number).holds(at.minus(place))) {
                 charged.put(number, at);

@@ -21,6 +21,7 @@ import lobrik.measure.QuantityKind;
  * @param judging how credit falls, what counts more, and what fails a piece
  * @param rebending how much a piece may be bent again
  * @param limits of features that have their own, in the same ranges
+ * @param entering when a run goes into both of its fittings
  */
 public record Tolerances(
         Length length,
@@ -30,7 +31,8 @@ public record Tolerances(
         Workmanship workmanship,
         Judging judging,
         Rebending rebending,
-        PerFeature<Tolerance> limits) {
+        PerFeature<Tolerance> limits,
+        Entering entering) {
 
     public static final double USUAL_PASS_MARK = 70;
 
@@ -90,6 +92,19 @@ public record Tolerances(
                 }
             }
         }
+    }
+
+    /** Where runs go in as usual. */
+    public Tolerances(
+            Length length,
+            Angle angle,
+            Angle dogLeg,
+            double passMark,
+            Workmanship workmanship,
+            Judging judging,
+            Rebending rebending,
+            PerFeature<Tolerance> limits) {
+        this(length, angle, dogLeg, passMark, workmanship, judging, rebending, limits, Entering.USUAL);
     }
 
     /** With the same limits for every length and for every angle. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.HashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.TreeMap;
@@ -58,7 +59,7 @@ class AssessmentTest {
     }
 
     private static Assessment assess(Basis basis, Evidence evidence) {
-        return Assessment.of(basis, SITE, evidence);
+        return Assessment.of(basis, SITE, evidence, Optional::empty);
     }
 
     @Test

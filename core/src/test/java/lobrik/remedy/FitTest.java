@@ -27,6 +27,7 @@ import lobrik.shape.BendMade;
 import lobrik.shape.Piece;
 import lobrik.shape.Vector3;
 import lobrik.shop.Tooling;
+import lobrik.verdict.Entering;
 import org.junit.jupiter.api.Test;
 
 class FitTest {
@@ -60,7 +61,7 @@ class FitTest {
     }
 
     private static Fit fit(Layout layout, Piece made) {
-        return Fit.of(layout, made, Fit.Rule.USUAL).orElseThrow();
+        return Fit.of(layout, made, Entering.USUAL).orElseThrow();
     }
 
     @Test
@@ -80,7 +81,7 @@ class FitTest {
                 new Stub90(Length.ofInches(20), Optional.of(Length.ofInches(20)), Placement.ARROW),
                 TOOLING,
                 School.of(Method.EXACT, TapeDivision.NONE)));
-        assertThat(Fit.of(stub, stub.predicted(), Fit.Rule.USUAL)).isEmpty();
+        assertThat(Fit.of(stub, stub.predicted(), Entering.USUAL)).isEmpty();
     }
 
     /** Worked by hand: one inch too long beyond its last bend, which runs out of the wall, it is to be cut by one inch there. */

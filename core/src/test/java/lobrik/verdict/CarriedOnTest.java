@@ -16,7 +16,7 @@ class CarriedOnTest {
     private static final Length SECOND = Length.ofFraction(37, 1, 2);
     private static final Length SHRINK = Length.ofFraction(1, 1, 2);
     private static final CarriedOn MARKS =
-            new CarriedOn(Map.of(1, FIRST, 2, SECOND), _ -> Tolerance.even(Length.ofFraction(0, 1, 8)));
+            new CarriedOn(Map.of(1, FIRST, 2, SECOND), _ -> Tolerance.even(Length.ofFraction(0, 1, 8)), false);
 
     private static Target right(Length at) {
         return new Target(at, Optional.empty());
@@ -81,5 +81,22 @@ class CarriedOnTest {
         Map<Integer, Target> held = MARKS.rings(rings, Map.of(1, FIRST, 2, SECOND));
         assertThat(held).containsEntry(1, right(FIRST));
         assertThat(held.get(2)).isEqualTo(new Target(SECOND.minus(inch), Optional.of(Reason.EARLIER_MARK)));
+    }
+
+    /** A run's gain left out at each of its ninetys: 3, 6 and 9 in too far. It is one slip, and charged where it was made first. */
+    @Test
+    void slipThatIsMadeAtEveryBend_isChargedOnce_whereThatIsTheRule() {
+        Map<Integer, Length> right =
+                Map.of(1, Length.ofInches(20), 2, Length.ofInches(40), 3, Length.ofInches(60), 4, Length.ofInches(80));
+        Map<Integer, Length> own =
+                Map.of(1, Length.ofInches(20), 2, Length.ofInches(43), 3, Length.ofInches(66), 4, Length.ofInches(89));
+        Tolerance eighth = Tolerance.even(Length.ofFraction(0, 1, 8));
+        Map<Integer, Target> held = new CarriedOn(right, _ -> eighth, true).figures(own);
+        assertThat(held.get(1).reason()).isEmpty();
+        assertThat(held.get(2)).isEqualTo(new Target(Length.ofInches(40), Optional.empty()));
+        assertThat(held.get(3)).isEqualTo(new Target(Length.ofInches(66), Optional.of(Reason.SAME_SLIP)));
+        assertThat(held.get(4)).isEqualTo(new Target(Length.ofInches(89), Optional.of(Reason.SAME_SLIP)));
+        assertThat(new CarriedOn(right, _ -> eighth, false).figures(own).get(3).reason())
+                .isEmpty();
     }
 }

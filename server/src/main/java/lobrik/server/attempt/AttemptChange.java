@@ -96,6 +96,7 @@ public record AttemptChange(
                 feature.carried()
                         .map(reason -> AttemptView.CarriedName.valueOf(reason.name()))
                         .orElse(null),
+                feature.from().stream().map(FeatureId::id).toList(),
                 counting.size() == 1 ? counting.getFirst() : null,
                 judged == null ? null : Numbers.of(judged.deviation()),
                 judged == null ? null : judged.credit(),

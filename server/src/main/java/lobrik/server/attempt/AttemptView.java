@@ -57,7 +57,8 @@ public record AttemptView(
      * @param target what the reading is judged against
      * @param tolerance how much more a reading may be
      * @param under how much less it may be
-     * @param carried why that is not a mark's own right place; null where it is
+     * @param carried why that is not its own right place; null where it is
+     * @param carriedFrom earlier slips that it follows from, charged at their own place
      * @param mayBeFound whether it may be found on the part-bent piece instead of being worked out
      * @param signed whether a reading of it can be less than nothing
      * @param reading the one that counts, or the word that it was not measured
@@ -76,6 +77,7 @@ public record AttemptView(
             boolean signed,
             FeatureState state,
             @Nullable CarriedName carried,
+            List<String> carriedFrom,
             @Nullable ReadingView reading,
             @Nullable Double deviation,
             @Nullable Double credit,
@@ -83,14 +85,20 @@ public record AttemptView(
             List<ReadingView> rivals,
             List<ReadingView> history) {}
 
-    /** Why a mark is held to another place than its own right one. */
+    /** Why something is held to another place than its own right one. */
     public enum CarriedName {
         /** The ring stands on the trainee's own figure. */
         @JsonProperty("ownFigure")
         OWN_FIGURE,
         /** It stands rightly to an earlier mark, which was charged. */
         @JsonProperty("earlierMark")
-        EARLIER_MARK
+        EARLIER_MARK,
+        /** It is off from the mark before it by what was charged at an earlier one. */
+        @JsonProperty("sameSlip")
+        SAME_SLIP,
+        /** It is what an earlier slip of a run makes of it. */
+        @JsonProperty("earlierPlace")
+        EARLIER_PLACE
     }
 
     /** How far a feature is. */

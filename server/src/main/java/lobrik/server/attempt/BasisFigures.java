@@ -14,13 +14,15 @@ import org.jspecify.annotations.Nullable;
  * What a piece is judged by, as it is stored: lengths in picometres, angles in nanodegrees.
  *
  * @param cut null where the far end stays open
+ * @param followsAlong null for anything but a run, and for runs that were begun before it was a rule
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 record BasisFigures(
         List<HeldFigures> features,
         List<MarkFigures> marks,
         @Nullable CutFigures cut,
-        boolean slipsCountOnce) {
+        boolean slipsCountOnce,
+        @Nullable Boolean followsAlong) {
 
     record HeldFigures(String id, long asked, long target, long over, long under, double weight, boolean critical) {}
 
@@ -33,7 +35,8 @@ record BasisFigures(
                 basis.features().stream().map(BasisFigures::held).toList(),
                 basis.marks().stream().map(BasisFigures::mark).toList(),
                 basis.cut().map(BasisFigures::cut).orElse(null),
-                basis.slipsCountOnce());
+                basis.slipsCountOnce(),
+                basis.followsAlong() ? true : null);
     }
 
     private static HeldFigures held(Basis.Held held) {
@@ -72,7 +75,8 @@ record BasisFigures(
                 Optional.ofNullable(cut)
                         .map(figures -> new Basis.HeldLength(
                                 new Length(figures.right()), lengths(figures.over(), figures.under()))),
-                slipsCountOnce);
+                slipsCountOnce,
+                followsAlong != null && followsAlong);
     }
 
     private static Basis.Held held(HeldFigures figures) {

@@ -14,7 +14,9 @@ import java.util.stream.Stream;
 import lobrik.assessment.Assessment;
 import lobrik.assessment.Assessment.Assessed;
 import lobrik.assessment.Basis;
+import lobrik.assessment.Evidence;
 import lobrik.bend.BendKind;
+import lobrik.fault.Refused;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
@@ -49,7 +51,7 @@ public record Measured(
 
     /** As the core judges what was written down of it. */
     static Measured of(Attempt attempt, Exercise exercise, Basis basis, Supplier<Question> laidOut, Ledger ledger) {
-        Assessment assessment = Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence());
+        Assessment assessment = assessed(attempt.tolerances().toCore(), basis, ledger.evidence(), laidOut);
         return new Measured(attempt, exercise, ledger, basis, assessment, laidOut);
     }
 
@@ -67,7 +69,18 @@ public record Measured(
     public Assessment inStage(int stage) {
         return stage == stages()
                 ? assessment
-                : Assessment.of(basis, attempt.tolerances().toCore(), ledger.evidence(stage));
+                : assessed(attempt.tolerances().toCore(), basis, ledger.evidence(stage), laidOut);
+    }
+
+    private static Assessment assessed(
+            Tolerances tolerances, Basis basis, Evidence evidence, Supplier<Question> laidOut) {
+        return Assessment.of(basis, tolerances, evidence, () -> {
+            try {
+                return Optional.of(laidOut.get().layout());
+            } catch (Refused laidOutNoMore) {
+                return Optional.empty();
+            }
+        });
     }
 
     /** What it came to as it was first bent: what it says of whoever bent it. */
@@ -120,7 +133,7 @@ public record Measured(
 
     /** What it would have been under other tolerances. */
     public Assessment under(Tolerances other) {
-        return Assessment.of(basis.under(other, kind()), other, ledger.evidence());
+        return assessed(other, basis.under(other, kind()), ledger.evidence(), laidOut);
     }
 
     private BendKind kind() {

@@ -137,12 +137,14 @@ class BenchResource {
     /**
      * A size of the piece that was judged.
      *
-     * @param carried why a mark is held to another place than its own right one; null where it is held to that
+     * @param carried why it is held to another place than its own right one; null where it is held to that
+     * @param carriedFrom earlier slips that it follows from, charged at their own place
      * @param backOf the bend that a mark was measured from the back of, from 1; null where it was from the end
      */
     record CheckedFeature(
             String id,
             @Nullable CarriedName carried,
+            List<String> carriedFrom,
             @Nullable Integer backOf,
             lobrik.wire.Unit unit,
             double target,

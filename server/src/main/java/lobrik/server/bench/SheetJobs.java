@@ -7,6 +7,7 @@ import lobrik.assessment.Assessment.Assessed;
 import lobrik.bend.Input;
 import lobrik.bend.InputId;
 import lobrik.bend.Role;
+import lobrik.feature.FeatureId;
 import lobrik.layout.BackDatum;
 import lobrik.layout.Job;
 import lobrik.layout.Mark;
@@ -91,6 +92,7 @@ final class SheetJobs {
                 feature.carried()
                         .map(reason -> CarriedName.valueOf(reason.name()))
                         .orElse(null),
+                feature.from().stream().map(FeatureId::id).toList(),
                 measured.markFromBack(feature.id())
                         .flatMap(Mark::back)
                         .map(BackDatum::bend)

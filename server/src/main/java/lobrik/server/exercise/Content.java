@@ -189,7 +189,7 @@ public record Content(
         ToleranceFigures tolerances(@Nullable ToleranceInput input) {
             if (input == null) {
                 wrong("/tolerances", "missing", "this is missing");
-                return new ToleranceFigures("", 0, 0, 0, 0, null, null, null, null, null, null);
+                return new ToleranceFigures("", 0, 0, 0, 0, null, null, null, null, null, null, null);
             }
             String preset = text("/tolerances/preset", input.preset());
             return new ToleranceFigures(
@@ -204,7 +204,8 @@ public record Content(
                     input.weights(),
                     input.critical(),
                     input.rebending(),
-                    input.limits());
+                    input.limits(),
+                    input.entering());
         }
 
         private double figure(String pointer, @Nullable Double value) {

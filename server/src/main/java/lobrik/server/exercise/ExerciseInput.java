@@ -3,6 +3,7 @@ package lobrik.server.exercise;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Map;
+import lobrik.server.shed.EnteringFigures;
 import lobrik.server.shed.LimitFigures;
 import lobrik.server.shed.RebendingFigures;
 import lobrik.server.shed.RuleFigures;
@@ -46,6 +47,7 @@ public record ExerciseInput(
      * @param critical for features of which it is not the usual: whether the piece fails with them
      * @param rebending how much a piece may be bent again; the usual if it is not said
      * @param limits of features that have their own, by id
+     * @param entering when a run goes into both of its fittings; the usual if it is not said
      */
     @JsonInclude(JsonInclude.Include.NON_NULL)
     public record ToleranceInput(
@@ -59,7 +61,8 @@ public record ExerciseInput(
             @Nullable Map<String, Double> weights,
             @Nullable Map<String, Boolean> critical,
             @Nullable RebendingFigures rebending,
-            @Nullable Map<String, LimitFigures> limits) {
+            @Nullable Map<String, LimitFigures> limits,
+            @Nullable EnteringFigures entering) {
 
         static ToleranceInput of(ToleranceFigures figures) {
             return new ToleranceInput(
@@ -73,7 +76,8 @@ public record ExerciseInput(
                     figures.weights(),
                     figures.critical(),
                     figures.rebending(),
-                    figures.limits());
+                    figures.limits(),
+                    figures.entering());
         }
     }
 }

@@ -11,6 +11,8 @@ import lobrik.cause.Budget;
 import lobrik.cause.Case;
 import lobrik.cause.Cause;
 import lobrik.cause.Diagnosis;
+import lobrik.cause.FarEnd;
+import lobrik.cause.FarEndWords;
 import lobrik.cause.Priors;
 import lobrik.cause.Telling;
 import lobrik.feature.FeatureId;
@@ -63,10 +65,28 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     /** Of a run, from the shape that its readings describe. */
     private Judgement.@Nullable FitView fit() {
         return measured.made()
-                .flatMap(piece -> Fit.of(layout(), piece, Fit.Rule.USUAL))
+                .flatMap(piece -> Fit.of(layout(), piece, measured.attempt().tolerances().toCore().entering()))
                 .map(fit -> {
                     FitWords words = new FitWords(fit, unit);
                     return new Judgement.FitView(fit.enters(), words.sentence(), words.ways());
+                })
+                .orElse(null);
+    }
+
+    private Judgement.@Nullable FarEndView farEnd() {
+        return measured.made()
+                .flatMap(piece -> FarEnd.of(layout(), piece))
+                .map(farEnd -> {
+                    FarEndWords words = new FarEndWords(farEnd, unit);
+                    return new Judgement.FarEndView(
+                            words.sentence(),
+                            farEnd.shares().stream()
+                                    .filter(share -> !words.brings(share).isEmpty())
+                                    .map(share -> new Judgement.FarEndShare(
+                                            words.name(share),
+                                            words.brings(share),
+                                            words.far(share).inches()))
+                                    .toList());
                 })
                 .orElse(null);
     }
@@ -83,6 +103,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                         .toList(),
                 advice().map(advice -> view(advice, diagnosis)).orElse(null),
                 fit(),
+                farEnd(),
                 diagnosis
                         .flatMap(this::named)
                         .flatMap(cause -> NextTime.of(cause.id(), layout()))

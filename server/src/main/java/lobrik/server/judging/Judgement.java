@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param budgets where the deviation of each finished dimension came from
  * @param advice what to do with this piece
  * @param fit whether a run goes into both of its fittings; null for anything else, and until the readings describe a shape
+ * @param farEnd where along a run the error at its far end came in; null for anything else, and until the readings describe a shape
  * @param nextTime what to do differently next time, where a cause is clear
  * @param bender what the bender is known to add to this piece; null where that is nothing
  * @param marked the shape that the rings alone would have given
@@ -29,6 +30,7 @@ public record Judgement(
         List<BudgetView> budgets,
         @Nullable AdviceView advice,
         @Nullable FitView fit,
+        @Nullable FarEndView farEnd,
         @Nullable NextTimeView nextTime,
         @Nullable PieceShape marked,
         @Nullable BenderNote bender) {
@@ -96,6 +98,23 @@ public record Judgement(
 
     /** What to do with the piece. */
     public record AdviceView(OutcomeName outcome, String words, List<AdviceStep> steps, List<ExpectedView> expected) {}
+
+    /**
+     * Where along a run the error at its far end came in.
+     *
+     * @param sentence the place that stands out, or that none does
+     * @param shares that move the far end by what a tape reads, from the datum end
+     */
+    public record FarEndView(String sentence, List<FarEndShare> shares) {}
+
+    /**
+     * What one place of a run moves its far end by.
+     *
+     * @param place what it is called: {@code Leg 2}
+     * @param brings in which directions, in words
+     * @param farIn how far in all, inches
+     */
+    public record FarEndShare(String place, String brings, double farIn) {}
 
     /**
      * Whether a run goes into both of its fittings.

@@ -61,7 +61,8 @@ class JudgingPresetResource {
             @Nullable Map<String, Boolean> critical,
             @Nullable Map<String, RuleFigures> workmanship,
             @Nullable RebendingFigures rebending,
-            @Nullable Map<String, LimitFigures> limits) {
+            @Nullable Map<String, LimitFigures> limits,
+            @Nullable EnteringFigures entering) {
 
         ToleranceFigures figures() {
             requireAll();
@@ -76,7 +77,8 @@ class JudgingPresetResource {
                     weights == null ? Map.of() : weights,
                     critical == null ? Map.of() : critical,
                     rebending,
-                    limits);
+                    limits,
+                    entering);
         }
 
         private void requireAll() {

@@ -13,6 +13,7 @@ import lobrik.feature.FeatureKind;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
 import lobrik.server.platform.TurnedDown;
+import lobrik.verdict.Entering;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Judging;
 import lobrik.verdict.PerFeature;
@@ -34,6 +35,7 @@ import org.jspecify.annotations.Nullable;
  * @param critical for features of which it is not the usual, by the same ids: whether the piece fails with them
  * @param rebending how much a piece may be bent again; the usual where it is not said
  * @param limits of features that have their own, to both sides, by the same ids
+ * @param entering when a run goes into both of its fittings; the usual in sets from before that was asked
  */
 @JsonInclude(JsonInclude.Include.NON_NULL)
 public record ToleranceFigures(
@@ -47,7 +49,8 @@ public record ToleranceFigures(
         @Nullable Map<String, Double> weights,
         @Nullable Map<String, Boolean> critical,
         @Nullable RebendingFigures rebending,
-        @Nullable Map<String, LimitFigures> limits) {
+        @Nullable Map<String, LimitFigures> limits,
+        @Nullable EnteringFigures entering) {
 
     /** A preset as it stands. */
     public static ToleranceFigures of(TolerancePreset preset) {
@@ -63,7 +66,8 @@ public record ToleranceFigures(
                 Map.of(),
                 Map.of(),
                 RebendingFigures.of(figures.rebending()),
-                Map.of());
+                Map.of(),
+                EnteringFigures.of(figures.entering()));
     }
 
     /** The same with everything written out that is left to what is usual. */
@@ -86,7 +90,8 @@ public record ToleranceFigures(
                 counts,
                 fails,
                 rebending == null ? RebendingFigures.of(Rebending.USUAL) : rebending,
-                together(limits));
+                together(limits),
+                entering == null ? EnteringFigures.of(Entering.USUAL) : entering);
     }
 
     /**
@@ -121,7 +126,8 @@ public record ToleranceFigures(
                 weights,
                 critical,
                 rebending,
-                limits);
+                limits,
+                entering);
     }
 
     /** The usual rules of the preset with this name; those of the site for any other name. */
@@ -199,7 +205,8 @@ public record ToleranceFigures(
                     rules(),
                     judging(),
                     rebending == null ? Rebending.USUAL : rebending.toCore(),
-                    ownLimits());
+                    ownLimits(),
+                    entering == null ? Entering.USUAL : entering.toCore());
         } catch (IllegalArgumentException e) {
             throw TurnedDown.badInput("/tolerances", "out-of-range", String.valueOf(e.getMessage()));
         }

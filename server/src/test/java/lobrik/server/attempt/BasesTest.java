@@ -49,6 +49,7 @@ class BasesTest {
                     1,
                     false)),
             Optional.of(new Basis.HeldLength(Length.ofInches(80), Tolerance.even(Length.ofInches(0.125)))),
+            true,
             true);
 
     @Test
@@ -59,7 +60,7 @@ class BasesTest {
             var id = bases.keep(BASIS);
             assertThat(bases.keep(BASIS)).isEqualTo(id);
             assertThat(bases.of(id)).isEqualTo(BASIS);
-            Basis open = new Basis(BASIS.features(), BASIS.marks(), Optional.empty(), true);
+            Basis open = new Basis(BASIS.features(), BASIS.marks(), Optional.empty(), true, false);
             assertThat(bases.keep(open)).isNotEqualTo(id);
             assertThat(bases.of(bases.keep(open))).isEqualTo(open);
         });
