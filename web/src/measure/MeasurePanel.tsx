@@ -224,7 +224,7 @@ function ReadingRow({
       data-feature={feature.id}
       data-state={feature.state}
     >
-      <th scope="row" className="text-left font-normal">
+      <th scope="row" className="pr-1 text-left font-normal">
         <button
           type="button"
           className="min-h-[2.1rem] text-left text-lg leading-none underline-offset-4 hover:underline"

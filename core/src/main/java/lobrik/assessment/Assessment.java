@@ -121,8 +121,7 @@ public record Assessment(
                     held.tolerance(),
                     held.critical(),
                     evidence.state(id),
-                    follows.map(_ -> CarriedOn.Reason.EARLIER_PLACE)
-                            .or(() -> ring.flatMap(CarriedOn.Target::reason)),
+                    follows.map(_ -> CarriedOn.Reason.EARLIER_PLACE).or(() -> ring.flatMap(CarriedOn.Target::reason)),
                     follows.map(AlongTheRun.Followed::from).orElse(List.of()),
                     reading.map(each -> each.judged(tolerances.judging().scheme()))));
         }
@@ -174,9 +173,7 @@ public record Assessment(
         Map<Integer, Length> right = new HashMap<>();
         basis.marks().forEach(mark -> right.put(mark.number(), mark.place()));
         return new CarriedOn(
-                right,
-                number -> basis.mark(number).map(HeldMark::tolerance).orElseThrow(),
-                basis.followsAlong());
+                right, number -> basis.mark(number).map(HeldMark::tolerance).orElseThrow(), basis.followsAlong());
     }
 
     private static Map<FeatureId, AlongTheRun.Followed> along(
@@ -190,7 +187,9 @@ public record Assessment(
                 anyOff |= !held.tolerance().holds(value.minus(held.target()));
             }
         }
-        return anyOff ? laidOut.get().map(layout -> AlongTheRun.of(layout, read)).orElse(Map.of()) : Map.of();
+        return anyOff
+                ? laidOut.get().map(layout -> AlongTheRun.of(layout, read)).orElse(Map.of())
+                : Map.of();
     }
 
     private static Map<FeatureId, CarriedOn.Target> rings(Basis basis, CarriedOn marks, Evidence evidence) {

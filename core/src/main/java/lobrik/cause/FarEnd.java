@@ -53,10 +53,7 @@ public record FarEnd(Vector3 off, List<Share> shares) {
      * @return empty for anything but a run
      */
     public static Optional<FarEnd> of(Layout layout, Piece made) {
-        return layout.job()
-                .bend()
-                .run()
-                .map(run -> between(run, layout.wanted().orElse(layout.predicted()), made));
+        return layout.job().bend().run().map(run -> between(run, layout.wanted().orElse(layout.predicted()), made));
     }
 
     /**
@@ -74,16 +71,33 @@ public record FarEnd(Vector3 off, List<Share> shares) {
         Vector3 before = end;
         for (int number = 1; number <= ninetys.size(); number++) {
             int bend = ninetys.get(number - 1).firstBend();
-            before = add(shares, Part.LEG, number, before, walked.legTo(bend).of(asked.legTo(bend).seen(end)), room);
-            before = add(shares, Part.PLANE, bend, before, walked.plane().of(asked.plane().seen(end)), room);
-            before = add(shares, Part.ANGLE, bend, before, walked.past().of(asked.past().seen(end)), room);
+            before = add(
+                    shares,
+                    Part.LEG,
+                    number,
+                    before,
+                    walked.legTo(bend).of(asked.legTo(bend).seen(end)),
+                    room);
+            before = add(
+                    shares,
+                    Part.PLANE,
+                    bend,
+                    before,
+                    walked.plane().of(asked.plane().seen(end)),
+                    room);
+            before = add(
+                    shares,
+                    Part.ANGLE,
+                    bend,
+                    before,
+                    walked.past().of(asked.past().seen(end)),
+                    room);
         }
         add(shares, Part.LEG, run.legs().size(), before, end(made), room);
         return new FarEnd(room.seen(end(made).minus(end)), shares);
     }
 
-    private static Vector3 add(
-            List<Share> shares, Part part, int number, Vector3 before, Vector3 now, RoomFrame room) {
+    private static Vector3 add(List<Share> shares, Part part, int number, Vector3 before, Vector3 now, RoomFrame room) {
         shares.add(new Share(part, number, room.seen(now.minus(before))));
         return now;
     }

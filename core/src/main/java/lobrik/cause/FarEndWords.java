@@ -1,5 +1,6 @@
 package lobrik.cause;
 
+import java.util.List;
 import lobrik.cause.FarEnd.Share;
 import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
@@ -9,7 +10,7 @@ import lobrik.shape.RoomWords;
 /** Says where along a run the error at its far end came in. */
 public record FarEndWords(FarEnd farEnd, LengthUnit unit) {
 
-    /** In a sentence: the place that stands out, or that none does. */
+    /** In a sentence: the place that stands out, the two that there are, or that none stands out. */
     public String sentence() {
         String off = moves().of(farEnd.off());
         if (off.isEmpty()) {
@@ -18,7 +19,16 @@ public record FarEndWords(FarEnd farEnd, LengthUnit unit) {
         return farEnd.most()
                 .map(most -> "Most of it came in at " + inSentence(most) + ", which brings the far end "
                         + moves().of(most.moves()) + ".")
-                .orElse("It adds up along the run: no single place stands out.");
+                .orElseGet(this::severalPlaces);
+    }
+
+    private String severalPlaces() {
+        List<Share> places = farEnd.shares().stream()
+                .filter(share -> !brings(share).isEmpty())
+                .toList();
+        return places.size() == 2
+                ? "It came in at " + inSentence(places.getFirst()) + " and " + inSentence(places.getLast()) + "."
+                : "It adds up along the run: no single place stands out.";
     }
 
     /** What a place is called: {@code Leg 2}, {@code Bend 3, angle}. */

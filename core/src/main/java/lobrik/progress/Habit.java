@@ -17,9 +17,17 @@ public sealed interface Habit {
      * @param estimate of what the hands add; its interval is as sure as the rule for habits asks
      * @param tolerance that the last piece was judged by
      * @param sameWay in how many of the pieces it was off to that side
+     * @param inRuns how many of the pieces were runs with bends of the family
      * @param persists whether the last pieces still show it
      */
-    record Bias(Family family, FeatureId feature, Estimate estimate, Quantity tolerance, int sameWay, boolean persists)
+    record Bias(
+            Family family,
+            FeatureId feature,
+            Estimate estimate,
+            Quantity tolerance,
+            int sameWay,
+            int inRuns,
+            boolean persists)
             implements Habit {
 
         /** How large it is, in tolerances. */

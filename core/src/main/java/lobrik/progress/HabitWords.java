@@ -34,7 +34,8 @@ public record HabitWords(LengthUnit unit) {
             case Habit.Bias bias -> {
                 Interval interval = bias.estimate().biasInterval().orElseThrow();
                 yield "The same way in " + bias.sameWay() + " of the last "
-                        + bias.estimate().count() + " " + bias.family().plural() + "; on the whole between "
+                        + bias.estimate().count() + " " + bias.family().plural() + inRuns(bias.inRuns())
+                        + "; on the whole between "
                         + signed(interval.from()) + " and " + signed(interval.to()) + " ("
                         + percent(bias.estimate().confidence()) + " sure)"
                         + (bias.persists() ? "." : ". The last ones were better.");
@@ -74,6 +75,14 @@ public record HabitWords(LengthUnit unit) {
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " high." : " low.");
             case LEG, OTHER_LEG, BETWEEN, SECOND_LEG, DROP, SET_BACK, ROLL, FLAT, OVERALL ->
                 capital(feature.words()) + " of " + many + " comes out " + size + (more ? " long." : " short.");
+        };
+    }
+
+    private static String inRuns(int runs) {
+        return switch (runs) {
+            case 0 -> "";
+            case 1 -> " (1 of them in a run)";
+            default -> " (" + runs + " of them in runs)";
         };
     }
 

@@ -23,7 +23,8 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * <p><b>A bias</b> (of a ring, an angle, the plane; of a finished dimension where none of these has one in that family) is a habit if Student's interval for its mean, over the last {@value #WINDOW} pieces of the family, leaves out
  * zero, and if it is a quarter of the tolerance or more. What the plan itself is off, and what a bender is known to add, is taken
  * away first; pieces with a slip of another sort (a forgotten shrink) say nothing here. The dog leg cannot be less than nothing: it
- * is a habit where its mean is clearly more than half its tolerance.
+ * is a habit where its mean is clearly more than half its tolerance. What bends of a run come out as counts with the family that they
+ * belong to, a run as one piece.
  *
  * <p><b>A slip</b> is a habit if it is the cause of three or more of the last {@value #SLIP_WINDOW} pieces, and of more than chance
  * would have it for one who slips as often as everybody else (binomial).
@@ -54,7 +55,11 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
     }
 
     /** A series of what the hands added to one feature, with the tolerances. */
-    private record Series(Family family, FeatureId feature, List<Quantity> offs, Quantity tolerance) {}
+    private record Series(
+            Family family, FeatureId feature, List<Quantity> offs, List<Boolean> inRuns, Quantity tolerance) {}
+
+    /** A piece of a family, or what of a run belongs to that family. */
+    private record Shown(Outcome piece, List<Outcome.Missed> missed, boolean inRun) {}
 
     /** The habits that pieces show, from the oldest piece; what hands do comes before what follows from it. */
     public List<Habit> of(List<Outcome> pieces) {
@@ -86,21 +91,28 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
     }
 
     private List<Series> series(List<Outcome> pieces) {
-        Map<Family, List<Outcome>> byFamily = new TreeMap<>();
-        pieces.stream()
-                .filter(Outcome::tellsOfHands)
-                .forEach(piece -> byFamily.computeIfAbsent(piece.family(), family -> new ArrayList<>())
-                        .add(piece));
+        Map<Family, List<Shown>> byFamily = new TreeMap<>();
+        for (Outcome piece : pieces) {
+            if (piece.tellsOfHands()) {
+                byFamily.computeIfAbsent(piece.family(), _ -> new ArrayList<>())
+                        .add(new Shown(piece, piece.missed(), false));
+                piece.parts()
+                        .forEach(part -> byFamily.computeIfAbsent(part.family(), _ -> new ArrayList<>())
+                                .add(new Shown(piece, part.missed(), true)));
+            }
+        }
         List<Series> all = new ArrayList<>();
         byFamily.forEach((family, own) -> {
             Map<FeatureId, Series> byFeature = new LinkedHashMap<>();
-            for (Outcome piece : own.subList(Math.max(0, own.size() - WINDOW), own.size())) {
-                for (Outcome.Missed missed : piece.missed()) {
-                    List<Quantity> offs = byFeature.containsKey(missed.feature())
-                            ? byFeature.get(missed.feature()).offs()
-                            : new ArrayList<>();
-                    offs.add(missed.byHandOn(bender(piece)));
-                    byFeature.put(missed.feature(), new Series(family, missed.feature(), offs, missed.tolerance()));
+            for (Shown shown : own.subList(Math.max(0, own.size() - WINDOW), own.size())) {
+                for (Outcome.Missed missed : shown.missed()) {
+                    Series known = byFeature.get(missed.feature());
+                    List<Quantity> offs = known == null ? new ArrayList<>() : known.offs();
+                    List<Boolean> inRuns = known == null ? new ArrayList<>() : known.inRuns();
+                    offs.add(missed.byHandOn(bender(shown.piece())));
+                    inRuns.add(shown.inRun());
+                    byFeature.put(
+                            missed.feature(), new Series(family, missed.feature(), offs, inRuns, missed.tolerance()));
                 }
             }
             byFeature.values().stream()
@@ -134,7 +146,9 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
                 .average()
                 .orElseThrow();
         boolean persists = 4 * side * lately >= tolerance;
-        found.add(new Habit.Bias(series.family(), series.feature(), estimate, series.tolerance(), sameWay, persists));
+        int inRuns = (int) series.inRuns().stream().filter(inRun -> inRun).count();
+        found.add(new Habit.Bias(
+                series.family(), series.feature(), estimate, series.tolerance(), sameWay, inRuns, persists));
     }
 
     /** One-sided, for what cannot be negative. */

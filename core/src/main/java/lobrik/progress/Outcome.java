@@ -19,6 +19,7 @@ import lobrik.verdict.KnownBender;
  * @param rebent how often a bend of it went back into the shoe
  * @param slip what went wrong with it, where a single cause is clear
  * @param missed how far its features are off, in any order
+ * @param parts bends of it that are also learnt by themselves: of a run, its ninetys and offsets
  */
 public record Outcome(
         String attempt,
@@ -30,10 +31,35 @@ public record Outcome(
         Strictness judgedBy,
         int rebent,
         Optional<Slip> slip,
-        List<Missed> missed) {
+        List<Missed> missed,
+        List<Part> parts) {
+
+    /** Bends of one family that are part of the piece, with how far their features are off; several of one sort on the mean. */
+    public record Part(Family family, List<Missed> missed) {
+
+        public Part {
+            missed = List.copyOf(missed);
+        }
+    }
 
     public Outcome {
         missed = List.copyOf(missed);
+        parts = List.copyOf(parts);
+    }
+
+    /** Of a piece that is one bend of its family. */
+    public Outcome(
+            String attempt,
+            long day,
+            Family family,
+            String bender,
+            double points,
+            boolean passed,
+            Strictness judgedBy,
+            int rebent,
+            Optional<Slip> slip,
+            List<Missed> missed) {
+        this(attempt, day, family, bender, points, passed, judgedBy, rebent, slip, missed, List.of());
     }
 
     /**

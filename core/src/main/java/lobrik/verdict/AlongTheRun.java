@@ -111,9 +111,10 @@ public final class AlongTheRun {
         }
         Set<FeatureId> all = new LinkedHashSet<>(charged);
         all.addAll(risesOff.keySet());
-        made(all, legsOff).ifPresent(far -> read.values().stream()
-                .filter(each -> each.id().kind().isReach() || each.id().equals(FeatureId.DOG_LEG))
-                .forEach(each -> follow(each, far)));
+        made(all, legsOff)
+                .ifPresent(far -> read.values().stream()
+                        .filter(each -> each.id().kind().isReach() || each.id().equals(FeatureId.DOG_LEG))
+                        .forEach(each -> follow(each, far)));
         return followed;
     }
 
@@ -218,8 +219,8 @@ public final class AlongTheRun {
         Map<Integer, Double> legs = new TreeMap<>();
         if (slip.kind() == FeatureKind.LEG) {
             legsOff.forEach((leg, off) -> {
-                boolean takesBack =
-                        followed.containsKey(FeatureId.leg(leg)) && followed.get(FeatureId.leg(leg)).from().contains(slip);
+                boolean takesBack = followed.containsKey(FeatureId.leg(leg))
+                        && followed.get(FeatureId.leg(leg)).from().contains(slip);
                 if (leg == slip.number() || takesBack) {
                     legs.put(leg, off);
                 }
@@ -256,14 +257,14 @@ public final class AlongTheRun {
     private void put(FeatureId slip, Changed changed) {
         Read slipped = read.get(slip);
         double off = risesOff.getOrDefault(slip, slipped.off().number());
-        switch (slip.kind()) {
-            case ANGLE -> changed.angles[slip.number() - 1] += off;
+        if (slip.kind() == FeatureKind.ANGLE) {
+            changed.angles[slip.number() - 1] += off;
+        } else if (slip.kind() == FeatureKind.TURN) {
             // What lies beyond a wrong turn goes with it.
-            case TURN -> changed.turned(bend(slip.number() + 1), off);
-            case RISE, START_RISE, END_RISE -> offset(slip).ifPresent(stretch -> rise(stretch, off, changed));
-            default -> {
-                // A leg is put off by where its end is.
-            }
+            changed.turned(bend(slip.number() + 1), off);
+        } else {
+            // A leg is put off by where its end is, with what was taken back of it.
+            offset(slip).ifPresent(stretch -> rise(stretch, off, changed));
         }
     }
 
@@ -346,8 +347,8 @@ public final class AlongTheRun {
                         was.other()));
             }
             try {
-                return Optional.of(Piece.simulate(
-                        piece.tooling(), piece.length().plus(Length.ofInches(length)), made));
+                return Optional.of(
+                        Piece.simulate(piece.tooling(), piece.length().plus(Length.ofInches(length)), made));
             } catch (Refused | IllegalArgumentException nothingLooksLikeThat) {
                 return Optional.empty();
             }

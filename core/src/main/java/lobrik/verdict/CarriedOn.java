@@ -92,7 +92,9 @@ public final class CarriedOn {
                 target = nearer(number, at, target, new Target(again, Optional.of(Reason.SAME_SLIP)));
             }
             held.put(number, target);
-            if (sameSlipCountsOnce && target.reason().isEmpty() && !tolerance.apply(number).holds(at.minus(place))) {
+            if (sameSlipCountsOnce
+                    && target.reason().isEmpty()
+                    && !tolerance.apply(number).holds(at.minus(place))) {
                 steps.add(at.minus(place).minus(before));
             }
             off.add(at.minus(place));

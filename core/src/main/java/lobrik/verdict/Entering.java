@@ -23,7 +23,8 @@ public record Entering(Length play, Angle square) {
     public Entering {
         Faults faults = new Faults();
         faults.requirePositive("playIn", "the play in the fittings", play, LARGEST_PLAY);
-        faults.requireWithin("squareDeg", "what the last leg may be out of square", square, LEAST_SQUARE, LARGEST_SQUARE);
+        faults.requireWithin(
+                "squareDeg", "what the last leg may be out of square", square, LEAST_SQUARE, LARGEST_SQUARE);
         faults.refuseIfAny();
     }
 }

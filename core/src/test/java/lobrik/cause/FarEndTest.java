@@ -104,10 +104,8 @@ class FarEndTest {
         assertThat(farEnd.shares())
                 .filteredOn(share -> share.moves().norm() > 1e-9)
                 .extracting(Share::part, Share::number)
-                .containsExactly(
-                        tuple(FarEnd.Part.LEG, 2),
-                        tuple(FarEnd.Part.LEG, 3));
-        assertThat(words(farEnd)).isEqualTo("It adds up along the run: no single place stands out.");
+                .containsExactly(tuple(FarEnd.Part.LEG, 2), tuple(FarEnd.Part.LEG, 3));
+        assertThat(words(farEnd)).isEqualTo("It came in at leg 2 and leg 3.");
     }
 
     /** Worked by hand: what lies beyond the first corner, 20 in up and 18 in out, turns about it by two degrees. */
@@ -141,8 +139,8 @@ class FarEndTest {
             Layout layout = laidOut(new RandomRuns(random, TOOLING).next(2 + random.nextInt(5), true));
             List<Off> offs = new ArrayList<>();
             layout.marks()
-                    .forEach(_ -> offs.add(new Off(
-                            random.nextGaussian() / 16, random.nextGaussian() * 2, random.nextGaussian() * 2)));
+                    .forEach(_ -> offs.add(
+                            new Off(random.nextGaussian() / 16, random.nextGaussian() * 2, random.nextGaussian() * 2)));
             Piece made = made(layout, random.nextGaussian() / 8, offs);
             FarEnd farEnd = of(layout, made);
             simulated++;

@@ -96,6 +96,7 @@ class NextExerciseTest {
                 Estimate.of(offs, 0.99).orElseThrow(),
                 Angle.ofDegrees(2),
                 2,
+                0,
                 true);
     }
 

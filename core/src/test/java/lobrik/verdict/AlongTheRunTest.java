@@ -43,8 +43,8 @@ class AlongTheRunTest {
     private static final Tolerances SITE = TolerancePreset.SITE.tolerances();
 
     /** Right, up, out of the wall, and left again. */
-    private static final Layout RUN = laidOut(Run.of(List.of(
-            leg(24, Towards.RIGHT), leg(20, Towards.UP), leg(18, Towards.OUT), leg(22, Towards.LEFT))));
+    private static final Layout RUN = laidOut(
+            Run.of(List.of(leg(24, Towards.RIGHT), leg(20, Towards.UP), leg(18, Towards.OUT), leg(22, Towards.LEFT))));
 
     private static Leg leg(double inches, Towards towards) {
         return new Leg(Length.ofInches(inches), towards, Length.ZERO);
@@ -165,15 +165,15 @@ class AlongTheRunTest {
         assertThat(bent.charged()).containsExactly("leg1");
         assertThat(bent.followed()).containsOnlyKeys(FeatureId.REACH_RIGHT);
         Followed reach = bent.followed().get(FeatureId.REACH_RIGHT);
-        assertThat(((Length) reach.target()).inches())
-                .isCloseTo(24 - 22 + 0.5 - 0, within(1e-6));
+        assertThat(((Length) reach.target()).inches()).isCloseTo(24 - 22 + 0.5 - 0, within(1e-6));
     }
 
     @Test
     void aSecondSlip_isChargedByItself() {
         assertThat(bent(Map.of(2, off(0.5, 0, 0), 3, off(-0.75, 0, 0)), 0).charged())
                 .containsExactly("leg2", "leg3");
-        assertThat(bent(Map.of(1, off(0.5, 0, 0), 2, off(0.5, 0, 0), 3, off(0.5, 0, 0)), 1.5).charged())
+        assertThat(bent(Map.of(1, off(0.5, 0, 0), 2, off(0.5, 0, 0), 3, off(0.5, 0, 0)), 1.5)
+                        .charged())
                 .containsExactly("leg1", "leg4");
     }
 
@@ -212,10 +212,13 @@ class AlongTheRunTest {
             int leg = 1 + random.nextInt(ninetys.size());
             int bend = ninetys.get(leg - 1).firstBend();
             boolean angle = random.nextBoolean();
-            double size = (random.nextBoolean() ? 1 : -1) * (angle ? 2.5 + random.nextInt(4) : 0.25 + random.nextInt(4) / 8.0);
+            double size = (random.nextBoolean() ? 1 : -1)
+                    * (angle ? 2.5 + random.nextInt(4) : 0.25 + random.nextInt(4) / 8.0);
             Bent bent = new Bent(layout, Map.of(bend, angle ? off(0, size, 0) : off(size, 0, 0)), 0);
             List<String> expected = List.of(angle ? "angle" + bend : "leg" + leg);
-            assertThat(bent.charged()).as("%s by %s of %s", expected, size, layout.job().bend()).isEqualTo(expected);
+            assertThat(bent.charged())
+                    .as("%s by %s of %s", expected, size, layout.job().bend())
+                    .isEqualTo(expected);
             slips++;
         }
         assertThat(slips).isEqualTo(400);

@@ -244,7 +244,7 @@ class DemoLoad implements ApplicationRunner {
                 o.conduit_label, o.preset, o.length_tolerance_pm, o.angle_tolerance_ndeg, o.twist_tolerance_ndeg, o.pass_mark,
                 o.points, o.passed, o.arithmetic, o.rebent, o.cause, o.cause_bend, o.conduit_pm, o.wasted_pm, o.minutes,
                 o.features, o.targets, o.deviations, o.planned, o.tolerances, o.angles_off, o.legs_off, o.rises_off, o.places_off,
-                o.bender_revision_id
+                o.bender_revision_id, o.stands_for
               from new_attempt n join outcome o on o.attempt_id = n.seed
               join new_trainee t on t.id = n.trainee_id join new_cohort c on c.cohort = t.cohort""");
 

@@ -65,7 +65,10 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
     /** Of a run, from the shape that its readings describe. */
     private Judgement.@Nullable FitView fit() {
         return measured.made()
-                .flatMap(piece -> Fit.of(layout(), piece, measured.attempt().tolerances().toCore().entering()))
+                .flatMap(piece -> Fit.of(
+                        layout(),
+                        piece,
+                        measured.attempt().tolerances().toCore().entering()))
                 .map(fit -> {
                     FitWords words = new FitWords(fit, unit);
                     return new Judgement.FitView(fit.enters(), words.sentence(), words.ways());

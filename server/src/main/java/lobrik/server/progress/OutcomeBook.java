@@ -33,7 +33,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 public class OutcomeBook implements AttemptFollower {
 
     /** Of the rules by which rows are made; one more whenever the core would make another row of the same readings. */
-    static final int REVISION = 3;
+    static final int REVISION = 4;
 
     private static final Logger LOG = LoggerFactory.getLogger(OutcomeBook.class);
     private static final int PAGE = 50;

@@ -8,12 +8,15 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import lobrik.assessment.Assessment.Assessed;
+import lobrik.bend.Run;
 import lobrik.cause.Cause;
 import lobrik.cause.CauseId;
 import lobrik.feature.FeatureId;
@@ -23,6 +26,7 @@ import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.progress.Family;
 import lobrik.progress.Outcome;
+import lobrik.progress.RunParts;
 import lobrik.progress.Slip;
 import lobrik.progress.Strictness;
 import lobrik.server.attempt.Measured;
@@ -70,6 +74,11 @@ class OutcomeRow {
     @JdbcTypeCode(SqlTypes.ARRAY)
     @Column(columnDefinition = "text[]")
     private String[] features;
+
+    /** Beside each feature of a run, what it stands for of a bend that is learnt by itself; empty text for what does not. */
+    @JdbcTypeCode(SqlTypes.ARRAY)
+    @Column(columnDefinition = "text[]")
+    private String @Nullable [] standsFor;
 
     private long[] targets;
     private long[] deviations;
@@ -131,6 +140,8 @@ class OutcomeRow {
         this.wastedPm = measured.wasted().count();
         this.minutes = measured.minutes().orElse(null);
         this.features = read.stream().map(feature -> feature.id().id()).toArray(String[]::new);
+        this.standsFor =
+                layout.job().bend().run().map(run -> standsFor(run, read)).orElse(null);
         this.targets =
                 read.stream().mapToLong(feature -> feature.target().count()).toArray();
         this.deviations = read.stream()
@@ -149,6 +160,27 @@ class OutcomeRow {
         this.legsOff = off(DeviationKind.LEGS, outcome);
         this.risesOff = off(DeviationKind.RISES, outcome);
         this.placesOff = off(DeviationKind.PLACES, outcome);
+    }
+
+    private static String[] standsFor(Run run, List<Assessed> read) {
+        Map<FeatureId, RunParts.ShownBy> shown = RunParts.of(run);
+        return read.stream()
+                .map(feature -> Optional.ofNullable(shown.get(feature.id()))
+                        .map(RunParts.ShownBy::id)
+                        .orElse(""))
+                .toArray(String[]::new);
+    }
+
+    private List<Outcome.Part> parts(List<Outcome.Missed> missed) {
+        if (standsFor == null) {
+            return List.of();
+        }
+        Map<FeatureId, RunParts.ShownBy> shown = new TreeMap<>();
+        for (int i = 0; i < features.length; i++) {
+            FeatureId feature = FeatureId.withId(features[i]).orElseThrow();
+            RunParts.ShownBy.withId(standsFor[i]).ifPresent(as -> shown.put(feature, as));
+        }
+        return RunParts.parts(shown, family().tool(), missed);
     }
 
     /** What the piece is off that is made just as planned. */
@@ -186,7 +218,8 @@ class OutcomeRow {
                         new Length(lengthTolerancePm), new Angle(angleToleranceNdeg), new Angle(twistToleranceNdeg)),
                 rebent,
                 slip(),
-                missed);
+                missed,
+                parts(missed));
     }
 
     Optional<Slip> slip() {

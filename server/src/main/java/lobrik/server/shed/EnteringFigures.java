@@ -13,8 +13,7 @@ import lobrik.verdict.Entering;
 public record EnteringFigures(double playIn, double squareDeg) {
 
     static EnteringFigures of(Entering entering) {
-        return new EnteringFigures(
-                entering.play().inches(), entering.square().degrees());
+        return new EnteringFigures(entering.play().inches(), entering.square().degrees());
     }
 
     Entering toCore() {
