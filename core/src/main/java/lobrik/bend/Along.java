@@ -91,4 +91,18 @@ public record Along(int leg, Towards towards, AlongLeg bend) {
             case Saddle4 saddle -> saddle.distance();
         };
     }
+
+    /**
+     * The same at another place.
+     *
+     * @param otherLeg its number, from 1
+     * @param at from the start of that leg
+     */
+    public Along placed(int otherLeg, Length at) {
+        return new Along(otherLeg, towards, switch (bend) {
+            case Offset offset -> offset(at, offset.rise(), offset.angle());
+            case Saddle3 saddle -> saddle.at(at);
+            case Saddle4 saddle -> saddle.at(at);
+        });
+    }
 }

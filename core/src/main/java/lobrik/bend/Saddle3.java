@@ -114,4 +114,9 @@ public record Saddle3(
     public Angle centreAngle() {
         return outerAngle.plus(outerAngle);
     }
+
+    /** The same with its middle elsewhere. */
+    public Saddle3 at(Length otherCentre) {
+        return new Saddle3(height, clearance, outerAngle, otherCentre, spacing, order, overall);
+    }
 }

@@ -108,4 +108,10 @@ public record Saddle4(
     public Saddle4 placedBy(Placement other) {
         return new Saddle4(height, clearance, angle, width, edgeClearance, measuredTo, distance, other, overall);
     }
+
+    /** The same with its obstacle elsewhere. */
+    public Saddle4 at(Length otherDistance) {
+        return new Saddle4(
+                height, clearance, angle, width, edgeClearance, measuredTo, otherDistance, placement, overall);
+    }
 }

@@ -7,6 +7,7 @@ import java.util.Optional;
 import lobrik.bend.Run;
 import lobrik.bend.RunShape.Stretch;
 import lobrik.layout.Layout;
+import lobrik.shape.Axes;
 import lobrik.shape.Frame;
 import lobrik.shape.Piece;
 import lobrik.shape.RoomFrame;
@@ -76,21 +77,21 @@ public record FarEnd(Vector3 off, List<Share> shares) {
                     Part.LEG,
                     number,
                     before,
-                    walked.legTo(bend).of(asked.legTo(bend).seen(end)),
+                    walked.legTo(bend).point(asked.legTo(bend).seen(end)),
                     room);
             before = add(
                     shares,
                     Part.PLANE,
                     bend,
                     before,
-                    walked.plane().of(asked.plane().seen(end)),
+                    walked.plane().point(asked.plane().seen(end)),
                     room);
             before = add(
                     shares,
                     Part.ANGLE,
                     bend,
                     before,
-                    walked.past().of(asked.past().seen(end)),
+                    walked.past().point(asked.past().seen(end)),
                     room);
         }
         add(shares, Part.LEG, run.legs().size(), before, end(made), room);
@@ -114,23 +115,6 @@ public record FarEnd(Vector3 off, List<Share> shares) {
                 .filter(share -> share.moves().norm() > STANDS_OUT * all);
     }
 
-    /** Where the conduit is and how it lies, as a set of axes that a point can be told in. */
-    private record Axes(Vector3 origin, Vector3 along, Vector3 up, Vector3 side) {
-
-        static Axes of(Vector3 origin, Vector3 along, Vector3 up) {
-            return new Axes(origin, along, up, along.cross(up));
-        }
-
-        Vector3 seen(Vector3 point) {
-            Vector3 from = point.minus(origin);
-            return new Vector3(from.dot(along), from.dot(up), from.dot(side));
-        }
-
-        Vector3 of(Vector3 seen) {
-            return origin.plus(along.times(seen.x())).plus(up.times(seen.y())).plus(side.times(seen.z()));
-        }
-    }
-
     /** Goes along a piece from corner to corner; what is up is the plane of the ninety that was last passed. */
     private static final class Way {
 
@@ -150,8 +134,7 @@ public record FarEnd(Vector3 off, List<Share> shares) {
             Frame start = arc.start();
             double tangent = arc.radius().inches() * Math.tan(arc.angle().radians() / 2);
             corner = start.origin().plus(start.along().times(tangent));
-            Vector3 square = up.minus(start.along().times(up.dot(start.along())));
-            return Axes.of(corner, start.along(), square.times(1 / square.norm()));
+            return Axes.of(corner, start.along(), up);
         }
 
         /** There, with the plane of this ninety up. */

@@ -66,31 +66,14 @@ public final class RunReversal {
         return switch (along.bend()) {
             case Offset offset ->
                 Along.offset(leg.minus(offset.distance()).minus(covered(offset)), offset.rise(), offset.angle());
-            case Saddle3 saddle ->
-                new Saddle3(
-                        saddle.height(),
-                        saddle.clearance(),
-                        saddle.outerAngle(),
-                        leg.minus(saddle.centre()),
-                        saddle.spacing(),
-                        saddle.order(),
-                        saddle.overall());
+            case Saddle3 saddle -> saddle.at(leg.minus(saddle.centre()));
             case Saddle4 saddle ->
-                new Saddle4(
-                        saddle.height(),
-                        saddle.clearance(),
-                        saddle.angle(),
-                        saddle.width(),
-                        saddle.edgeClearance(),
-                        saddle.measuredTo(),
-                        leg.minus(saddle.distance())
-                                .minus(
-                                        switch (saddle.measuredTo()) {
-                                            case NEAR_EDGE -> saddle.width();
-                                            case CENTRED -> Length.ZERO;
-                                        }),
-                        saddle.placement(),
-                        saddle.overall());
+                saddle.at(leg.minus(saddle.distance())
+                        .minus(
+                                switch (saddle.measuredTo()) {
+                                    case NEAR_EDGE -> saddle.width();
+                                    case CENTRED -> Length.ZERO;
+                                }));
         };
     }
 
