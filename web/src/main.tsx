@@ -63,6 +63,7 @@ const router = createBrowserRouter([
       { path: '/measure/:attemptId', ...later(() => import('./measure/Measure')) },
       { path: '/verdict/:attemptId', ...later(() => import('./verdict/Verdict')) },
       { path: '/verdict/:attemptId/show', ...later(() => import('./verdict/Show')) },
+      { path: '/jobs/:jobId', ...later(() => import('./job/JobScreen')) },
       { path: '/wall', ...later(() => import('./floor/Wall')) },
       { path: '/progress', ...later(() => import('./progress/Progress')) },
       { path: '/progress/:traineeId', ...later(() => import('./progress/TraineePage')) },

@@ -14,6 +14,10 @@ interface RunWallsProps {
   exaggeration?: number;
   /** What is read or written, with where it is taken in the piece's frame: its features, or the sizes that are given. */
   dimensions: readonly OnWall[];
+  /** Where it is coupled, along the straight conduit, inches. */
+  couplings?: readonly number[];
+  /** There is room below, too: two walls stand beside each other, and the next below them. */
+  stacked?: boolean;
   /** What stands at each of them, by its id. */
   at: Readonly<Record<string, ReactNode>>;
   /** The one in hand: on a phone only its wall is shown. */
@@ -35,6 +39,8 @@ export function RunWalls({
   made,
   exaggeration = 1,
   dimensions,
+  couplings = [],
+  stacked = false,
   at,
   active,
   description,
@@ -74,7 +80,13 @@ export function RunWalls({
           ))}
         </div>
       )}
-      <div className="flex min-h-0 flex-1 divide-x divide-base-300">
+      <div
+        className={
+          stacked && !narrow && walls.length > 2
+            ? 'grid min-h-0 flex-1 auto-rows-fr grid-cols-2 gap-px *:outline-1 *:outline-base-300'
+            : 'flex min-h-0 flex-1 divide-x divide-base-300'
+        }
+      >
         {walls.map((wall, i) =>
           only !== undefined && i !== only ? null : (
             <WallPlan
@@ -85,6 +97,7 @@ export function RunWalls({
               outsideDiameter={outsideDiameter}
               over={over}
               marks={plan.marks}
+              couplings={couplings}
               dimensions={dimensions.filter(({ id }) => wallOf(walls, id) === i)}
               at={Object.fromEntries(Object.entries(at).filter(([id]) => wallOf(walls, id) === i))}
               usual={USUAL}

@@ -25,6 +25,8 @@ interface WallPlanProps {
   /** Laid over it, of the same run: what was asked for, or what was made. */
   over?: { shape: Shape; look: 'asked' | 'made' } | undefined;
   marks: readonly Schemas['MarkAnswer'][];
+  /** Where it is coupled, along the straight conduit, inches. */
+  couplings?: readonly number[];
   dimensions: readonly OnWall[];
   at: Readonly<Record<string, ReactNode>>;
   faded?: boolean;
@@ -52,6 +54,7 @@ function Drawing({
   outsideDiameter,
   over,
   marks,
+  couplings = [],
   dimensions,
   at: places,
   faded = false,
@@ -124,6 +127,16 @@ function Drawing({
                 view={view}
               />
             ))}
+          {couplings.map((positionIn, i) => (
+            <Coupling
+              key={positionIn}
+              line={piece}
+              at={positionIn - from}
+              before={i + 1}
+              half={outsideDiameter / 2}
+              view={view}
+            />
+          ))}
           <End
             from={pointAt(line, 1)}
             point={pointAt(line, 0)}
@@ -204,6 +217,64 @@ function xy({ x, y }: Point, dx: number, dy: number): string {
   return `${(x + dx * 0.7).toFixed(1)} ${(y + dy * 0.7).toFixed(1)}`;
 }
 
+/** Half of a coupling is about as long as the conduit is thick; small runs are drawn large enough to see it. */
+const LEAST_COUPLING = 7;
+
+/** A sleeve over both ends, with the numbers of the pieces that meet in it. */
+function Coupling({
+  line,
+  at,
+  before,
+  half,
+  view,
+}: {
+  line: readonly Point[];
+  at: number;
+  before: number;
+  half: number;
+  view: View;
+}) {
+  const spot = onLine(line, at);
+  if (spot === undefined) {
+    return null;
+  }
+  const { x, y } = view.toScreen(spot.point);
+  const size = Math.max(LEAST_COUPLING, half * 1.5 * view.scale);
+  // The plan's up is the screen's down.
+  const upright = Math.abs(spot.direction.y) > 0.5;
+  const turned = (Math.atan2(-spot.direction.y, spot.direction.x) * 180) / Math.PI;
+  return (
+    <g data-coupling={before} stroke="var(--color-base-content)" className="line-medium">
+      <rect
+        x={x - size * 1.5}
+        y={y - size}
+        width={size * 3}
+        height={size * 2}
+        rx={2}
+        fill="var(--color-base-100)"
+        transform={`rotate(${turned.toFixed(1)} ${x.toFixed(1)} ${y.toFixed(1)})`}
+      />
+      <Label
+        at={upright ? { x: x - size - 5, y: y + 4 } : { x, y: y + size + 13 }}
+        size={13}
+        anchor={upright ? 'end' : 'middle'}
+        fill="var(--color-base-content)"
+      >
+        {`${String(before)}·${String(before + 1)}`}
+      </Label>
+    </g>
+  );
+}
+
+/** A place along what is on the plan; nothing where it is on another wall. */
+function onLine(line: readonly Point[], place: number) {
+  const length = line.reduce((sum, point, i) => {
+    const before = line[i - 1];
+    return before === undefined ? 0 : sum + Math.hypot(point.x - before.x, point.y - before.y);
+  }, 0);
+  return place < 0 || place > length ? undefined : along(line, place);
+}
+
 function Ring({
   line,
   at,
@@ -217,14 +288,11 @@ function Ring({
   half: number;
   view: View;
 }) {
-  const length = line.reduce((sum, point, i) => {
-    const before = line[i - 1];
-    return before === undefined ? 0 : sum + Math.hypot(point.x - before.x, point.y - before.y);
-  }, 0);
-  if (at < 0 || at > length) {
+  const spot = onLine(line, at);
+  if (spot === undefined) {
     return null;
   }
-  const { point, direction } = along(line, at);
+  const { point, direction } = spot;
   const across = { x: -direction.y * half * 1.6, y: direction.x * half * 1.6 };
   const one = view.toScreen({ x: point.x + across.x, y: point.y + across.y });
   const other = view.toScreen({ x: point.x - across.x, y: point.y - across.y });

@@ -14,6 +14,9 @@ export function describedAs(id: string) {
   return FEATURES.find((each) => each.id === kind);
 }
 
+/** Of these a piece has one for every bend; of legs a run has one more. */
+const OF_BENDS = new Set(['mark', 'angle', 'flattening']);
+
 /**
  * What a feature is called.
  *
@@ -25,7 +28,8 @@ export function featureName(id: string, bends = 2): string {
   if (number !== undefined && (kind === 'rise' || kind === 'height')) {
     return `${name} on leg ${String(number)}`;
   }
-  return number === undefined || bends === 1 ? name : `${name} ${String(number)}`;
+  const aloneOnOneBend = bends === 1 && OF_BENDS.has(kind);
+  return number === undefined || aloneOnOneBend ? name : `${name} ${String(number)}`;
 }
 
 /** Where to hold the tape or the level. */

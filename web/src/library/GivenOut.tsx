@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useGivings } from '../api/library';
 import { kindOf } from '../bends/kinds';
+import { JobList } from '../job/JobList';
 import { PrintSheets } from '../set/PrintSheets';
 import { BUTTON } from './button';
 import { SheetDays } from './SheetDays';
@@ -14,6 +15,7 @@ export function GivenOut() {
   return (
     <>
       <SheetDays />
+      <JobList />
       <ul className="grid gap-2 p-4">
         <Page />
       </ul>

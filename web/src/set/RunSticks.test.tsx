@@ -9,6 +9,8 @@ import { RunSticks } from './RunSticks';
 
 const request = { tapeDivisionIn: 1 / 16 } as LayoutRequest;
 
+const exercise = () => ({ title: 'Round the corner' }) as Schemas['ExerciseInput'];
+
 const answer: Schemas['DivideAnswer'] = {
   pieces: [
     { number: 1, fromIn: 0, lengthIn: 88, bends: [] },
@@ -37,7 +39,7 @@ beforeEach(() => {
 afterEach(cleanup);
 
 it('says what the run is cut from, with what is left, and where it is fastened and pulled', async () => {
-  drawnInApp(<RunSticks request={request} />);
+  drawnInApp(<RunSticks request={request} exercise={exercise} />);
   expect(await screen.findByText('2 pieces, 1 coupling.')).toBeDefined();
   const cuts = [...screen.getByRole('list', { name: 'Cut list' }).children].map(({ textContent }) => textContent);
   expect(cuts[0]).toContain('Left-over of 90: piece 1');
@@ -48,7 +50,7 @@ it('says what the run is cut from, with what is left, and where it is fastened a
 });
 
 it('asks with the centre’s own rules, and with what is left over', async () => {
-  drawnInApp(<RunSticks request={request} />);
+  drawnInApp(<RunSticks request={request} exercise={exercise} />);
   await screen.findByText('2 pieces, 1 coupling.');
   fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '96' } });
   fireEvent.change(screen.getByLabelText(/Left-overs at hand/), { target: { value: '90, 31' } });

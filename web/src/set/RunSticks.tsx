@@ -5,6 +5,7 @@ import { useQuantities } from '../benchcore/useQuantities';
 import { Figure } from '../entry/Figure';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
+import { GivePieces } from '../job/GivePieces';
 
 /** What local code decides, with what is usual where it says nothing; sizes as they are typed. */
 const RULES = [
@@ -14,8 +15,14 @@ const RULES = [
   { name: 'kerfIn', label: 'The saw takes', first: { in: '1/16', mm: '2' } },
 ] as const;
 
+interface RunSticksProps {
+  request: LayoutRequest;
+  /** The whole run as something to give out. */
+  exercise: () => Schemas['ExerciseInput'];
+}
+
 /** What a run is made from: its pieces and couplings, what is cut from which stick, its straps, and how wire is pulled through. */
-export function RunSticks({ request }: { request: LayoutRequest }) {
+export function RunSticks({ request, exercise }: RunSticksProps) {
   const unit = useDisplayUnit();
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
   const [leftOvers, setLeftOvers] = useState('');
@@ -25,15 +32,11 @@ export function RunSticks({ request }: { request: LayoutRequest }) {
   const lengths = leftOvers.split(/[,;]/).filter((text) => text.trim() !== '');
   const left = useQuantities(lengths.map((text) => ({ kind: 'length', text, bare: unit })));
   const known = [...rules, ...left].every(({ value }) => value !== undefined);
-  const division = useDivision(
-    known
-      ? {
-          layout: request,
-          leftOversIn: left.map(({ value }) => value ?? 0),
-          ...Object.fromEntries(RULES.map(({ name }, i) => [name, rules[i]?.value])),
-        }
-      : undefined,
-  );
+  const said = {
+    leftOversIn: left.map(({ value }) => value ?? 0),
+    ...Object.fromEntries(RULES.map(({ name }, i) => [name, rules[i]?.value])),
+  };
+  const division = useDivision(known ? { layout: request, ...said } : undefined);
   const badLeftOver = left.find(({ problem }) => problem !== null)?.problem;
   return (
     <section aria-label="Sticks and couplings" className="grid gap-2 border-t-2 border-base-300 pt-2 leading-snug">
@@ -71,6 +74,9 @@ export function RunSticks({ request }: { request: LayoutRequest }) {
         <p role="alert" className="text-error">
           ✕ {badLeftOver.message}
         </p>
+      )}
+      {division.data !== undefined && division.data.pieces.length > 1 && (
+        <GivePieces key={JSON.stringify([request, said])} division={division.data} exercise={exercise} rules={said} />
       )}
       <p className="text-sm leading-tight">
         Straps, couplings and degrees between pull points are matters of local code: these are usual figures, not it.

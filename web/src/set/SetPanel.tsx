@@ -11,6 +11,7 @@ import { Select } from '../frame/Select';
 import { FilesMenu } from './FilesMenu';
 import { isRun } from './run';
 import { RunInputs } from './RunInputs';
+import { exerciseOf } from './asked';
 import { RunSticks } from './RunSticks';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
@@ -83,7 +84,7 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
         />
       )}
       {side === 'outcome' && shown !== undefined && request !== undefined && isRun(draft) && (
-        <RunSticks request={request} />
+        <RunSticks request={request} exercise={() => exerciseOf(shed, draft, request, undefined)} />
       )}
       {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
       {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (

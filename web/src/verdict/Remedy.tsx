@@ -6,6 +6,7 @@ import { kindOf } from '../bends/kinds';
 import { featureName } from '../entry/features';
 import { Figure } from '../entry/Figure';
 import { BentAgain } from '../measure/BentAgain';
+import { OfJob } from '../job/OfJob';
 import { FarEnd } from './FarEnd';
 import { InItsFittings } from './InItsFittings';
 
@@ -16,6 +17,7 @@ export function Remedy({ judgement, attempt }: { judgement: Schemas['Judgement']
     <>
       <InItsFittings fit={judgement.fit} />
       <FarEnd farEnd={judgement.farEnd} />
+      {judgement.fit != null && <OfJob assignmentId={attempt.assignmentId} />}
       {advice != null && (
         <section aria-label="This piece" className="border-t-2 border-base-content/60 pt-2">
           <h2 className="text-base font-semibold">This piece</h2>

@@ -21,15 +21,38 @@ import lobrik.verdict.Entering;
  * @param outOfSquare of the last straight to where it should run
  * @param spent by each piece, in their order: how much further it brings the far end, those after it as they should be; they add up to
  *     {@code off}
+ * @param laid how each piece lies
  */
-public record Assembly(Vector3 off, Angle outOfSquare, List<Vector3> spent) {
+public record Assembly(Vector3 off, Angle outOfSquare, List<Vector3> spent, List<Laid> laid) {
+
+    /** The datum end of a piece in its own frame, where a bend of roll 0 turns upwards. */
+    private static final Axes ALONE = Axes.of(new Vector3(0, 0, 0), new Vector3(1, 0, 0), new Vector3(0, 1, 0));
 
     public Assembly {
         spent = List.copyOf(spent);
+        laid = List.copyOf(laid);
     }
 
-    /** Where the far end is, and how it lies. */
-    private record End(Vector3 point, Vector3 along) {}
+    /**
+     * How a piece lies in the whole run.
+     *
+     * @param alone its datum end by itself
+     * @param here the same where it was put
+     */
+    public record Laid(Axes alone, Axes here) {
+
+        /** Where a point of the piece is in the frame of the whole run. */
+        public Vector3 point(Vector3 point) {
+            return here.point(alone.seen(point));
+        }
+
+        private Vector3 direction(Vector3 direction) {
+            return here.direction(alone.turned(direction));
+        }
+    }
+
+    /** Where the far end is, how it lies, and how each piece does. */
+    private record End(Vector3 point, Vector3 along, List<Laid> laid) {}
 
     /**
      * Puts pieces together.
@@ -49,36 +72,28 @@ public record Assembly(Vector3 off, Angle outOfSquare, List<Vector3> spent) {
         return new Assembly(
                 room.seen(before.point().minus(wanted.point())),
                 Angle.ofDegrees(Math.toDegrees(Math.acos(cosine))),
-                spent);
+                spent,
+                before.laid());
     }
 
     /** @param made of the first so many pieces; the others are as they should be */
     private static End end(List<Portion> portions, List<Optional<Piece>> made) {
-        Portion first = portions.getFirst();
-        Axes here = Axes.of(first.start().origin(), first.start().along(), first.up());
-        Vector3 point = here.origin();
-        Vector3 along = here.along();
+        Vector3 point = portions.getFirst().start().origin();
+        Vector3 along = portions.getFirst().start().along();
+        List<Laid> laid = new ArrayList<>();
         for (int i = 0; i < portions.size(); i++) {
             Portion portion = portions.get(i);
-            Axes lies = Axes.of(point, along, portion.up());
-            Optional<Piece> as = i < made.size() ? made.get(i) : Optional.empty();
-            Axes alone;
-            Vector3 end;
-            Vector3 on;
-            if (as.isPresent()) {
-                Frame far = as.get().straights().getLast().end();
-                alone = Axes.of(new Vector3(0, 0, 0), new Vector3(1, 0, 0), new Vector3(0, 1, 0));
-                end = far.origin();
-                on = far.along();
-            } else {
-                alone = Axes.of(portion.start().origin(), portion.start().along(), portion.up());
-                end = portion.end().origin();
-                on = portion.end().along();
-            }
-            point = lies.point(alone.seen(end));
-            along = lies.direction(alone.turned(on));
+            Optional<Piece> measured = i < made.size() ? made.get(i) : Optional.empty();
+            Frame far = measured.map(piece -> piece.straights().getLast().end()).orElse(portion.end());
+            Axes alone = measured.isPresent()
+                    ? ALONE
+                    : Axes.of(portion.start().origin(), portion.start().along(), portion.up());
+            Laid lies = new Laid(alone, Axes.of(point, along, portion.up()));
+            laid.add(lies);
+            point = lies.point(far.origin());
+            along = lies.direction(far.along());
         }
-        return new End(point, along);
+        return new End(point, along, laid);
     }
 
     /** How far the far end face is off. */

@@ -23,6 +23,8 @@ import lobrik.shape.Vector3;
  * @param number from 1 at the run's datum end
  * @param start where it begins in the whole run, as it should
  * @param end where it ends
+ * @param fromLeg the leg of the whole run that it begins on
+ * @param coupling from where that leg is measured, its end face or its back, to where it begins
  * @param length what it is cut to, before bending
  * @param bendNumbers of the run's bends that are on it
  * @param run that it is by itself; empty where it has no ninety: a straight, or a straight with an offset
@@ -32,6 +34,8 @@ public record Portion(
         int number,
         Frame start,
         Frame end,
+        int fromLeg,
+        Length coupling,
         Length length,
         List<Integer> bendNumbers,
         Optional<Run> run,
@@ -125,6 +129,8 @@ public record Portion(
                     piece.number(),
                     start,
                     whole.at(to.place()),
+                    from.leg(),
+                    from.along(),
                     to.place().minus(from.place()),
                     bends,
                     to.leg() > from.leg() ? Optional.of(alone(from, to, bends, first, last)) : Optional.empty(),

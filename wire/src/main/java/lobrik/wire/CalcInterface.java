@@ -111,7 +111,7 @@ public final class CalcInterface {
 
     /** What a run is made from: pieces, sticks, straps, pull points. */
     public static DivideAnswer divide(DivideRequest request) {
-        return Dividing.divide(request);
+        return Divided.of(request).answer();
     }
 
     /** How each bend is seen while it is made. */

@@ -58,7 +58,7 @@ public record DivideAnswer(
     /** A stick, or what was left of one, with the numbers of the pieces that are cut from it, and what is left of it. */
     public record CutAnswer(double lengthIn, boolean leftOver, List<Integer> pieces, double leftIn) {
 
-        static CutAnswer of(CutList.Cut cut) {
+        public static CutAnswer of(CutList.Cut cut) {
             return new CutAnswer(
                     cut.length().inches(),
                     cut.isLeftOver(),

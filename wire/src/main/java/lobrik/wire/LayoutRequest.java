@@ -41,6 +41,12 @@ public record LayoutRequest(
         return new LayoutRequest(method, tapeDivisionIn, conduit, bender, other, multipliers, limits, obstacle, place);
     }
 
+    /** The same without anything around it. */
+    LayoutRequest withoutPlace() {
+        return new LayoutRequest(
+                method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, null, null);
+    }
+
     /** The same with the usual insertion said where its place leaves that open. */
     public LayoutRequest withPlaceSaid() {
         if (place == null || place.insertionIn() != null || place.namesFittings()) {

@@ -73,7 +73,16 @@ public record PieceShape(double lengthIn, List<List<Double>> centreline, List<Ar
         return piece.centreline(STEPS_PER_ARC).stream().map(PieceShape::point).toList();
     }
 
+    /** How many points of a centreline lie on one arc. */
+    static int perArc() {
+        return STEPS_PER_ARC + 1;
+    }
+
     static List<Double> point(Vector3 point) {
         return List.of(point.x(), point.y(), point.z());
+    }
+
+    static Vector3 vector(List<Double> point) {
+        return new Vector3(point.get(0), point.get(1), point.get(2));
     }
 }

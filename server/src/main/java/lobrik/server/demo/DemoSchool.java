@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.IntFunction;
 import java.util.random.RandomGenerator;
@@ -32,8 +33,11 @@ import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
+import lobrik.server.job.JobRecords;
 import lobrik.shop.ToolKind;
 import lobrik.verdict.TolerancePreset;
+import lobrik.wire.DivideRequest;
+import lobrik.wire.Divided;
 
 /** Tern Quay Apprentice School: eight weeks of two cohorts up to this morning, the same for the same seed and day. */
 final class DemoSchool {
@@ -48,6 +52,9 @@ final class DemoSchool {
 
     /** And what is bent from box to box. */
     private static final long RUNS = 20_261_140;
+
+    /** And what several bend together. */
+    private static final long JOBS = 20_261_160;
 
     private static final int DRAWS_OF_A_CODE = 8;
     private static final double ABSENT = 0.07;
@@ -97,6 +104,11 @@ final class DemoSchool {
         static Streams elsewhere() {
             RandomGenerator random = drawnFrom(ELSEWHERE);
             return new Streams(new Ids(random), random, drawnFrom(ELSEWHERE + 1));
+        }
+
+        static Streams ofJobs() {
+            RandomGenerator random = drawnFrom(JOBS);
+            return new Streams(new Ids(random), random, drawnFrom(JOBS + 1));
         }
 
         static Streams ofRuns() {
@@ -176,7 +188,55 @@ final class DemoSchool {
                 DemoCast.THIRD_YEAR_TERM,
                 TolerancePreset.LEARNING,
                 TolerancePreset.LEARNING);
-        term(third, rack::forSession, 1);
+        DemoSchool jobs =
+                new DemoSchool(entities, bases, calculations, Streams.ofJobs(), now, passwordHash, centreId);
+        term(third, rack::forSession, 1, () -> jobs.together(third, rack.forSession(0)));
+    }
+
+    /** Three days ago they bent a run together, a piece each. */
+    private void together(Taught cohort, Racked bender) {
+        Instant start = now.minus(3, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
+        DemoExercise set = DemoCast.TOGETHER;
+        Exercise whole = exercise(cohort, set, bender, start);
+        Divided divided = Divided.of(
+                new DivideRequest(whole.definition(), null, null, null, null, null, null));
+        List<Divided.Alone> pieces = divided.alone(whole.definition());
+        Map<Integer, UUID> givings = new TreeMap<>();
+        for (Divided.Alone piece : pieces) {
+            piece.portion().run().ifPresent(run -> {
+                int number = piece.portion().number();
+                Exercise own = exercise(
+                        cohort,
+                        new DemoExercise(set.place() + ", piece " + number + " of " + pieces.size(), run),
+                        bender,
+                        start);
+                Giving giving =
+                        new Giving(ids.next(), centreId, own.id(), cohort.instructor(), start, Giving.Terms.OPEN, false);
+                entities.persist(giving);
+                givings.put(number, giving.id());
+                int place = (number - 1) % cohort.trainees().size();
+                Assignment assignment = new Assignment(
+                        ids.next(), giving, own.id(), cohort.trainees().get(place).id(), code());
+                entities.persist(assignment);
+                Layout layout = calculations.question(own.definition()).layout();
+                record.attempt(
+                        cohort.instructor(),
+                        assignment,
+                        own,
+                        layout,
+                        start.plus(12 + 4L * number, ChronoUnit.MINUTES),
+                        new DemoBend(random, cohort.people().get(place), 1).readings(layout, bender.inTruth()),
+                        Integer.MAX_VALUE);
+            });
+        }
+        JobRecords.keep(entities, ids.next(), centreId, whole.id(), cohort.instructor(), start, givings);
+        entities.flush();
+        entities.clear();
+    }
+
+    private Exercise exercise(Taught cohort, DemoExercise set, Racked bender, Instant start) {
+        return record.exercise(
+                set, bender, cohort.late(), cohort.name().toLowerCase(Locale.ROOT), cohort.instructor(), start);
     }
 
     /** In the evenings: one group at the machine, one with heat guns. */
@@ -236,9 +296,17 @@ final class DemoSchool {
 
     /** All sessions of a cohort, the last of them going on since this morning. */
     private void term(Taught cohort, IntFunction<Racked> rack, int sessionsAWeek) {
+        term(cohort, rack, sessionsAWeek, () -> {});
+    }
+
+    /** @param beforeToday what else they did before the session that is going on */
+    private void term(Taught cohort, IntFunction<Racked> rack, int sessionsAWeek, Runnable beforeToday) {
         int sessions = WEEKS * sessionsAWeek;
         for (int session = 0; session <= sessions; session++) {
             boolean today = session == sessions;
+            if (today) {
+                beforeToday.run();
+            }
             int daysAgo = (sessions - session) * 7 / sessionsAWeek;
             Instant start = now.minus(daysAgo, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
             double partOfTerm = (double) session / sessions;

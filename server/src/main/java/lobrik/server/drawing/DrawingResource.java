@@ -8,12 +8,6 @@ import io.swagger.v3.oas.annotations.responses.ApiResponse;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
-import java.util.Optional;
-import lobrik.bend.Input;
-import lobrik.layout.Review;
-import lobrik.measure.Angle;
-import lobrik.measure.Length;
-import lobrik.measure.Percentage;
 import lobrik.server.calc.Calculations;
 import lobrik.server.platform.TurnedDown;
 import lobrik.wire.LayoutRequest;
@@ -77,7 +71,7 @@ final class DrawingResource {
         Question question = calculations.question(request.definition());
         Sketch sketch = switch (request.view()) {
             case STRIP -> StripSketch.of(question.layout(), STRIP_TEXT, true);
-            case ELEVATION -> elevation(question);
+            case ELEVATION -> GivenSketch.of(question);
         };
         String name = request.view().name().toLowerCase(Locale.ROOT) + "."
                 + request.format().name().toLowerCase(Locale.ROOT);
@@ -89,23 +83,5 @@ final class DrawingResource {
                 .contentType(request.format() == Format.SVG ? SVG : DXF)
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
                 .body(written.getBytes(StandardCharsets.UTF_8));
-    }
-
-    private static Sketch elevation(Question question) {
-        Review review = Review.of(question.layout(), question.obstacle());
-        double textSize = Math.max(0.5, question.layout().predicted().length().inches() / 90);
-        return ElevationSketch.of(
-                review,
-                question.around(),
-                new ElevationSketch.Style(textSize, true, input -> Optional.of(words(input, question))));
-    }
-
-    /** A size as it is written at its dimension. */
-    private static String words(Input input, Question question) {
-        return switch (input.current()) {
-            case Length length -> length.exactly(question.unit());
-            case Angle angle -> angle.text();
-            case Percentage part -> part.text();
-        };
     }
 }

@@ -11,6 +11,7 @@ import lobrik.layout.GivenDimension;
 import lobrik.layout.Layout;
 import lobrik.layout.Mark;
 import lobrik.layout.Review;
+import lobrik.measure.Length;
 import lobrik.server.drawing.Sketch.Anchor;
 import lobrik.server.drawing.Sketch.Extent;
 import lobrik.server.drawing.Sketch.Layer;
@@ -45,11 +46,24 @@ public final class WallsSketch {
 
     /** The plans of a run with the sizes that are given; of anything else there are none. */
     public static Optional<Sketch> of(Review review, ElevationSketch.Style style) {
+        return of(review, style, List.of());
+    }
+
+    /**
+     * The same with its couplings.
+     *
+     * @param couplings places along the straight conduit, from the datum end
+     */
+    static Optional<Sketch> of(Review review, ElevationSketch.Style style, List<Length> couplings) {
         Layout layout = review.layout();
         return layout.job().bend().run().map(run -> {
             WallsSketch drawing = new WallsSketch(layout, run, style);
             return drawing.sideBySide(drawing.walls.stream()
-                    .map(wall -> drawing.plan(wall, layout.predicted(), review.dimensions()))
+                    .map(wall -> {
+                        Sketch plan = drawing.plan(wall, layout.predicted(), review.dimensions());
+                        drawing.couplings(plan, wall, couplings);
+                        return plan;
+                    })
                     .toList());
         });
     }
@@ -151,6 +165,49 @@ public final class WallsSketch {
                 style.textSize() * 0.8,
                 Anchor.MIDDLE,
                 Integer.toString(mark.number()));
+    }
+
+    /** A sleeve over both ends, with the numbers of the pieces that meet in it. */
+    private void couplings(Sketch sketch, WallOfRun wall, List<Length> places) {
+        for (int i = 0; i < places.size(); i++) {
+            int straight = straight(places.get(i));
+            if (straight < wall.firstArc() || straight > wall.arcsEnd()) {
+                continue;
+            }
+            Frame frame = layout.predicted().at(places.get(i));
+            Point at = place(wall, frame.origin());
+            Point along = place(wall, frame.along());
+            double out = Math.max(half * 1.6, style.textSize() * 0.35);
+            double long2 = style.textSize() * 0.6;
+            Point across = new Point(-along.y(), along.x());
+            List<Point> sleeve = new ArrayList<>();
+            for (int[] corner : new int[][] {{-1, -1}, {1, -1}, {1, 1}, {-1, 1}}) {
+                sleeve.add(at.plus(
+                        along.x() * corner[0] * long2 + across.x() * corner[1] * out,
+                        along.y() * corner[0] * long2 + across.y() * corner[1] * out));
+            }
+            sketch.path(Layer.OBSTACLE, sleeve, true);
+            double beside = out + style.textSize() * (Math.abs(along.y()) > 0.5 ? 1.1 : 0.8);
+            sketch.text(
+                    Layer.LABEL,
+                    at.plus(-across.x() * beside, -across.y() * beside),
+                    style.textSize() * 0.9,
+                    Anchor.MIDDLE,
+                    (i + 1) + "·" + (i + 2));
+        }
+    }
+
+    /** Number of the straight that a place is on, from 0. */
+    private int straight(Length place) {
+        Piece piece = layout.predicted();
+        Length end = piece.straights().getFirst().length();
+        int straight = 0;
+        while (straight < piece.arcs().size() && place.isMoreThan(end)) {
+            end = end.plus(piece.arcs().get(straight).length())
+                    .plus(piece.straights().get(straight + 1).length());
+            straight++;
+        }
+        return straight;
     }
 
     /** Where the run goes on out of the plan: a dot towards who looks, a cross away from there; its datum end is named. */

@@ -118,6 +118,25 @@ public record Content(
                 title, level, tags, conduitLabel, benderLabel, other, null, tolerances, readings, methodFree, null);
     }
 
+    /** A piece of a run as an exercise of its own. */
+    public Content piece(LayoutRequest own, String which) {
+        String name = title.length() + which.length() + 2 > LONGEST_TEXT
+                ? title.substring(0, LONGEST_TEXT - which.length() - 2)
+                : title;
+        return new Content(
+                name + ", " + which,
+                level,
+                tags,
+                conduitLabel,
+                benderLabel,
+                own,
+                null,
+                tolerances,
+                readings,
+                methodFree,
+                null);
+    }
+
     /** The same with its definition said otherwise, which lays out alike. */
     Content laidOutAs(LayoutRequest said) {
         return new Content(

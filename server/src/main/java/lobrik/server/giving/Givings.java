@@ -3,6 +3,7 @@ package lobrik.server.giving;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -256,6 +257,26 @@ public class Givings {
             throw TurnedDown.notFound("exercise given out");
         }
         return found;
+    }
+
+    /** The sheets of some givings that the one who asks may see, but for those that were taken back. */
+    @Transactional(readOnly = true)
+    public List<Sheet> sheets(SignedIn who, Collection<UUID> givingIds) {
+        Map<UUID, Trainee> visible = visible(who);
+        List<Assignment> assignments = entities.createQuery("""
+                        from Assignment a where a.givingId in :ids and a.traineeId in :trainees
+                          and not exists (select 1 from TakenBack t where t.givingId = a.givingId)""", Assignment.class)
+                .setParameter("ids", givingIds)
+                .setParameter("trainees", visible.keySet())
+                .getResultList();
+        Map<UUID, Exercise> exercises =
+                library.byId(assignments.stream().map(Assignment::exerciseId).toList());
+        return assignments.stream()
+                .map(assignment -> new Sheet(
+                        assignment,
+                        require(visible, assignment.traineeId()),
+                        require(exercises, assignment.exerciseId())))
+                .toList();
     }
 
     /**

@@ -1,0 +1,116 @@
+package lobrik.server.job;
+
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.Parameter;
+import io.swagger.v3.oas.annotations.tags.Tag;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Trainee;
+import lobrik.server.exercise.Content;
+import lobrik.server.exercise.ExerciseInput;
+import lobrik.server.job.JobView.JobListed;
+import lobrik.server.job.JobView.JobOfPiece;
+import lobrik.server.platform.TurnedDown;
+import lobrik.server.sheet.Paper;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Runs that are bent by several, a piece each. */
+@RestController
+@Tag(name = "jobs")
+class RunJobResource {
+
+    /**
+     * A run to give out piece by piece.
+     *
+     * @param exercise the whole run
+     * @param rules what it is cut from and how it is fastened; the usual where nothing is said
+     * @param pieces who bends which; each piece that has a ninety needs somebody
+     */
+    record NewJob(
+            @Nullable ExerciseInput exercise,
+            @Nullable JobRules rules,
+            @Nullable List<PieceFor> pieces) {}
+
+    record PieceFor(@Nullable Integer number, @Nullable UUID traineeId) {}
+
+    private final RunJobs jobs;
+    private final JobViews views;
+
+    RunJobResource(RunJobs jobs, JobViews views) {
+        this.jobs = jobs;
+        this.views = views;
+    }
+
+    @Operation(
+            summary = "Give a run out piece by piece; repeating the request changes nothing",
+            description = "The whole run is saved in the library, and each piece that has a ninety is given as an exercise of its own.")
+    @PutMapping("/api/jobs/{id}")
+    JobView give(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestBody NewJob request) {
+        if (request.exercise() == null) {
+            throw TurnedDown.badInput("/exercise", "missing", "this is missing");
+        }
+        Map<Integer, UUID> trainees = new HashMap<>();
+        if (request.pieces() != null) {
+            request.pieces().forEach(piece -> {
+                if (piece.number() != null && piece.traineeId() != null) {
+                    trainees.put(piece.number(), piece.traineeId());
+                }
+            });
+        }
+        JobRules rules = request.rules() == null ? JobRules.USUAL : request.rules();
+        jobs.give(who, new RunJobs.Order(id, Content.of(request.exercise()), rules, trainees));
+        return job(who, id);
+    }
+
+    @Operation(summary = "A run that was given out piece by piece, and what was made of it")
+    @GetMapping("/api/jobs/{id}")
+    JobView job(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
+        return views.of(who, jobs.standing(who, id));
+    }
+
+    @Operation(summary = "The job that a piece was given out with, by its assignment")
+    @GetMapping("/api/jobs/of/{assignmentId}")
+    JobOfPiece of(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID assignmentId) {
+        return new JobOfPiece(jobs.ofAssignment(who, assignmentId).orElse(null));
+    }
+
+    @Operation(summary = "The page of a whole job: its pieces, the cut list, and what is needed besides")
+    @GetMapping("/api/jobs/{id}/page.pdf")
+    ResponseEntity<byte[]> page(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @PathVariable UUID id,
+            @RequestParam(required = false) @Nullable String paper) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"job.pdf\"")
+                .body(views.page(who, jobs.standing(who, id), "a4".equals(paper) ? Paper.A4 : Paper.LETTER));
+    }
+
+    @Operation(summary = "The last 30 runs that were given out piece by piece, the newest first")
+    @GetMapping("/api/jobs")
+    List<JobListed> recent(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return jobs.recent(who).stream()
+                .map(listed -> new JobListed(
+                        listed.job().id(),
+                        listed.whole().title(),
+                        listed.job().givenAt(),
+                        listed.trainees().stream().map(Trainee::fullName).toList()))
+                .toList();
+    }
+}
