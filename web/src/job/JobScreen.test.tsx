@@ -124,7 +124,7 @@ it('leads from a piece to its verdict, and says whose it is, or that it is only 
 it('has the cut list and what is needed besides', () => {
   opened();
   const needed = screen.getByRole('region', { name: 'Cut list and fittings' }).textContent;
-  expect(needed).toContain('Stick of 120: piece 1, 1⁄16 left');
+  expect(needed).toContain('Stick of 120: piece 1, 1/16 left');
   expect(needed).toContain('2 connectors, 2 couplings; straps at 36, 150');
 });
 

@@ -31,3 +31,12 @@ export function useJobOf(assignmentId: string | undefined) {
     staleTime: Infinity,
   });
 }
+
+/** What the school cuts and fastens its runs by. */
+export function useRunRules() {
+  return useQuery<Schemas['RunRulesView'], Problem>({
+    queryKey: ['runRules'],
+    queryFn: () => body(api.GET('/api/run-rules')),
+    staleTime: 60_000,
+  });
+}

@@ -28,7 +28,18 @@ const answer: Schemas['DivideAnswer'] = {
 
 const post = vi.spyOn(api, 'POST');
 
+const get = vi.spyOn(api, 'GET');
+
+function keptBySchool(rules: Schemas['JobRules']) {
+  get.mockReset().mockImplementation(((path: string) =>
+    Promise.resolve({
+      data: path === '/api/run-rules' ? { rules, mayChange: false } : [],
+      response: new Response(),
+    })) as never);
+}
+
 beforeEach(() => {
+  keptBySchool({});
   post.mockReset().mockResolvedValue({ data: answer, response: new Response() } as never);
   // The core in the browser is not loaded here.
   vi.spyOn(quantities, 'useQuantities').mockImplementation((typed) =>
@@ -64,6 +75,26 @@ it('asks with the centre’s own rules, and with what is left over', async () =>
         couplingFromArcIn: 3,
         kerfIn: 1 / 16,
       },
+    });
+  });
+});
+
+it('begins with what the school has kept, and lets whoever teaches keep what is left over', async () => {
+  keptBySchool({ strapApartIn: 96, leftOversIn: [70.5] });
+  const put = vi.spyOn(api, 'PUT').mockResolvedValue({
+    data: { rules: { strapApartIn: 96, leftOversIn: [40] }, mayChange: false },
+    response: new Response(),
+  } as never);
+  drawnInApp(<RunSticks request={request} exercise={exercise} />);
+  expect((await screen.findByLabelText<HTMLInputElement>('Straps apart')).value).toBe('96');
+  fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '80' } });
+  expect(screen.queryByRole('button', { name: /Keep this/ })).toBeNull();
+  fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '96' } });
+  fireEvent.change(screen.getByLabelText(/Left-overs at hand/), { target: { value: '40' } });
+  fireEvent.click(screen.getByRole('button', { name: /Keep this/ }));
+  await vi.waitFor(() => {
+    expect(put).toHaveBeenCalledWith('/api/run-rules', {
+      body: expect.objectContaining({ strapApartIn: 96, leftOversIn: [40] }) as object,
     });
   });
 });

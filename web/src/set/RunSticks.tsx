@@ -1,11 +1,14 @@
-import { useState } from 'react';
-import type { Schemas } from '../api/client';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { api, body, type Problem, type Schemas } from '../api/client';
 import { type LayoutRequest, useDivision } from '../api/queries';
 import { useQuantities } from '../benchcore/useQuantities';
 import { Figure } from '../entry/Figure';
+import { exactText } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
 import { GivePieces } from '../job/GivePieces';
+import { useRunRules } from '../job/queries';
 
 /** What local code decides, with what is usual where it says nothing; sizes as they are typed. */
 const RULES = [
@@ -22,21 +25,41 @@ interface RunSticksProps {
 }
 
 /** What a run is made from: its pieces and couplings, what is cut from which stick, its straps, and how wire is pulled through. */
-export function RunSticks({ request, exercise }: RunSticksProps) {
+export function RunSticks(props: RunSticksProps) {
+  const rules = useRunRules();
+  // Where the server does not say, what is usual counts.
+  return rules.isPending ? null : <Sticks key={JSON.stringify(rules.data?.rules)} {...props} kept={rules.data} />;
+}
+
+/** @param kept the school's own rules; where it has none, what is usual */
+function Sticks({ request, exercise, kept }: RunSticksProps & { kept: Schemas['RunRulesView'] | undefined }) {
   const unit = useDisplayUnit();
-  const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
-  const [leftOvers, setLeftOvers] = useState('');
-  const rules = useQuantities(
-    RULES.map(({ name, first }) => ({ kind: 'length', text: texts[name] ?? first[unit], bare: unit })),
+  const start = useMemo(
+    () => ({
+      ...Object.fromEntries(
+        RULES.map(({ name, first }) => {
+          const own = kept?.rules[name];
+          return [name, own == null ? first[unit] : exactText(own, unit)];
+        }),
+      ),
+      leftOvers: (kept?.rules.leftOversIn ?? []).map((inches) => exactText(inches ?? 0, unit)).join(', '),
+    }),
+    [kept, unit],
   );
+  const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
+  const texts: Readonly<Record<string, string>> = { ...start, ...typed };
+  const leftOvers = texts.leftOvers ?? '';
+  const rules = useQuantities(RULES.map(({ name }) => ({ kind: 'length', text: texts[name] ?? '', bare: unit })));
   const lengths = leftOvers.split(/[,;]/).filter((text) => text.trim() !== '');
   const left = useQuantities(lengths.map((text) => ({ kind: 'length', text, bare: unit })));
   const known = [...rules, ...left].every(({ value }) => value !== undefined);
-  const said = {
+  const said: Schemas['JobRules'] = {
     leftOversIn: left.map(({ value }) => value ?? 0),
     ...Object.fromEntries(RULES.map(({ name }, i) => [name, rules[i]?.value])),
   };
   const division = useDivision(known ? { layout: request, ...said } : undefined);
+  const changed = Object.keys(typed).filter((name) => typed[name] !== (start as Record<string, string>)[name]);
+  const mayKeep = kept !== undefined && (kept.mayChange || changed.every((name) => name === 'leftOvers'));
   const badLeftOver = left.find(({ problem }) => problem !== null)?.problem;
   return (
     <section aria-label="Sticks and couplings" className="grid gap-2 border-t-2 border-base-300 pt-2 leading-snug">
@@ -44,16 +67,16 @@ export function RunSticks({ request, exercise }: RunSticksProps) {
       {division.data !== undefined && <Divided division={division.data} />}
       {division.error !== null && <p role="status">{division.error.message}</p>}
       <div className="grid grid-cols-2 gap-x-2 gap-y-1">
-        {RULES.map(({ name, label, first }, i) => (
+        {RULES.map(({ name, label }, i) => (
           <QuantityField
             key={name}
             label={label}
             kind="length"
-            text={texts[name] ?? first[unit]}
+            text={texts[name] ?? ''}
             problem={rules[i]?.problem ?? null}
             place="list"
             onText={(text) => {
-              setTexts((before) => ({ ...before, [name]: text }));
+              setTyped((before) => ({ ...before, [name]: text }));
             }}
           />
         ))}
@@ -65,7 +88,7 @@ export function RunSticks({ request, exercise }: RunSticksProps) {
           autoComplete="off"
           aria-invalid={badLeftOver != null}
           onChange={(event) => {
-            setLeftOvers(event.target.value);
+            setTyped((before) => ({ ...before, leftOvers: event.target.value }));
           }}
           className="figures h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
         />
@@ -75,6 +98,7 @@ export function RunSticks({ request, exercise }: RunSticksProps) {
           ✕ {badLeftOver.message}
         </p>
       )}
+      {changed.length > 0 && known && mayKeep && <KeepRules rules={said} />}
       {division.data !== undefined && division.data.pieces.length > 1 && (
         <GivePieces key={JSON.stringify([request, said])} division={division.data} exercise={exercise} rules={said} />
       )}
@@ -82,6 +106,36 @@ export function RunSticks({ request, exercise }: RunSticksProps) {
         Straps, couplings and degrees between pull points are matters of local code: these are usual figures, not it.
       </p>
     </section>
+  );
+}
+
+/** From now on the desk begins with these, for everybody of the school. */
+function KeepRules({ rules }: { rules: Schemas['JobRules'] }) {
+  const client = useQueryClient();
+  const keep = useMutation<Schemas['RunRulesView'], Problem>({
+    mutationFn: () => body(api.PUT('/api/run-rules', { body: rules })),
+    onSuccess: (now) => {
+      client.setQueryData(['runRules'], now);
+    },
+  });
+  return (
+    <>
+      <button
+        type="button"
+        className="btn h-11 border-2 border-base-content/60 text-base"
+        disabled={keep.isPending}
+        onClick={() => {
+          keep.mutate();
+        }}
+      >
+        Keep this for the school
+      </button>
+      {keep.error !== null && (
+        <p role="alert" className="text-error">
+          ✕ {keep.error.message}
+        </p>
+      )}
+    </>
   );
 }
 

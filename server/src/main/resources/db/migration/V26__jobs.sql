@@ -19,4 +19,15 @@ create table run_job_piece (
 );
 create index run_job_piece_giving on run_job_piece (giving_id);
 
-grant select, insert on run_job, run_job_piece to lobrik_app;
+-- What a school cuts and fastens its runs by, and what is left over of its sticks. Never changed: a newer row counts.
+create table run_rules (
+    id        uuid primary key,
+    centre_id uuid        not null references centre,
+    rules     jsonb       not null,
+    kept_by   uuid        not null references account,
+    kept_at   timestamptz not null,
+    entry_no  bigint      not null default nextval('entry_number')
+);
+create index run_rules_centre on run_rules (centre_id, entry_no desc);
+
+grant select, insert on run_job, run_job_piece, run_rules to lobrik_app;

@@ -2,6 +2,10 @@ package lobrik.server.job;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
+import java.util.Objects;
+import lobrik.measure.Length;
+import lobrik.sticks.Stock;
+import lobrik.sticks.Straps;
 import lobrik.wire.DivideRequest;
 import lobrik.wire.LayoutRequest;
 import org.jspecify.annotations.Nullable;
@@ -16,7 +20,37 @@ record JobRules(
         @Nullable Double strapApartIn,
         @Nullable Double friction) {
 
+    /** Longer than any left-over: what a stick is, is said with the exercise. */
+    private static final Length ANY_STICK = Length.ofInches(120);
+
     static final JobRules USUAL = new JobRules(null, null, null, null, null, null);
+
+    /** What local code and the school decide, without what happens to be left over. */
+    JobRules withoutLeftOvers() {
+        return new JobRules(null, kerfIn, couplingFromArcIn, strapFromFittingIn, strapApartIn, friction);
+    }
+
+    /** @throws lobrik.fault.Refused with a figure that is outside its range */
+    void requireInRange() {
+        List<Length> leftOvers = leftOversIn == null
+                ? List.of()
+                : leftOversIn.stream()
+                        .filter(Objects::nonNull)
+                        .map(Length::ofInches)
+                        .toList();
+        var _ = new Stock(
+                ANY_STICK,
+                leftOvers,
+                length(kerfIn, Stock.USUAL_KERF),
+                length(couplingFromArcIn, Stock.USUAL_FROM_ARC));
+        var _ = new Straps.Rule(
+                length(strapFromFittingIn, Straps.Rule.USUAL.fromFitting()),
+                length(strapApartIn, Straps.Rule.USUAL.apart()));
+    }
+
+    private static Length length(@Nullable Double inches, Length usual) {
+        return inches == null ? usual : Length.ofInches(inches);
+    }
 
     DivideRequest of(LayoutRequest whole) {
         return new DivideRequest(

@@ -36,7 +36,7 @@ class RunJobResource {
      * A run to give out piece by piece.
      *
      * @param exercise the whole run
-     * @param rules what it is cut from and how it is fastened; the usual where nothing is said
+     * @param rules what it is cut from and how it is fastened; the school's where nothing is said
      * @param pieces who bends which; each piece that has a ninety needs somebody
      */
     record NewJob(
@@ -46,12 +46,37 @@ class RunJobResource {
 
     record PieceFor(@Nullable Integer number, @Nullable UUID traineeId) {}
 
+    /**
+     * What the school cuts and fastens its runs by.
+     *
+     * @param mayChange whether the one who asks may change more than what is left over
+     */
+    record RunRulesView(JobRules rules, boolean mayChange) {}
+
     private final RunJobs jobs;
     private final JobViews views;
+    private final RunRules rules;
 
-    RunJobResource(RunJobs jobs, JobViews views) {
+    RunJobResource(RunJobs jobs, JobViews views, RunRules rules) {
         this.jobs = jobs;
         this.views = views;
+        this.rules = rules;
+    }
+
+    @Operation(summary = "What the school cuts and fastens its runs by, and what it has left over")
+    @GetMapping("/api/run-rules")
+    RunRulesView rules(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return new RunRulesView(rules.of(who), who.isLead());
+    }
+
+    @Operation(
+            summary = "Keep what the school cuts and fastens its runs by",
+            description = "For the lead of the school; what is left over, for everybody who teaches.")
+    @PutMapping("/api/run-rules")
+    RunRulesView keepRules(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody JobRules kept) {
+        rules.keep(who, kept);
+        return rules(who);
     }
 
     @Operation(
@@ -73,8 +98,8 @@ class RunJobResource {
                 }
             });
         }
-        JobRules rules = request.rules() == null ? JobRules.USUAL : request.rules();
-        jobs.give(who, new RunJobs.Order(id, Content.of(request.exercise()), rules, trainees));
+        JobRules by = request.rules() == null ? rules.of(who) : request.rules();
+        jobs.give(who, new RunJobs.Order(id, Content.of(request.exercise()), by, trainees));
         return job(who, id);
     }
 

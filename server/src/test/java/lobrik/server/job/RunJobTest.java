@@ -206,4 +206,26 @@ class RunJobTest {
         assertThat(dessa.get("/api/jobs/of/" + assignment).at("/jobId").isNull()).isTrue();
         assertThat(dessa.put("/api/jobs/" + id(), job(LONG, each())).status()).isEqualTo(404);
     }
+
+    /** The rules are the lead's; what happens to be left over may be said by whoever teaches. */
+    @Test
+    void theSchoolKeepsItsRules_andWhatIsLeftOver(RunningServer.Address server) {
+        Client oskar = Client.signedIn(server, "oskar");
+        try {
+            Answer kept = oskar.put("/api/run-rules", "{\"strapApartIn\":96,\"leftOversIn\":[70.5]}");
+            assertThat(kept.status()).as(kept.body().toString()).isEqualTo(200);
+            assertThat(runa.get("/api/run-rules").at("/rules/strapApartIn").asDouble())
+                    .isEqualTo(96);
+            assertThat(runa.get("/api/run-rules").at("/mayChange").asBoolean()).isFalse();
+            assertThat(runa.put("/api/run-rules", "{\"strapApartIn\":60}").status()).isEqualTo(403);
+            Answer leftOver = runa.put("/api/run-rules", "{\"strapApartIn\":96,\"leftOversIn\":[119.9]}");
+            assertThat(leftOver.status()).as(leftOver.body().toString()).isEqualTo(200);
+            assertThat(give().at("/cuts").toString()).contains("\"leftOver\":true");
+            Answer bad = oskar.put("/api/run-rules", "{\"kerfIn\":7}");
+            assertThat(bad.status()).isEqualTo(400);
+            assertThat(bad.body().toString()).contains("kerfIn");
+        } finally {
+            oskar.put("/api/run-rules", "{}");
+        }
+    }
 }
