@@ -99,10 +99,13 @@ public record Along(int leg, Towards towards, AlongLeg bend) {
      * @param at from the start of that leg
      */
     public Along placed(int otherLeg, Length at) {
-        return new Along(otherLeg, towards, switch (bend) {
-            case Offset offset -> offset(at, offset.rise(), offset.angle());
-            case Saddle3 saddle -> saddle.at(at);
-            case Saddle4 saddle -> saddle.at(at);
-        });
+        return new Along(
+                otherLeg,
+                towards,
+                switch (bend) {
+                    case Offset offset -> offset(at, offset.rise(), offset.angle());
+                    case Saddle3 saddle -> saddle.at(at);
+                    case Saddle4 saddle -> saddle.at(at);
+                });
     }
 }

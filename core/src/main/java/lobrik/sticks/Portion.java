@@ -108,7 +108,8 @@ public record Portion(
         /** From where a leg is measured, its end face or its back, to a point on it. */
         private Length along(int leg, Vector3 point) {
             if (leg == 1) {
-                return Length.ofInches(point.dot(whole.straights().getFirst().start().along()));
+                return Length.ofInches(
+                        point.dot(whole.straights().getFirst().start().along()));
             }
             Frame start = whole.arcs()
                     .get(shape.ninetys().get(leg - 2).firstBend() - 1)
@@ -142,13 +143,15 @@ public record Portion(
             for (int leg = from.leg(); leg <= to.leg(); leg++) {
                 Leg asked = run.legs().get(leg - 1);
                 boolean whole = (leg > from.leg() || first) && (leg < to.leg() || last);
-                Length length = leg == to.leg() && !last ? to.along() : run.outside(leg).minus(from.along());
+                Length length =
+                        leg == to.leg() && !last ? to.along() : run.outside(leg).minus(from.along());
                 legs.add(whole ? asked : new Leg(length, asked.towards(), Length.ZERO));
             }
             List<Along> along = new ArrayList<>();
             for (RunShape.Stretch stretch : shape.stretches()) {
                 switch (stretch.part()) {
-                    case Part.OnLeg(int index, var _) when bends.contains(stretch.firstBend()) -> {
+                    case Part.OnLeg(int index, var _)
+                    when bends.contains(stretch.firstBend()) -> {
                         Along on = run.along().get(index);
                         Length cut = on.leg() == from.leg() ? from.along() : Length.ZERO;
                         along.add(on.placed(on.leg() - from.leg() + 1, on.at().minus(cut)));

@@ -69,8 +69,7 @@ class AssemblyTest {
 
     /** Right, up and out: 70, 90 and 60 in, from sticks of ten feet. */
     private static Divided corner() {
-        return Divided.of(
-                        Run.of(List.of(leg(70, Towards.RIGHT), leg(90, Towards.UP), leg(60, Towards.OUT))), 120)
+        return Divided.of(Run.of(List.of(leg(70, Towards.RIGHT), leg(90, Towards.UP), leg(60, Towards.OUT))), 120)
                 .orElseThrow();
     }
 
@@ -153,7 +152,8 @@ class AssemblyTest {
         int put = 0;
         while (put < 25) {
             Run run = new RandomRuns(random, TOOLING).next(4 + random.nextInt(3), false);
-            Optional<Divided> divided = Divided.of(run, 120).filter(each -> each.portions().size() > 1);
+            Optional<Divided> divided =
+                    Divided.of(run, 120).filter(each -> each.portions().size() > 1);
             if (divided.isEmpty()) {
                 continue;
             }
@@ -163,8 +163,7 @@ class AssemblyTest {
                 made.add(
                         random.nextInt(3) == 0
                                 ? Optional.empty()
-                                : alone.map(layout ->
-                                        made(layout, random.nextGaussian() / 8, random.nextGaussian())));
+                                : alone.map(layout -> made(layout, random.nextGaussian() / 8, random.nextGaussian())));
             }
             Assembly assembly = divided.get().put(made);
             Vector3 sum = assembly.spent().stream().reduce(new Vector3(0, 0, 0), Vector3::plus);

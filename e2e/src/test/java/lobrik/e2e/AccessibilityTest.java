@@ -79,6 +79,7 @@ class AccessibilityTest {
         page.getByText("A variant each").click();
         page.getByText("What each gets").waitFor();
         check(page, "giving out");
+        job(page);
         School.go(page, "/set/library");
         page.getByText("Up to the defrost switch").waitFor();
         check(page, "library");
@@ -196,6 +197,17 @@ class AccessibilityTest {
         assertThat((Boolean) page.evaluate("() => document.documentElement.scrollWidth <= window.innerWidth"))
                 .as(view + " is no wider than its screen")
                 .isTrue();
+    }
+
+    /** A run that three bent together, put together. */
+    private void job(Page page) {
+        String id = (String) page.evaluate("""
+                async () => (await (await fetch('/api/jobs')).json())
+                  .find(({ title }) => title === 'From the panel round the cold store').id""");
+        School.go(page, "/jobs/" + id);
+        page.getByLabel("Put together", new Page.GetByLabelOptions().setExact(true))
+                .waitFor();
+        check(page, "a job");
     }
 
     /** A run in its room, on its walls, and while it is bent. */

@@ -43,8 +43,7 @@ public record LayoutRequest(
 
     /** The same without anything around it. */
     LayoutRequest withoutPlace() {
-        return new LayoutRequest(
-                method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, null, null);
+        return new LayoutRequest(method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, null, null);
     }
 
     /** The same with the usual insertion said where its place leaves that open. */

@@ -155,7 +155,13 @@ final class DemoCast {
     /** Longer than a stick: bent by several, a piece each. */
     static final DemoExercise TOGETHER = new DemoExercise(
             "From the panel round the cold store",
-            run(none(), none(), leg(60, Towards.UP), leg(110, Towards.RIGHT), leg(112, Towards.OUT), leg(60, Towards.RIGHT)));
+            run(
+                    none(),
+                    none(),
+                    leg(60, Towards.UP),
+                    leg(110, Towards.RIGHT),
+                    leg(112, Towards.OUT),
+                    leg(60, Towards.RIGHT)));
 
     /** One session a week at the machine: large conduit for the cold store's feed. The last day begins again. */
     static final List<DemoExercise> MACHINE_TERM = List.of(

@@ -188,8 +188,7 @@ final class DemoSchool {
                 DemoCast.THIRD_YEAR_TERM,
                 TolerancePreset.LEARNING,
                 TolerancePreset.LEARNING);
-        DemoSchool jobs =
-                new DemoSchool(entities, bases, calculations, Streams.ofJobs(), now, passwordHash, centreId);
+        DemoSchool jobs = new DemoSchool(entities, bases, calculations, Streams.ofJobs(), now, passwordHash, centreId);
         term(third, rack::forSession, 1, () -> jobs.together(third, rack.forSession(0)));
     }
 
@@ -198,8 +197,7 @@ final class DemoSchool {
         Instant start = now.minus(3, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
         DemoExercise set = DemoCast.TOGETHER;
         Exercise whole = exercise(cohort, set, bender, start);
-        Divided divided = Divided.of(
-                new DivideRequest(whole.definition(), null, null, null, null, null, null));
+        Divided divided = Divided.of(new DivideRequest(whole.definition(), null, null, null, null, null, null));
         List<Divided.Alone> pieces = divided.alone(whole.definition());
         Map<Integer, UUID> givings = new TreeMap<>();
         for (Divided.Alone piece : pieces) {
@@ -210,13 +208,17 @@ final class DemoSchool {
                         new DemoExercise(set.place() + ", piece " + number + " of " + pieces.size(), run),
                         bender,
                         start);
-                Giving giving =
-                        new Giving(ids.next(), centreId, own.id(), cohort.instructor(), start, Giving.Terms.OPEN, false);
+                Giving giving = new Giving(
+                        ids.next(), centreId, own.id(), cohort.instructor(), start, Giving.Terms.OPEN, false);
                 entities.persist(giving);
                 givings.put(number, giving.id());
                 int place = (number - 1) % cohort.trainees().size();
                 Assignment assignment = new Assignment(
-                        ids.next(), giving, own.id(), cohort.trainees().get(place).id(), code());
+                        ids.next(),
+                        giving,
+                        own.id(),
+                        cohort.trainees().get(place).id(),
+                        code());
                 entities.persist(assignment);
                 Layout layout = calculations.question(own.definition()).layout();
                 record.attempt(

@@ -24,7 +24,8 @@ record JobPaper(Standing standing, LengthUnit unit) {
         return JobPage.pdf(
                 new JobPage.Contents(
                         standing.whole().title(),
-                        standing.whole().conduitLabel() + ", " + standing.whole().benderLabel() + ", "
+                        standing.whole().conduitLabel() + ", "
+                                + standing.whole().benderLabel() + ", "
                                 + standing.pieces().size() + " pieces, cut to "
                                 + length(alone.stream().map(Divided.Alone::cut).reduce(Length.ZERO, Length::plus))
                                 + " in all",
@@ -90,9 +91,11 @@ record JobPaper(Standing standing, LengthUnit unit) {
                     + " of bends are more than may lie between two pull points: a box on leg "
                     + boxes.stream().map(String::valueOf).collect(Collectors.joining(" and leg ")) + ".");
         }
-        notes.add("Ream every cut. A coupling is measured along its leg, from the end face or the back where the leg begins.");
-        notes.add("Straps, couplings and degrees between pull points are matters of local code: local code and the licensed"
-                + " person in charge decide.");
+        notes.add(
+                "Ream every cut. A coupling is measured along its leg, from the end face or the back where the leg begins.");
+        notes.add(
+                "Straps, couplings and degrees between pull points are matters of local code: local code and the licensed"
+                        + " person in charge decide.");
         return List.copyOf(notes);
     }
 

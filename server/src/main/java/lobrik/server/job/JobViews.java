@@ -26,8 +26,8 @@ import lobrik.sticks.Assembly;
 import lobrik.sticks.AssemblyWords;
 import lobrik.verdict.Entering;
 import lobrik.verdict.Score;
-import lobrik.wire.Divided;
 import lobrik.wire.DivideAnswer.CutAnswer;
+import lobrik.wire.Divided;
 import org.springframework.stereotype.Component;
 
 /** Says how a job stands. */
@@ -70,8 +70,8 @@ class JobViews {
         fittings.add(new FittingView("couplings", divided.pieces().size() - 1));
         fittings.add(new FittingView("straps", divided.straps().size()));
         if (!divided.points().boxesOnLegs().isEmpty()) {
-            fittings.add(new FittingView(
-                    "pull boxes", divided.points().boxesOnLegs().size()));
+            fittings.add(
+                    new FittingView("pull boxes", divided.points().boxesOnLegs().size()));
         }
         return List.copyOf(fittings);
     }
@@ -121,14 +121,15 @@ class JobViews {
     }
 
     private static boolean isMeasured(PieceStanding standing) {
-        return standing.last().map(last -> last.assessment()).filter(Assessment::isComplete).isPresent();
+        return standing.last()
+                .map(last -> last.assessment())
+                .filter(Assessment::isComplete)
+                .isPresent();
     }
 
     private static Optional<AssemblyView> assembly(Standing standing, LengthUnit unit) {
         List<Optional<Piece>> made = standing.pieces().stream()
-                .map(piece -> isMeasured(piece)
-                        ? piece.last().orElseThrow().made()
-                        : Optional.<Piece>empty())
+                .map(piece -> isMeasured(piece) ? piece.last().orElseThrow().made() : Optional.<Piece>empty())
                 .toList();
         if (made.stream().allMatch(Optional::isEmpty)) {
             return Optional.empty();

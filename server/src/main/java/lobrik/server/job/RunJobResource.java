@@ -81,7 +81,8 @@ class RunJobResource {
 
     @Operation(
             summary = "Give a run out piece by piece; repeating the request changes nothing",
-            description = "The whole run is saved in the library, and each piece that has a ninety is given as an exercise of its own.")
+            description =
+                    "The whole run is saved in the library, and each piece that has a ninety is given as an exercise of its own.")
     @PutMapping("/api/jobs/{id}")
     JobView give(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -22,8 +22,8 @@ import lobrik.server.exercise.Library;
 import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.Givings;
-import lobrik.server.platform.Turns;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.platform.Turns;
 import lobrik.wire.Divided;
 import lobrik.wire.LayoutRequest;
 import org.springframework.stereotype.Service;
@@ -42,13 +42,7 @@ public class RunJobs {
     private final Turns turns;
     private final Clock clock;
 
-    RunJobs(
-            EntityManager entities,
-            Givings givings,
-            Library library,
-            Attempts attempts,
-            Turns turns,
-            Clock clock) {
+    RunJobs(EntityManager entities, Givings givings, Library library, Attempts attempts, Turns turns, Clock clock) {
         this.entities = entities;
         this.givings = givings;
         this.library = library;
@@ -97,8 +91,8 @@ public class RunJobs {
         List<Divided.Alone> pieces = divided.alone(whole);
         requireSeveral(pieces);
         Exercise exercise = library.saveOrCopy(who, UUID.randomUUID(), order.whole(), null);
-        RunJob job = new RunJob(
-                order.id(), who.centreId(), exercise.id(), order.rules(), who.accountId(), clock.instant());
+        RunJob job =
+                new RunJob(order.id(), who.centreId(), exercise.id(), order.rules(), who.accountId(), clock.instant());
         entities.persist(job);
         for (Divided.Alone piece : pieces) {
             piece.request().ifPresent(request -> {
@@ -125,8 +119,7 @@ public class RunJobs {
         }
     }
 
-    private UUID give(
-            SignedIn who, Content whole, LayoutRequest request, int number, int of, UUID trainee) {
+    private UUID give(SignedIn who, Content whole, LayoutRequest request, int number, int of, UUID trainee) {
         Content content = whole.piece(request, "piece " + number + " of " + of);
         return givings.give(
                         who,

@@ -23,8 +23,8 @@ class RunRules {
     /** What counts now; nothing said where nothing was ever kept. */
     @Transactional(readOnly = true)
     JobRules of(SignedIn who) {
-        return entities
-                .createQuery("from RunRulesRow where centreId = :centre order by entryNo desc", RunRulesRow.class)
+        return entities.createQuery(
+                        "from RunRulesRow where centreId = :centre order by entryNo desc", RunRulesRow.class)
                 .setParameter("centre", who.centreId())
                 .setMaxResults(1)
                 .getResultStream()

@@ -48,8 +48,7 @@ class RunJobTest {
 
     private static List<String> cohort(Client who) {
         String cohort = id();
-        return who
-                .put(
+        return who.put(
                         "/api/cohorts/" + cohort,
                         "{\"name\":\"Job " + cohort + "\",\"trainees\":[\"Ada\",\"Bo\",\"Cy\"]}")
                 .at("/trainees")
@@ -112,7 +111,8 @@ class RunJobTest {
                 .mapToDouble(leg -> leg.at("/lengthIn").asDouble())
                 .sum();
         assertThat(legs).isCloseTo(60 + 110 + 112 + 60, within(1e-9));
-        Answer sheet = runa.get("/api/sheets/" + given.at("/pieces/1/sheet/code").asString());
+        Answer sheet =
+                runa.get("/api/sheets/" + given.at("/pieces/1/sheet/code").asString());
         assertThat(sheet.at("/fullName").asString()).isEqualTo("Bo");
         assertThat(given.at("/fittings").toString())
                 .contains("{\"what\":\"couplings\",\"count\":2}", "\"connectors\"", "\"straps\"");
@@ -123,7 +123,8 @@ class RunJobTest {
     void repeated_itIsGivenOnce() {
         String job = id();
         String body = job(LONG, each());
-        String first = runa.put("/api/jobs/" + job, body).at("/pieces/0/sheet/code").asString();
+        String first =
+                runa.put("/api/jobs/" + job, body).at("/pieces/0/sheet/code").asString();
         assertThat(runa.put("/api/jobs/" + job, body).at("/pieces/0/sheet/code").asString())
                 .isEqualTo(first);
         assertThat(runa.get("/api/jobs")
@@ -181,7 +182,8 @@ class RunJobTest {
         try (PDDocument pdf = Loader.loadPDF(runa.file("/api/jobs/" + job + "/page.pdf?paper=a4"))) {
             assertThat(pdf.getNumberOfPages()).isEqualTo(1);
             String text = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
-            assertThat(text).contains("Round the store", "Cut list", "2 couplings", "Ada", "Bo", "Cy", "Stick of 120 in");
+            assertThat(text)
+                    .contains("Round the store", "Cut list", "2 couplings", "Ada", "Bo", "Cy", "Stick of 120 in");
         }
     }
 
@@ -199,11 +201,13 @@ class RunJobTest {
     void whoTeachesOthers_seesNothingOfIt(RunningServer.Address server) {
         Answer given = give();
         Client dessa = Client.signedIn(server, "dessa");
-        assertThat(dessa.get("/api/jobs/" + given.at("/id").asString()).status()).isEqualTo(404);
+        assertThat(dessa.get("/api/jobs/" + given.at("/id").asString()).status())
+                .isEqualTo(404);
         assertThat(dessa.get("/api/jobs").body().toString())
                 .doesNotContain(given.at("/id").asString());
         String assignment = given.at("/pieces/0/sheet/assignmentId").asString();
-        assertThat(dessa.get("/api/jobs/of/" + assignment).at("/jobId").isNull()).isTrue();
+        assertThat(dessa.get("/api/jobs/of/" + assignment).at("/jobId").isNull())
+                .isTrue();
         assertThat(dessa.put("/api/jobs/" + id(), job(LONG, each())).status()).isEqualTo(404);
     }
 
@@ -217,7 +221,8 @@ class RunJobTest {
             assertThat(runa.get("/api/run-rules").at("/rules/strapApartIn").asDouble())
                     .isEqualTo(96);
             assertThat(runa.get("/api/run-rules").at("/mayChange").asBoolean()).isFalse();
-            assertThat(runa.put("/api/run-rules", "{\"strapApartIn\":60}").status()).isEqualTo(403);
+            assertThat(runa.put("/api/run-rules", "{\"strapApartIn\":60}").status())
+                    .isEqualTo(403);
             Answer leftOver = runa.put("/api/run-rules", "{\"strapApartIn\":96,\"leftOversIn\":[119.9]}");
             assertThat(leftOver.status()).as(leftOver.body().toString()).isEqualTo(200);
             assertThat(give().at("/cuts").toString()).contains("\"leftOver\":true");
