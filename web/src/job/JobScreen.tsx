@@ -7,6 +7,8 @@ import { RunWalls } from '../drawing/RunWalls';
 import { Figure } from '../entry/Figure';
 import { Choice, Header } from '../frame/Header';
 import { fetchFile } from '../set/files';
+import { Moves } from '../verdict/Moves';
+import { CutList } from './CutList';
 import { type Job, useJob } from './queries';
 
 /** A run of several pieces: who bends which, what it is cut from, and what it comes to put together. */
@@ -91,7 +93,6 @@ function PutTogether({ assembly }: { assembly: Job['assembly'] }) {
   if (assembly == null) {
     return <p className="text-lg leading-snug">No piece is measured yet. As each is, the run is put together here.</p>;
   }
-  const widest = Math.max(...assembly.spent.map(({ farIn }) => farIn), 1 / 16);
   return (
     <section aria-label="Put together">
       <h2 className="text-base font-semibold">Put together</h2>
@@ -100,28 +101,14 @@ function PutTogether({ assembly }: { assembly: Job['assembly'] }) {
         <span aria-hidden="true">{assembly.enters ? '● ' : '✕ '}</span>
         {assembly.sentence}
       </p>
-      <table className="mt-1 w-full leading-tight">
-        <caption className="sr-only">What each piece moves the far end by</caption>
-        <tbody>
-          {assembly.spent.map(({ piece, measured, straight, brings, farIn }) => (
-            <tr key={piece} className="border-t border-base-300">
-              <th scope="row" className="py-1 pr-2 text-left text-lg font-normal">
-                Piece {piece}
-                <span className="block text-sm">
-                  {straight ? 'as cut' : measured ? brings || 'nothing to speak of' : 'not measured'}
-                </span>
-              </th>
-              <td className="w-24 align-middle" aria-hidden="true">
-                <span
-                  className="block h-3 rounded-sm bg-base-content/70"
-                  style={{ width: `${String((100 * farIn) / widest)}%` }}
-                />
-              </td>
-              <td className="w-20 text-right text-xl">{brings !== '' && <Figure value={farIn} unit="in" />}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Moves
+        caption="What each piece moves the far end by"
+        moves={assembly.spent.map(({ piece, measured, straight, brings, farIn }) => ({
+          name: `Piece ${String(piece)}`,
+          note: straight ? 'as cut' : measured ? brings || 'nothing to speak of' : 'not measured',
+          farIn: brings === '' ? undefined : farIn,
+        }))}
+      />
     </section>
   );
 }
@@ -184,14 +171,7 @@ function Needed({ job }: { job: Job }) {
   return (
     <section aria-label="Cut list and fittings" className="border-t-2 border-base-content/60 pt-2 leading-snug">
       <h2 className="text-base font-semibold">Cut list and fittings</h2>
-      <ul>
-        {job.cuts.map(({ lengthIn, leftOver, pieces, leftIn }, i) => (
-          <li key={i}>
-            {leftOver ? 'Left-over' : 'Stick'} of <Figure value={lengthIn} unit="in" />:{' '}
-            {pieces.length === 1 ? 'piece' : 'pieces'} {pieces.join(', ')}, <Figure value={leftIn} unit="in" /> left
-          </li>
-        ))}
-      </ul>
+      <CutList cuts={job.cuts} />
       <p>
         {job.fittings.map(({ what, count }) => `${String(count)} ${what}`).join(', ')}; straps at{' '}
         {job.strapsIn.map((at, i) => (

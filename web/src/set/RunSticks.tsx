@@ -7,6 +7,7 @@ import { Figure } from '../entry/Figure';
 import { exactText } from '../entry/figures';
 import { QuantityField } from '../entry/QuantityField';
 import { useDisplayUnit } from '../frame/signedIn';
+import { CutList } from '../job/CutList';
 import { GivePieces } from '../job/GivePieces';
 import { useRunRules } from '../job/queries';
 
@@ -182,14 +183,7 @@ function Divided({ division }: { division: Schemas['DivideAnswer'] }) {
           </tbody>
         </table>
       )}
-      <ul aria-label="Cut list" className="grid gap-0.5">
-        {cuts.map(({ lengthIn, leftOver, pieces: cut, leftIn }, i) => (
-          <li key={i}>
-            {leftOver ? 'Left-over' : 'Stick'} of <Figure value={lengthIn} unit="in" />:{' '}
-            {cut.length === 1 ? 'piece' : 'pieces'} {cut.join(', ')}, <Figure value={leftIn} unit="in" /> left
-          </li>
-        ))}
-      </ul>
+      <CutList cuts={cuts} />
       <p>Ream every cut.</p>
       <p>
         {strapsIn.length} straps, along the conduit at{' '}
