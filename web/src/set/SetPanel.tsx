@@ -1,5 +1,6 @@
 import { type ComponentProps, useState } from 'react';
 import type { Schemas } from '../api/client';
+import type { LayoutAnswer } from '../api/queries';
 import { kindOf } from '../bends/kinds';
 import { QuantityField } from '../entry/QuantityField';
 import { Choice } from '../frame/Header';
@@ -9,13 +10,13 @@ import { cured } from './deskFields';
 import { Fittings } from './Fittings';
 import { Select } from '../frame/Select';
 import { FilesMenu } from './FilesMenu';
-import { isRun } from './run';
+import { hasOwnOrder, inOrder, inProposedOrder, isRun } from './run';
 import { RunInputs } from './RunInputs';
 import { exerciseOf } from './asked';
 import { RunSticks } from './RunSticks';
 import { MethodMisses } from './MethodMisses';
 import { Outcome } from './Outcome';
-import { Steps } from './Steps';
+import { type OwnOrder, Steps } from './Steps';
 import { TestBends } from './TestBends';
 import { TakeOffFields } from './TakeOffFields';
 import { UsualClearance } from './UsualClearance';
@@ -86,7 +87,7 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
       {side === 'outcome' && shown !== undefined && request !== undefined && isRun(draft) && (
         <RunSticks request={request} exercise={() => exerciseOf(shed, draft, request, undefined)} />
       )}
-      {side === 'steps' && shown !== undefined && <Steps plan={shown} />}
+      {side === 'steps' && shown !== undefined && <Steps plan={shown} order={ownOrder(desk, shown)} />}
       {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (
         <Alongside first={request} />
       )}
@@ -98,6 +99,28 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
       </div>
     </aside>
   );
+}
+
+/** Of a run that is bent by hand: a machine's and a former's bends wait for no other. */
+function ownOrder({ draft, change }: Desk, { steps, tool }: LayoutAnswer): OwnOrder | undefined {
+  if (!isRun(draft) || tool !== 'shoe') {
+    return undefined;
+  }
+  const made = steps.map(({ mark, hookTowards }) => ({ bend: mark, hookTowards: hookTowards ?? ('datum' as const) }));
+  return {
+    isOwn: hasOwnOrder(draft),
+    onEarlier: (step) => {
+      const moved = made.filter((_, i) => i !== step);
+      const one = made[step];
+      if (one !== undefined) {
+        moved.splice(step - 1, 0, one);
+        change('order', (before) => inOrder(before, moved));
+      }
+    },
+    onProposed: () => {
+      change('order', inProposedOrder);
+    },
+  };
 }
 
 function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'fields'>) {

@@ -1,19 +1,46 @@
+import { ArrowUp } from 'lucide-react';
 import type { Schemas } from '../api/client';
 import type { LayoutAnswer } from '../api/queries';
 import { hookWords, onRing } from '../drawing/onRing';
 import { Figure } from '../entry/Figure';
 import { minutes } from '../entry/minutes';
 
+/** An order of bending that may be another than the proposed one. */
+export interface OwnOrder {
+  isOwn: boolean;
+  /** @param step its place in the order, from 0; it changes places with the one before it */
+  onEarlier: (step: number) => void;
+  onProposed: () => void;
+}
+
 /** How the piece is bent, one bend after the other: all from the core. */
-export function Steps({ plan }: { plan: LayoutAnswer }) {
+export function Steps({ plan, order }: { plan: LayoutAnswer; order?: OwnOrder | undefined }) {
   return (
     <>
       <ReadyMade plan={plan} />
+      {order?.isOwn === true && (
+        <button type="button" className="btn h-11 border-2 border-base-content/60 text-base" onClick={order.onProposed}>
+          The proposed order again
+        </button>
+      )}
       <ol aria-label="Order of bending" className="grid gap-1.5 leading-snug">
         {plan.steps.map((step, i) => (
-          <li key={step.mark} className="grid grid-cols-[2rem_1fr] gap-x-2 border-t border-base-300 pt-1">
+          <li key={step.mark} className="grid grid-cols-[2rem_1fr_auto] gap-x-2 border-t border-base-300 pt-1">
             <span className="figures text-2xl leading-none">{i + 1}</span>
             <StepWords step={step} plan={plan} />
+            {order !== undefined && i > 0 && (
+              <button
+                type="button"
+                aria-label={`Bend ${String(step.mark)} earlier`}
+                title="Bend it earlier"
+                className="btn btn-square size-11 border-2 border-base-content/60"
+                onClick={() => {
+                  order.onEarlier(i);
+                }}
+              >
+                <ArrowUp size={18} aria-hidden="true" />
+              </button>
+            )}
           </li>
         ))}
       </ol>

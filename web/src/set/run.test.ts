@@ -1,8 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
+import { writtenParts } from '../bends/parts';
 import { exerciseOf, layoutRequest } from './asked';
 import { type Draft, firstDraft, inputsOf, inUnit, missingFrom, opened, withKind } from './draft';
 import {
+  hasOwnOrder,
+  inOrder,
+  inProposedOrder,
   legsOf,
   rearranged,
   roomOf,
@@ -184,3 +188,34 @@ describe('a run from elsewhere', () => {
     expect(other.room).toEqual([{ kind: 'ceiling', texts: { awayIn: '20' } }]);
   });
 });
+
+describe('an order of bending of one’s own', () => {
+  const draft = inOrder(drawn('right', 'up', 'out'), [
+    { bend: 2, hookTowards: 'far' },
+    { bend: 1, hookTowards: 'datum' },
+  ]);
+
+  it('is written bend by bend, each with the side of its hook', () => {
+    expect(hasOwnOrder(draft)).toBe(true);
+    expect(partsWritten(draft)).toEqual([
+      { bend: 2, hookTowards: 'far' },
+      { bend: 1, hookTowards: 'datum' },
+    ]);
+    expect(partsWritten(drawn('right', 'up'))).toBeUndefined();
+  });
+
+  it('is the core’s to find again on request, and where other bends are made', () => {
+    expect(hasOwnOrder(inProposedOrder(draft))).toBe(false);
+    expect(hasOwnOrder(withLeg(draft, 'left'))).toBe(false);
+    expect(hasOwnOrder(withBoxOffset(draft, 'startOffset'))).toBe(false);
+  });
+});
+
+function partsWritten(draft: Draft): unknown {
+  return writtenParts(
+    draft.kind,
+    draft.parts,
+    () => 20,
+    (path) => draft.choices[path] ?? '',
+  ).order;
+}

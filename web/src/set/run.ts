@@ -164,7 +164,7 @@ export type RunEnd = 'startOffset' | 'endOffset';
 export function withBoxOffset(draft: Draft, end: RunEnd): Draft {
   const has = (draft.parts[end] ?? []).length > 0;
   return has
-    ? { ...draft, parts: { ...draft.parts, [end]: [] } }
+    ? settled({ ...draft, parts: { ...draft.parts, [end]: [] } })
     : settled(
         withFirsts({
           ...draft,
@@ -179,7 +179,7 @@ export function withBoxOffset(draft: Draft, end: RunEnd): Draft {
 export function withOnLeg(draft: Draft, leg: number, sort: string): Draft {
   const without = withoutOn(draft, leg);
   if (sort === '') {
-    return without;
+    return settled(without);
   }
   const along = without.parts.along ?? [];
   const path = `along/${String(along.length)}`;
@@ -200,7 +200,39 @@ export function withFirsts(draft: Draft): Draft {
   return { ...draft, texts: { ...(Object.fromEntries(firsts) as Record<string, string>), ...draft.texts } };
 }
 
-/** What lies on a leg, or at a box, moves the conduit square to its leg: where it does not, to the first side that is. */
+/** How a bend is made: its number from the datum end, and the side that the hook looks to. */
+export interface Made {
+  bend: number;
+  hookTowards: 'datum' | 'far';
+}
+
+/** Its bends made in an order of one's own. */
+export function inOrder(draft: Draft, order: readonly Made[]): Draft {
+  const said = order.flatMap(({ bend, hookTowards }, i) => [
+    [`order/${String(i)}/bend`, String(bend)] as const,
+    [`order/${String(i)}/hookTowards`, hookTowards] as const,
+  ]);
+  return {
+    ...draft,
+    parts: { ...draft.parts, order: order.map(() => '') },
+    choices: { ...draft.choices, ...Object.fromEntries(said) },
+  };
+}
+
+/** The order is the core's to find. */
+export function inProposedOrder(draft: Draft): Draft {
+  return { ...draft, parts: { ...draft.parts, order: [] } };
+}
+
+/** Whether somebody has said in which order it is bent. */
+export function hasOwnOrder(draft: Draft): boolean {
+  return (draft.parts.order ?? []).length > 0;
+}
+
+/**
+ * What lies on a leg, or at a box, moves the conduit square to its leg: where it does not, to the first side that is. An order that was
+ * said is of other bends now, and is found anew.
+ */
 function settled(draft: Draft): Draft {
   const legs = legsOf(draft);
   const choices = { ...draft.choices };
@@ -218,7 +250,7 @@ function settled(draft: Draft): Draft {
       choices[`${part.path}/towards`] = side?.towards ?? 'up';
     }
   }
-  return { ...draft, choices };
+  return inProposedOrder({ ...draft, choices });
 }
 
 /** The run as the core rearranged it: mirrored, or from its other end. */
