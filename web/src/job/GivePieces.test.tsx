@@ -15,6 +15,8 @@ const division = {
   ],
 } as unknown as Schemas['DivideAnswer'];
 
+const onGiven = vi.fn();
+
 const exercise = { title: 'Round the store' } as Schemas['ExerciseInput'];
 
 beforeEach(() => {
@@ -29,7 +31,15 @@ beforeEach(() => {
       ],
     },
   } as never);
-  drawnInApp(<GivePieces division={division} exercise={() => exercise} rules={{ kerfIn: 1 / 16 }} />);
+  drawnInApp(
+    <GivePieces
+      division={division}
+      exercise={() => exercise}
+      entry={{ id: 'e1', version: 3 }}
+      onGiven={onGiven}
+      rules={{ kerfIn: 1 / 16 }}
+    />,
+  );
 });
 
 afterEach(cleanup);
@@ -47,6 +57,8 @@ it('gives the run with its rules, and leads to the job', async () => {
   expect(put).toHaveBeenCalledExactlyOnceWith('/api/jobs/{id}', {
     params: { path: { id: expect.any(String) as string } },
     body: {
+      libraryId: 'e1',
+      basedOn: 3,
       exercise,
       rules: { kerfIn: 1 / 16 },
       pieces: [
@@ -55,6 +67,7 @@ it('gives the run with its rules, and leads to the job', async () => {
       ],
     },
   });
+  expect(onGiven).toHaveBeenCalledExactlyOnceWith({ id: 'job-1' });
   expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Give the pieces' }).disabled).toBe(true);
 });
 

@@ -9,19 +9,23 @@ interface GivePiecesProps {
   division: Schemas['DivideAnswer'];
   /** The whole run as an exercise. */
   exercise: () => Schemas['ExerciseInput'];
+  /** The entry of the library that it is saved as, with the version that was opened. */
+  entry: { id: string; version?: number | undefined };
   /** What it is cut from, and how it is fastened. */
   rules: Schemas['JobRules'];
+  onGiven: (job: Schemas['JobView']) => void;
 }
 
 /** Gives a run of several pieces to several trainees, a piece each. */
-export function GivePieces({ division, exercise, rules }: GivePiecesProps) {
+export function GivePieces({ division, exercise, entry, rules, onGiven }: GivePiecesProps) {
   const client = useQueryClient();
   const { cohort } = useCohort();
   const [chosen, setChosen] = useState<Readonly<Record<number, string>>>({});
   const [id, setId] = useState(() => crypto.randomUUID());
   const give = useMutation<Schemas['JobView'], Problem, Schemas['NewJob']>({
     mutationFn: (job) => body(api.PUT('/api/jobs/{id}', { params: { path: { id } }, body: job })),
-    onSuccess: () => {
+    onSuccess: (job) => {
+      onGiven(job);
       setId(crypto.randomUUID());
       for (const queryKey of [['floor'], ['givings'], ['library'], ['jobs']]) {
         void client.invalidateQueries({ queryKey });
@@ -60,6 +64,8 @@ export function GivePieces({ division, exercise, rules }: GivePiecesProps) {
         disabled={give.isPending || give.isSuccess || trainees.length === 0}
         onClick={() => {
           give.mutate({
+            libraryId: entry.id,
+            basedOn: entry.version ?? null,
             exercise: exercise(),
             rules,
             pieces: bent.map(({ number }, i) => ({ number, traineeId: whose(number, i) })),

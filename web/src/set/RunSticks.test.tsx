@@ -50,7 +50,7 @@ beforeEach(() => {
 afterEach(cleanup);
 
 it('says what the run is cut from, with what is left, and where it is fastened and pulled', async () => {
-  drawnInApp(<RunSticks request={request} exercise={exercise} />);
+  drawnInApp(<RunSticks request={request} exercise={exercise} entry={{ id: 'e1' }} onGiven={vi.fn()} />);
   expect(await screen.findByText('2 pieces, 1 coupling.')).toBeDefined();
   const cuts = [...screen.getByRole('list', { name: 'Cut list' }).children].map(({ textContent }) => textContent);
   expect(cuts[0]).toContain('Left-over of 90: piece 1');
@@ -61,7 +61,7 @@ it('says what the run is cut from, with what is left, and where it is fastened a
 });
 
 it('asks with the centre’s own rules, and with what is left over', async () => {
-  drawnInApp(<RunSticks request={request} exercise={exercise} />);
+  drawnInApp(<RunSticks request={request} exercise={exercise} entry={{ id: 'e1' }} onGiven={vi.fn()} />);
   await screen.findByText('2 pieces, 1 coupling.');
   fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '96' } });
   fireEvent.change(screen.getByLabelText(/Left-overs at hand/), { target: { value: '90, 31' } });
@@ -85,7 +85,7 @@ it('begins with what the school has kept, and lets whoever teaches keep what is 
     data: { rules: { strapApartIn: 96, leftOversIn: [40] }, mayChange: false },
     response: new Response(),
   } as never);
-  drawnInApp(<RunSticks request={request} exercise={exercise} />);
+  drawnInApp(<RunSticks request={request} exercise={exercise} entry={{ id: 'e1' }} onGiven={vi.fn()} />);
   expect((await screen.findByLabelText<HTMLInputElement>('Straps apart')).value).toBe('96');
   fireEvent.change(screen.getByLabelText('Straps apart'), { target: { value: '80' } });
   expect(screen.queryByRole('button', { name: /Keep this/ })).toBeNull();

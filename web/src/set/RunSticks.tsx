@@ -23,6 +23,9 @@ interface RunSticksProps {
   request: LayoutRequest;
   /** The whole run as something to give out. */
   exercise: () => Schemas['ExerciseInput'];
+  /** The entry of the library that it is saved as. */
+  entry: { id: string; version?: number | undefined };
+  onGiven: (job: Schemas['JobView']) => void;
 }
 
 /** What a run is made from: its pieces and couplings, what is cut from which stick, its straps, and how wire is pulled through. */
@@ -33,7 +36,13 @@ export function RunSticks(props: RunSticksProps) {
 }
 
 /** @param kept the school's own rules; where it has none, what is usual */
-function Sticks({ request, exercise, kept }: RunSticksProps & { kept: Schemas['RunRulesView'] | undefined }) {
+function Sticks({
+  request,
+  exercise,
+  entry,
+  onGiven,
+  kept,
+}: RunSticksProps & { kept: Schemas['RunRulesView'] | undefined }) {
   const unit = useDisplayUnit();
   const start = useMemo(
     () => ({
@@ -101,7 +110,14 @@ function Sticks({ request, exercise, kept }: RunSticksProps & { kept: Schemas['R
       )}
       {changed.length > 0 && known && mayKeep && <KeepRules rules={said} />}
       {division.data !== undefined && division.data.pieces.length > 1 && (
-        <GivePieces key={JSON.stringify([request, said])} division={division.data} exercise={exercise} rules={said} />
+        <GivePieces
+          key={JSON.stringify([request, said])}
+          division={division.data}
+          exercise={exercise}
+          entry={entry}
+          onGiven={onGiven}
+          rules={said}
+        />
       )}
       <p className="text-sm leading-tight">
         Straps, couplings and degrees between pull points are matters of local code: these are usual figures, not it.

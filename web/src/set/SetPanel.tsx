@@ -85,7 +85,15 @@ export function SetPanel({ shed, desk, fields, asked, onAsk }: SetPanelProps) {
         />
       )}
       {side === 'outcome' && shown !== undefined && request !== undefined && isRun(draft) && (
-        <RunSticks request={request} exercise={() => exerciseOf(shed, draft, request, undefined)} />
+        <RunSticks
+          request={request}
+          exercise={() => exerciseOf(shed, draft, request, undefined)}
+          entry={draft.entry}
+          onGiven={({ libraryId, version }) => {
+            const copied = libraryId !== draft.entry.id;
+            desk.saved({ id: libraryId, version, theirs: copied ? undefined : draft.entry.theirs });
+          }}
+        />
       )}
       {side === 'steps' && shown !== undefined && <Steps plan={shown} order={ownOrder(desk, shown)} />}
       {side === 'steps' && request !== undefined && (draft.kind === 'offset' || draft.kind === 'kick') && (

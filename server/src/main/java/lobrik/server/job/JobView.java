@@ -12,6 +12,7 @@ import org.jspecify.annotations.Nullable;
 /**
  * A run of several pieces, and what was made of it.
  *
+ * @param libraryId the entry that the whole run is saved as
  * @param plan of the whole run
  * @param pieces from the datum end; between two of them is a coupling
  * @param cuts what they are cut from
@@ -22,6 +23,8 @@ import org.jspecify.annotations.Nullable;
  */
 record JobView(
         UUID id,
+        UUID libraryId,
+        int version,
         String title,
         String conduitLabel,
         String benderLabel,

@@ -49,6 +49,8 @@ class JobViews {
                 standing.pieces().stream().map(PieceStanding::piece).toList();
         return new JobView(
                 standing.job().id(),
+                standing.whole().entryId(),
+                standing.whole().version(),
                 standing.whole().title(),
                 standing.whole().conduitLabel(),
                 standing.whole().benderLabel(),

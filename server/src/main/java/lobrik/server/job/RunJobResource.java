@@ -35,11 +35,15 @@ class RunJobResource {
     /**
      * A run to give out piece by piece.
      *
+     * @param libraryId the entry that the whole run is saved as; it may be a new one
+     * @param basedOn version of the entry that was opened, if one was
      * @param exercise the whole run
      * @param rules what it is cut from and how it is fastened; the school's where nothing is said
      * @param pieces who bends which; each piece that has a ninety needs somebody
      */
     record NewJob(
+            @Nullable UUID libraryId,
+            @Nullable Integer basedOn,
             @Nullable ExerciseInput exercise,
             @Nullable JobRules rules,
             @Nullable List<PieceFor> pieces) {}
@@ -100,7 +104,8 @@ class RunJobResource {
             });
         }
         JobRules by = request.rules() == null ? rules.of(who) : request.rules();
-        jobs.give(who, new RunJobs.Order(id, Content.of(request.exercise()), by, trainees));
+        UUID entry = request.libraryId() == null ? UUID.randomUUID() : request.libraryId();
+        jobs.give(who, new RunJobs.Order(id, entry, request.basedOn(), Content.of(request.exercise()), by, trainees));
         return job(who, id);
     }
 

@@ -26,6 +26,7 @@ import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.wire.Divided;
 import lobrik.wire.LayoutRequest;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -54,10 +55,18 @@ public class RunJobs {
     /**
      * What is to be given.
      *
+     * @param entryId of the library that the whole run is saved as: a new one, or the one that was opened
+     * @param basedOn its version that was opened, if it was
      * @param whole the run
      * @param trainees who bends which piece, by its number
      */
-    record Order(UUID id, Content whole, JobRules rules, Map<Integer, UUID> trainees) {}
+    record Order(
+            UUID id,
+            UUID entryId,
+            @Nullable Integer basedOn,
+            Content whole,
+            JobRules rules,
+            Map<Integer, UUID> trainees) {}
 
     /** A job as it stands, with the whole run and what was made of each piece. */
     record Standing(RunJob job, Exercise whole, Divided divided, List<PieceStanding> pieces) {}
@@ -90,7 +99,7 @@ public class RunJobs {
         Divided divided = Divided.of(order.rules().of(whole));
         List<Divided.Alone> pieces = divided.alone(whole);
         requireSeveral(pieces);
-        Exercise exercise = library.saveOrCopy(who, UUID.randomUUID(), order.whole(), null);
+        Exercise exercise = library.saveOrCopy(who, order.entryId(), order.whole(), order.basedOn());
         RunJob job =
                 new RunJob(order.id(), who.centreId(), exercise.id(), order.rules(), who.accountId(), clock.instant());
         entities.persist(job);
