@@ -24,7 +24,7 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
  * zero, and if it is a quarter of the tolerance or more. What the plan itself is off, and what a bender is known to add, is taken
  * away first; pieces with a slip of another sort (a forgotten shrink) say nothing here. The dog leg cannot be less than nothing: it
  * is a habit where its mean is clearly more than half its tolerance. What bends of a run come out as counts with the family that they
- * belong to, a run as one piece.
+ * belong to, a run as one piece; of the run itself are its legs, its turns and where its far end is.
  *
  * <p><b>A slip</b> is a habit if it is the cause of three or more of the last {@value #SLIP_WINDOW} pieces, and of more than chance
  * would have it for one who slips as often as everybody else (binomial).
@@ -95,7 +95,7 @@ public record Habits(Map<CauseId, Double> usual, Map<String, KnownBender> bender
         for (Outcome piece : pieces) {
             if (piece.tellsOfHands()) {
                 byFamily.computeIfAbsent(piece.family(), _ -> new ArrayList<>())
-                        .add(new Shown(piece, piece.missed(), false));
+                        .add(new Shown(piece, piece.ofItself(), false));
                 piece.parts()
                         .forEach(part -> byFamily.computeIfAbsent(part.family(), _ -> new ArrayList<>())
                                 .add(new Shown(piece, part.missed(), true)));

@@ -116,6 +116,15 @@ public record Outcome(
         return Optional.of(own.getFirst().withCount(Math.round(mean)));
     }
 
+    /** What its own family tells by: of a piece with parts, all that is not of one of them. */
+    List<Missed> ofItself() {
+        return parts.isEmpty()
+                ? missed
+                : missed.stream()
+                        .filter(each -> !RunParts.isOfABend(each.feature().kind()))
+                        .toList();
+    }
+
     /** What of it tells of steady hands: nothing where a slip with a name of its own is to blame. */
     boolean tellsOfHands() {
         return slip.filter(Slip::isOnce).isEmpty();

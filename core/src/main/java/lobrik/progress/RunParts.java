@@ -1,10 +1,12 @@
 package lobrik.progress;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import lobrik.bend.BendKind;
@@ -15,6 +17,7 @@ import lobrik.bend.RunShape.Part;
 import lobrik.bend.Saddle3;
 import lobrik.bend.Saddle4;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.measure.Quantity;
 import lobrik.shop.ToolKind;
 
@@ -40,6 +43,9 @@ public final class RunParts {
         }
     }
 
+    private static final Set<FeatureKind> OF_BENDS = EnumSet.of(
+            FeatureKind.ANGLE, FeatureKind.RISE, FeatureKind.HEIGHT, FeatureKind.START_RISE, FeatureKind.END_RISE);
+
     private final Map<FeatureId, ShownBy> shown = new TreeMap<>();
 
     private RunParts() {}
@@ -49,6 +55,11 @@ public final class RunParts {
         RunParts parts = new RunParts();
         run.shape().stretches().forEach(parts::add);
         return Map.copyOf(parts.shown);
+    }
+
+    /** Whether a run's features of a kind are each of one of its bends. */
+    static boolean isOfABend(FeatureKind kind) {
+        return OF_BENDS.contains(kind);
     }
 
     private void add(RunShape.Stretch stretch) {

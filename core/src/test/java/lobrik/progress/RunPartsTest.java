@@ -108,13 +108,15 @@ class RunPartsTest {
                     MadeUpPieces.SITE,
                     0,
                     Optional.empty(),
-                    run ? List.of() : List.of(missed(NINETY, off)),
+                    List.of(missed(NINETY, off)),
                     run
                             ? List.of(new Outcome.Part(Family.byHand(BendKind.STUB_90), List.of(missed(NINETY, off))))
                             : List.of()));
         }
         Habits habits = new Habits(Map.of(), Map.of());
         assertThat(habits.of(pieces.subList(0, 3))).isEmpty();
+        // A bend of a run is told as what it is, and not once more by its number along the run.
+        assertThat(habits.of(pieces)).hasSize(1);
         Habit habit = habits.of(pieces).getFirst();
         assertThat(habit.family()).isEqualTo(Family.byHand(BendKind.STUB_90));
         assertThat(new HabitWords(LengthUnit.INCH).evidence(habit))
