@@ -12,8 +12,7 @@ public record FarEndWords(FarEnd farEnd, LengthUnit unit) {
 
     /** In a sentence: the place that stands out, the two that there are, or that none stands out. */
     public String sentence() {
-        String off = moves().of(farEnd.off());
-        if (off.isEmpty()) {
+        if (isThere()) {
             return "The far end is where it should be.";
         }
         return farEnd.most()
@@ -22,10 +21,21 @@ public record FarEndWords(FarEnd farEnd, LengthUnit unit) {
                 .orElseGet(this::severalPlaces);
     }
 
+    private boolean isThere() {
+        return moves().of(farEnd.off()).isEmpty();
+    }
+
+    /** Places that move it by what a tape reads; none where it is where it should be, whatever readings that contradict each other say. */
+    public List<Share> places() {
+        return isThere()
+                ? List.of()
+                : farEnd.shares().stream()
+                        .filter(share -> !brings(share).isEmpty())
+                        .toList();
+    }
+
     private String severalPlaces() {
-        List<Share> places = farEnd.shares().stream()
-                .filter(share -> !brings(share).isEmpty())
-                .toList();
+        List<Share> places = places();
         return places.size() == 2
                 ? "It came in at " + inSentence(places.getFirst()) + " and " + inSentence(places.getLast()) + "."
                 : "It adds up along the run: no single place stands out.";

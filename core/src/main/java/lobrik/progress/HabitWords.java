@@ -79,11 +79,7 @@ public record HabitWords(LengthUnit unit) {
     }
 
     private static String inRuns(int runs) {
-        return switch (runs) {
-            case 0 -> "";
-            case 1 -> " (1 of them in a run)";
-            default -> " (" + runs + " of them in runs)";
-        };
+        return runs == 0 ? "" : " (" + runs + " of them in " + (runs == 1 ? "a run)" : "runs)");
     }
 
     private static String capital(String words) {

@@ -73,7 +73,7 @@ public record Fit(Vector3 off, Angle outOfSquare, Entering rule, List<Way> ways)
 
     /** Whether it goes in as it is. */
     public boolean enters() {
-        return distance().compareTo(rule.play()) <= 0 && outOfSquare.compareTo(rule.square()) <= 0;
+        return rule.holds(distance(), outOfSquare);
     }
 
     /** How far the far end face is off. */

@@ -103,6 +103,6 @@ public record Assembly(Vector3 off, Angle outOfSquare, List<Vector3> spent, List
 
     /** Whether it goes into the fitting at its far end. */
     public boolean enters(Entering rule) {
-        return distance().compareTo(rule.play()) <= 0 && outOfSquare.compareTo(rule.square()) <= 0;
+        return rule.holds(distance(), outOfSquare);
     }
 }

@@ -27,7 +27,7 @@ public final class Division {
 
     private static final TapeDivision ON_THE_TAPE = TapeDivision.SIXTEENTH;
     /** Of a stick, at a coupling: so that it can stand on a line of the tape that is laid along the leg, and both ends be sawn square. */
-    private static final Length LEFT_OVER = Length.ofFraction(0, 1, 8);
+    private static final Length SPARE = Length.ofFraction(0, 1, 8);
 
     private static final TapeDivision WHOLE_INCH = new TapeDivision(Length.ofInches(1));
 
@@ -106,7 +106,7 @@ public final class Division {
 
     /** Where the next coupling may be: as far as a stick reaches, or at the edges and in the middle of where one may lie. */
     private List<Length> places(Length from, List<Room> rooms) {
-        Length reach = from.plus(stock.stick()).minus(LEFT_OVER);
+        Length reach = from.plus(stock.stick()).minus(SPARE);
         TreeSet<Length> places = new TreeSet<>();
         for (Room room : rooms) {
             if (room.to().isMoreThan(from) && !room.from().isMoreThan(reach)) {

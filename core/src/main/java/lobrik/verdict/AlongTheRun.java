@@ -55,7 +55,7 @@ public final class AlongTheRun {
         }
     }
 
-    /** So much of a tolerance must a slip be worth at the far end to be named there. */
+    /** So much of a tolerance must a slip be worth at a dimension beyond it to be named there. */
     private static final double NAMED_FROM = 0.5;
 
     private final Layout layout;
@@ -132,7 +132,7 @@ public final class AlongTheRun {
      */
     private void legs() {
         Map<FeatureId, Quantity> asBent = made(charged, Map.of()).orElse(right);
-        Set<FeatureId> angles = Set.copyOf(charged);
+        List<FeatureId> angles = List.copyOf(charged);
         // How far the end of each leg is off along the conduit, from the datum end.
         List<Length> ends = new ArrayList<>(List.of(Length.ZERO));
         List<Integer> slipped = new ArrayList<>();
@@ -147,7 +147,9 @@ public final class AlongTheRun {
             Quantity base = leg.target().withCount(leg.target().count() + byAngles.count());
             Followed held = new Followed(leg.target(), List.of());
             if (byAngles.count() != 0) {
-                held = nearer(leg, held, new Followed(base, List.copyOf(angles)));
+                List<FeatureId> from =
+                        angles.stream().filter(slip -> counts(slip, leg)).toList();
+                held = from.isEmpty() ? held : nearer(leg, held, new Followed(base, from));
             }
             for (int end = 0; end < number - 1; end++) {
                 int from = end;
@@ -214,8 +216,8 @@ public final class AlongTheRun {
         }
     }
 
-    /** Whether a slip by itself brings the far end off by what is worth naming; a leg with what was taken back of it later. */
-    private boolean counts(FeatureId slip, Read far) {
+    /** Whether a slip by itself brings a dimension off by what is worth naming; a leg with what was taken back of it later. */
+    private boolean counts(FeatureId slip, Read other) {
         Map<Integer, Double> legs = new TreeMap<>();
         if (slip.kind() == FeatureKind.LEG) {
             legsOff.forEach((leg, off) -> {
@@ -227,8 +229,8 @@ public final class AlongTheRun {
             });
         }
         return made(Set.of(slip), legs)
-                .filter(alone -> Math.abs(change(far.id(), alone).count())
-                        >= NAMED_FROM * far.tolerance().widest().count())
+                .filter(alone -> Math.abs(change(other.id(), alone).count())
+                        >= NAMED_FROM * other.tolerance().widest().count())
                 .isPresent();
     }
 

@@ -27,4 +27,9 @@ public record Entering(Length play, Angle square) {
                 "squareDeg", "what the last leg may be out of square", square, LEAST_SQUARE, LARGEST_SQUARE);
         faults.refuseIfAny();
     }
+
+    /** Whether a run whose far end face is off by so much, and its last leg out of square by so much, goes in. */
+    public boolean holds(Length off, Angle outOfSquare) {
+        return !off.isMoreThan(play) && !outOfSquare.isMoreThan(square);
+    }
 }

@@ -84,6 +84,7 @@ class FarEndTest {
         FarEnd farEnd = of(CORNER, made(CORNER, 0, List.of(NONE, NONE)));
         assertThat(farEnd.off().norm()).isCloseTo(0, within(1e-9));
         assertThat(words(farEnd)).isEqualTo("The far end is where it should be.");
+        assertThat(new FarEndWords(farEnd, LengthUnit.INCH).places()).isEmpty();
     }
 
     @Test
@@ -106,6 +107,7 @@ class FarEndTest {
                 .extracting(Share::part, Share::number)
                 .containsExactly(tuple(FarEnd.Part.LEG, 2), tuple(FarEnd.Part.LEG, 3));
         assertThat(words(farEnd)).isEqualTo("It came in at leg 2 and leg 3.");
+        assertThat(new FarEndWords(farEnd, LengthUnit.INCH).places()).hasSize(2);
     }
 
     /** Worked by hand: what lies beyond the first corner, 20 in up and 18 in out, turns about it by two degrees. */
@@ -153,5 +155,17 @@ class FarEndTest {
                     .isCloseTo(0, within(1e-9));
         }
         assertThat(simulated).isEqualTo(300);
+    }
+
+    /** What cancels out is no error of the far end: readings that contradict each other are fitted so. */
+    @Test
+    void placesThatCancelOut_areNotTold() {
+        FarEnd none = new FarEnd(
+                new Vector3(0, 0.01, 0),
+                List.of(
+                        new Share(FarEnd.Part.LEG, 2, new Vector3(0, 0.51, 0)),
+                        new Share(FarEnd.Part.ANGLE, 2, new Vector3(0, -0.5, 0))));
+        assertThat(new FarEndWords(none, LengthUnit.INCH).places()).isEmpty();
+        assertThat(words(none)).isEqualTo("The far end is where it should be.");
     }
 }

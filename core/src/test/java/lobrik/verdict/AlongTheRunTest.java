@@ -246,4 +246,17 @@ class AlongTheRunTest {
             slips++;
         }
     }
+
+    /** Both ninetys far too open: a leg follows from the one at its own end, and is not said to from one beyond it. */
+    @Test
+    void whatALegFollowsFrom_isWhatChangesIt_inTheOrderOfTheBends() {
+        Bent bent = bent(Map.of(1, off(0, 6, 0), 3, off(0, 6, 0)), 0);
+        assertThat(bent.charged()).containsExactly("angle1", "angle3");
+        bent.followed().forEach((id, followed) -> {
+            assertThat(followed.from()).as(id.id()).isSorted();
+            if (id.equals(FeatureId.leg(1))) {
+                assertThat(followed.from()).containsExactly(FeatureId.angle(1));
+            }
+        });
+    }
 }

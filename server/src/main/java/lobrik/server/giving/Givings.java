@@ -259,6 +259,11 @@ public class Givings {
         return found;
     }
 
+    /** The trainees to whom the one who asks may see what was given. */
+    public Set<UUID> visibleTrainees(SignedIn who) {
+        return visible(who).keySet();
+    }
+
     /** The sheets of some givings that the one who asks may see, but for those that were taken back. */
     @Transactional(readOnly = true)
     public List<Sheet> sheets(SignedIn who, Collection<UUID> givingIds) {

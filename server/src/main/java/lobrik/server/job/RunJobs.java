@@ -217,9 +217,13 @@ public class RunJobs {
     /** The last jobs of which the one who asks may see a piece, the newest first. */
     @Transactional(readOnly = true)
     List<Listed> recent(SignedIn who) {
-        List<RunJob> jobs = entities.createQuery(
-                        "from RunJob where centreId = :centre order by entryNo desc", RunJob.class)
+        List<RunJob> jobs = entities.createQuery("""
+                        from RunJob j where j.centreId = :centre and exists (
+                          select 1 from RunJobPiece p, Assignment a where p.id.jobId = j.id and a.givingId = p.givingId
+                            and a.traineeId in :trainees)
+                        order by j.entryNo desc""", RunJob.class)
                 .setParameter("centre", who.centreId())
+                .setParameter("trainees", givings.visibleTrainees(who))
                 .setMaxResults(MOST_LISTED)
                 .getResultList();
         Map<UUID, UUID> jobOf = pieces(jobs.stream().map(RunJob::id).toList()).stream()

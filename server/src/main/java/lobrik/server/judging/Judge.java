@@ -83,8 +83,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                     FarEndWords words = new FarEndWords(farEnd, unit);
                     return new Judgement.FarEndView(
                             words.sentence(),
-                            farEnd.shares().stream()
-                                    .filter(share -> !words.brings(share).isEmpty())
+                            words.places().stream()
                                     .map(share -> new Judgement.FarEndShare(
                                             words.name(share),
                                             words.brings(share),
