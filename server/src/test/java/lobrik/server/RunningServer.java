@@ -10,7 +10,11 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import lobrik.gauges.SimulatedGauge;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
@@ -87,6 +91,75 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             change("insert into centre (id, name, created_at) values ('" + school + "', 'Another school', now())");
             change("update account set centre_id = '" + school + "' where sign_in_name = '" + name + "'");
             return name;
+        }
+
+        /** Another school on the same server, with a cohort and nobody else. */
+        public UUID school() {
+            UUID school = UUID.randomUUID();
+            change("insert into centre (id, name, created_at) values ('" + school + "', 'Another school', now())");
+            change("insert into cohort (id, centre_id, name, created_at) values (gen_random_uuid(), '" + school
+                    + "', 'Its cohort', now())");
+            return school;
+        }
+
+        /** The name of an account of a test's own at a school, in any role; instructors and assistants belong to all its cohorts. */
+        public String account(UUID school, String role) {
+            String name = role.toLowerCase(Locale.ROOT) + "-" + UUID.randomUUID();
+            UUID trainee = UUID.randomUUID();
+            boolean isTrainee = role.equals("TRAINEE");
+            if (isTrainee) {
+                change("""
+                        insert into trainee (id, cohort_id, full_name, bench)
+                        select '%s', id, 'Guest', 1 from cohort where centre_id = '%s' limit 1""".formatted(trainee, school));
+            }
+            change("""
+                    insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at, trainee_id)
+                    select gen_random_uuid(), '%s', '%s', 'Guest', '%s', password_hash, unit, created_at, %s
+                    from account where sign_in_name = 'oskar'"""
+                    .formatted(school, name, role, isTrainee ? "'" + trainee + "'" : "null"));
+            if (!isTrainee) {
+                change("""
+                        insert into cohort_instructor (cohort_id, account_id)
+                        select c.id, a.id from cohort c, account a where c.centre_id = '%s' and a.sign_in_name = '%s'"""
+                        .formatted(school, name));
+            }
+            return name;
+        }
+
+        /** An id of the demo school for each beginning of a path that takes one, what is more particular first. */
+        public Map<String, String> idsOfTheDemoSchool() {
+            String ofSchool = " where centre_id = (select centre_id from account where sign_in_name = 'oskar')";
+            String ofCohorts = " where cohort_id in (select id from cohort" + ofSchool + ")";
+            String ofTrainees = " where trainee_id in (select id from trainee" + ofCohorts + ")";
+            Map<String, String> rows = new LinkedHashMap<>();
+            rows.put("/api/assignments/", "assignment" + ofTrainees);
+            rows.put("/api/attempts/", "attempt" + ofTrainees);
+            rows.put("/api/benders/", "bender" + ofSchool);
+            rows.put("/api/cohorts/", "cohort" + ofSchool);
+            rows.put("/api/floor/", "cohort" + ofSchool);
+            rows.put("/api/givings/", "giving" + ofSchool);
+            rows.put("/api/groups/", "trainee_group" + ofCohorts);
+            rows.put("/api/jobs/of/", "assignment" + ofTrainees);
+            rows.put("/api/jobs/", "run_job" + ofSchool);
+            rows.put("/api/judging-presets/", "judging_preset" + ofSchool);
+            rows.put("/api/library/", "library_entry" + ofSchool);
+            rows.put("/api/people/", "account" + ofSchool);
+            rows.put("/api/shed/benders/", "bender" + ofSchool);
+            rows.put("/api/sign-offs/", "sign_off" + ofTrainees);
+            rows.put("/api/trainees/", "trainee" + ofCohorts);
+            Map<String, String> ids = new LinkedHashMap<>();
+            rows.forEach((path, row) -> first(row).ifPresent(id -> ids.put(path, id)));
+            return ids;
+        }
+
+        private Optional<String> first(String row) {
+            try (Connection connection = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
+                    PreparedStatement ask = connection.prepareStatement("select id from " + row + " limit 1");
+                    ResultSet found = ask.executeQuery()) {
+                return found.next() ? Optional.of(found.getString(1)) : Optional.empty();
+            } catch (SQLException e) {
+                throw new IllegalStateException(row, e);
+            }
         }
 
         /** Changes what no request can change, such as how long ago something was. */

@@ -31,8 +31,8 @@ public class Accounts {
         this.entities = entities;
     }
 
-    /** Whose name it is, and the hash of their password. */
-    record Credential(SignedIn who, String hash) {}
+    /** Whose name it is, and the hash of their password; null if it lets nobody in. */
+    record Credential(SignedIn who, @Nullable String hash) {}
 
     @Transactional(readOnly = true)
     @Nullable
@@ -41,7 +41,8 @@ public class Accounts {
                 .setParameter("name", signInName)
                 .getResultStream()
                 .findFirst()
-                .map(account -> new Credential(account.signedIn(), account.passwordHash()))
+                .map(account ->
+                        new Credential(account.signedIn(), account.isDisabled() ? null : account.passwordHash()))
                 .orElse(null);
     }
 
@@ -49,6 +50,17 @@ public class Accounts {
     @Transactional(readOnly = true)
     public LengthUnit unitOf(SignedIn who) {
         return entities.find(Account.class, who.accountId()).unit();
+    }
+
+    @Transactional(readOnly = true)
+    String signInNameOf(SignedIn who) {
+        return entities.find(Account.class, who.accountId()).signInName();
+    }
+
+    /** The trainee whose account it is; null for everybody else's. */
+    @Transactional(readOnly = true)
+    public @Nullable UUID traineeOf(SignedIn who) {
+        return entities.find(Account.class, who.accountId()).traineeId();
     }
 
     @Transactional

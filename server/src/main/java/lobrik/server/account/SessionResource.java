@@ -5,23 +5,19 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import java.time.Duration;
-import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import lobrik.measure.LengthUnit;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.NeedsNoAccount;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseCookie;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
-import org.springframework.security.core.authority.SimpleGrantedAuthority;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextHolder;
-import org.springframework.security.web.context.SecurityContextRepository;
-import org.springframework.security.web.csrf.CsrfTokenRepository;
 import org.springframework.web.bind.annotation.CookieValue;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,8 +34,8 @@ class SessionResource {
 
     record Credentials(@Nullable String name, @Nullable String password) {}
 
-    /** Whoever is signed in. */
-    record Me(UUID accountId, String fullName, Role role, LengthUnit unit) {}
+    /** Whoever is signed in, and what they may do. */
+    record Me(UUID accountId, String fullName, Role role, Set<Right> rights, LengthUnit unit) {}
 
     record Preferences(@Nullable LengthUnit unit) {}
 
@@ -53,24 +49,15 @@ class SessionResource {
     private final KnownDevices devices;
     private final Sessions sessions;
     private final Audit audit;
-    private final SecurityContextRepository contexts;
-    private final CsrfTokenRepository tokens;
+    private final Door door;
 
-    SessionResource(
-            Accounts accounts,
-            SignIn signIn,
-            KnownDevices devices,
-            Sessions sessions,
-            Audit audit,
-            SecurityContextRepository contexts,
-            CsrfTokenRepository tokens) {
+    SessionResource(Accounts accounts, SignIn signIn, KnownDevices devices, Sessions sessions, Audit audit, Door door) {
         this.accounts = accounts;
         this.signIn = signIn;
         this.devices = devices;
         this.sessions = sessions;
         this.audit = audit;
-        this.contexts = contexts;
-        this.tokens = tokens;
+        this.door = door;
     }
 
     @Operation(
@@ -78,6 +65,7 @@ class SessionResource {
             description =
                     "After some wrong tries with a name, or from an address, each next one has to wait longer, half "
                             + "a minute at most. A device from which somebody signed in before does not wait for strangers.")
+    @NeedsNoAccount
     @PostMapping("/api/session")
     Me signIn(
             @RequestBody Credentials credentials,
@@ -88,15 +76,7 @@ class SessionResource {
             throw TurnedDown.unauthorised("Give a name and a password");
         }
         SignedIn who = signIn.verify(credentials.name(), credentials.password(), request.getRemoteAddr(), device);
-        // A session from before signing in may be known to somebody else, and so may its token.
-        endSession(request, response);
-        SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(
-                who,
-                null,
-                List.of(new SimpleGrantedAuthority("ROLE_" + who.role().name()))));
-        SecurityContextHolder.setContext(context);
-        contexts.saveContext(context, request, response);
+        door.enter(who, request, response);
         rememberDevice(who, device, request, response);
         return me(who);
     }
@@ -118,12 +98,18 @@ class SessionResource {
     }
 
     @Operation(summary = "Who is signed in")
+    @Needs(Right.OWN_ACCOUNT)
     @GetMapping("/api/me")
     Me me(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return new Me(who.accountId(), who.fullName(), who.role(), accounts.unitOf(who));
+        return me(who, accounts.unitOf(who));
+    }
+
+    static Me me(SignedIn who, LengthUnit unit) {
+        return new Me(who.accountId(), who.fullName(), who.role(), Permissions.of(who.role()), unit);
     }
 
     @Operation(summary = "Choose inches or millimetres")
+    @Needs(Right.OWN_ACCOUNT)
     @PutMapping("/api/me/preferences")
     Me prefer(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody Preferences preferences) {
         if (preferences.unit() == null) {
@@ -134,6 +120,7 @@ class SessionResource {
     }
 
     @Operation(summary = "Sign out")
+    @Needs(Right.OWN_ACCOUNT)
     @DeleteMapping("/api/session")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(
@@ -144,6 +131,7 @@ class SessionResource {
     }
 
     @Operation(summary = "Sign out on every device, at once")
+    @Needs(Right.OWN_ACCOUNT)
     @DeleteMapping("/api/sessions")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOutEverywhere(
@@ -151,21 +139,11 @@ class SessionResource {
             @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response) {
         leave(who, "every device", request, response);
-        sessions.endAllOf(who.accountId());
-    }
-
-    /** The session is over, and what was good for it against forgery is good no longer. */
-    private void endSession(HttpServletRequest request, HttpServletResponse response) {
-        HttpSession session = request.getSession(false);
-        if (session != null) {
-            sessions.end(session);
-        }
-        tokens.saveToken(tokens.generateToken(request), request, response);
+        sessions.endAllOf(who);
     }
 
     private void leave(SignedIn who, String about, HttpServletRequest request, HttpServletResponse response) {
-        endSession(request, response);
-        SecurityContextHolder.clearContext();
-        audit.note(Audit.What.SIGNED_OUT, who.accountId(), about, request.getRemoteAddr());
+        door.leave(request, response);
+        audit.note(Audit.What.SIGNED_OUT, who.centreId(), who.accountId(), about, request.getRemoteAddr());
     }
 }

@@ -1,14 +1,25 @@
 package lobrik.server.account;
 
 import jakarta.servlet.http.HttpSession;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.time.Instant;
+import java.util.Comparator;
+import java.util.HexFormat;
+import java.util.List;
+import java.util.Map;
 import java.util.Set;
-import java.util.UUID;
+import lobrik.server.platform.TurnedDown;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
-/** Ends sessions, and tells so whatever still goes on in their name. */
+/** The sessions of accounts; ends them, and tells so whatever still goes on in their name. */
 @Service
 public class Sessions {
 
@@ -20,6 +31,21 @@ public class Sessions {
         }
     }
 
+    /**
+     * Somewhere that somebody is signed in.
+     *
+     * @param id names it, and lets nobody in
+     * @param device what the browser says of itself
+     * @param address from where they signed in
+     * @param thisOne whether it is the one that asks
+     */
+    public record Place(String id, String device, String address, Instant since, Instant seenAt, boolean thisOne) {}
+
+    private static final String DEVICE = "lobrik.device";
+    private static final String ADDRESS = "lobrik.address";
+    private static final int LONGEST_DEVICE = 300;
+    private static final int ID_BYTES = 12;
+
     private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final ApplicationEventPublisher events;
 
@@ -28,16 +54,90 @@ public class Sessions {
         this.events = events;
     }
 
+    /** Notes where a session was begun. */
+    static void describe(HttpSession session, @Nullable String device, String address) {
+        String said = device == null ? "" : device;
+        session.setAttribute(DEVICE, said.length() > LONGEST_DEVICE ? said.substring(0, LONGEST_DEVICE) : said);
+        session.setAttribute(ADDRESS, address);
+    }
+
+    /** Where an account is signed in, the last used first. */
+    List<Place> of(SignedIn account, @Nullable String asking) {
+        return found(account).entrySet().stream()
+                .filter(each -> !each.getValue().isExpired())
+                .map(each -> place(each.getKey(), each.getValue(), asking))
+                .sorted(Comparator.comparing(Place::seenAt).reversed())
+                .toList();
+    }
+
+    private static Place place(String id, Session session, @Nullable String asking) {
+        String device = session.getAttribute(DEVICE);
+        String address = session.getAttribute(ADDRESS);
+        return new Place(
+                named(id),
+                device == null ? "" : device,
+                address == null ? "" : address,
+                session.getCreationTime(),
+                session.getLastAccessedTime(),
+                id.equals(asking));
+    }
+
+    private Map<String, ? extends Session> found(SignedIn account) {
+        return sessions.findByPrincipalName(account.getName());
+    }
+
     void end(HttpSession session) {
         String id = session.getId();
         session.invalidate();
         events.publishEvent(new Ended(Set.of(id)));
     }
 
-    /** Ends all sessions of an account, on every device: when it is asked to, or may no longer do what it could. */
-    public void endAllOf(UUID accountId) {
-        Set<String> ids = sessions.findByPrincipalName(accountId.toString()).keySet();
+    /**
+     * Ends one session of an account.
+     *
+     * @throws TurnedDown if it has none of this name
+     */
+    void end(SignedIn account, String name) {
+        String id = found(account).keySet().stream()
+                .filter(each -> named(each).equals(name))
+                .findFirst()
+                .orElseThrow(() -> TurnedDown.notFound("session"));
+        endAll(Set.of(id));
+    }
+
+    /** Ends all sessions of an account, on every device. */
+    void endAllOf(SignedIn account) {
+        endAll(Set.copyOf(found(account).keySet()));
+    }
+
+    /**
+     * Ends what goes on in the name of an account that may no longer do what it could, once that is on disk: its sessions are not
+     * found any more from then on, whoever asks.
+     *
+     * @param before as it was signed in
+     */
+    void rightsChanged(SignedIn before) {
+        Set<String> ids = Set.copyOf(found(before).keySet());
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                endAll(ids);
+            }
+        });
+    }
+
+    private void endAll(Set<String> ids) {
         ids.forEach(sessions::deleteById);
         events.publishEvent(new Ended(ids));
+    }
+
+    /** The id of a session is the key to it, and is told to nobody. */
+    private static String named(String id) {
+        try {
+            byte[] hash = MessageDigest.getInstance("SHA-256").digest(id.getBytes(StandardCharsets.UTF_8));
+            return HexFormat.of().formatHex(hash, 0, ID_BYTES);
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException(impossible);
+        }
     }
 }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Waiting;
 import org.jspecify.annotations.Nullable;
@@ -53,6 +54,27 @@ class SignIn {
     }
 
     /**
+     * The hash of a password that somebody chooses.
+     *
+     * @throws TurnedDown if too many passwords are being worked out
+     */
+    String hash(String password) {
+        return inTurn(() -> String.valueOf(passwords.encode(password)));
+    }
+
+    /** Whether this is the password of whoever is signed in; tries are counted as when signing in. */
+    boolean isPasswordOf(SignedIn who, String password) {
+        String name = accounts.signInNameOf(who);
+        // By the account itself: what strangers try with the name does not hold its holder up.
+        holdUpUnless(byDevice.begin(name), byDevice.pause(name), name, "");
+        if (!matches(password, accounts.credential(name))) {
+            return false;
+        }
+        byDevice.forgive(name);
+        return true;
+    }
+
+    /**
      * Who has this name and password.
      *
      * @param address of the device that asks
@@ -76,11 +98,16 @@ class SignIn {
             throw busy;
         }
         if (!right || credential == null) {
-            audit.note(Audit.What.SIGN_IN_FAILED, null, name, address);
+            audit.note(Audit.What.SIGN_IN_FAILED, centreOf(credential), null, name, address);
             throw wrong();
         }
         forgive(name, address, owner);
-        audit.note(Audit.What.SIGNED_IN, credential.who().accountId(), name, address);
+        audit.note(
+                Audit.What.SIGNED_IN,
+                credential.who().centreId(),
+                credential.who().accountId(),
+                name,
+                address);
         return credential.who();
     }
 
@@ -101,7 +128,7 @@ class SignIn {
         long seconds = pause.toSeconds() + 1;
         // Once for each pause, however often somebody tries meanwhile.
         if (noted.begin(name + " " + address)) {
-            audit.note(Audit.What.SIGN_IN_HELD_UP, null, name, address);
+            audit.note(Audit.What.SIGN_IN_HELD_UP, null, null, name, address);
         }
         throw TurnedDown.tooOften(
                 "Too many wrong tries; wait " + seconds + (seconds == 1 ? " second" : " seconds") + " and try again");
@@ -126,6 +153,12 @@ class SignIn {
     }
 
     private boolean matches(String password, Accounts.@Nullable Credential credential) {
+        String hash = credential == null ? null : credential.hash();
+        // Whoever is not let in any more finds that out as slowly as anybody who mistypes.
+        return inTurn(() -> passwords.matches(password, hash == null ? nobodysHash : hash)) && hash != null;
+    }
+
+    private <T> T inTurn(Supplier<T> work) {
         if (waiting.incrementAndGet() > MOST_WAITING) {
             waiting.decrementAndGet();
             throw busy();
@@ -135,13 +168,17 @@ class SignIn {
                 throw busy();
             }
             try {
-                return passwords.matches(password, credential == null ? nobodysHash : credential.hash());
+                return work.get();
             } finally {
                 working.release();
             }
         } finally {
             waiting.decrementAndGet();
         }
+    }
+
+    private static @Nullable UUID centreOf(Accounts.@Nullable Credential credential) {
+        return credential == null ? null : credential.who().centreId();
     }
 
     private static TurnedDown wrong() {

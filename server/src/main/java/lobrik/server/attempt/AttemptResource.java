@@ -6,6 +6,8 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -45,6 +47,7 @@ class AttemptResource {
     }
 
     @Operation(summary = "Open an attempt at what a trainee is on, or go on with the one that is not complete")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}")
     AttemptView open(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -60,6 +63,7 @@ class AttemptResource {
             summary =
                     "Take an exercise off the list of what its trainee has in hand, as long as nothing of it is measured",
             description = "Its sheet still opens it; whoever goes on with it has it in hand again.")
+    @Needs(Right.TEACH)
     @DeleteMapping("/api/assignments/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void takeOff(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
@@ -67,6 +71,7 @@ class AttemptResource {
     }
 
     @Operation(summary = "An attempt with its readings and its verdict")
+    @Needs(Right.READ)
     @GetMapping("/api/attempts/{id}")
     AttemptView get(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return views.of(who, attempts.get(who, id));
@@ -77,6 +82,7 @@ class AttemptResource {
             description =
                     "For each exercise that a trainee of a cohort has in hand the attempt that is going on, or a blank one that "
                             + "can be opened under its id later.")
+    @Needs(Right.READ)
     @GetMapping("/api/cohorts/{id}/kit")
     List<AttemptView> kit(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return inHand.kit(who, id).stream()
@@ -85,6 +91,7 @@ class AttemptResource {
     }
 
     @Operation(summary = "Note where the trainee is with it, under a key made by the client")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}/steps/{key}")
     AttemptChange step(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -98,6 +105,7 @@ class AttemptResource {
     }
 
     @Operation(summary = "Verify it, which locks it, or open it again with a reason; under a key made by the client")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}/seals/{key}")
     AttemptChange seal(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -32,9 +32,11 @@ public class Keeping {
     private final Attempts attempts;
     private final Live live;
     private final FollowUps followUps;
+    private final RecordAudit audit;
     private final Clock clock;
 
-    Keeping(EntityManager entities, Attempts attempts, Live live, FollowUps followUps, Clock clock) {
+    Keeping(EntityManager entities, Attempts attempts, Live live, FollowUps followUps, RecordAudit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.attempts = attempts;
         this.live = live;
@@ -67,7 +69,9 @@ public class Keeping {
                 before.ledger().readings().stream()
                         .filter(known -> known.feature().equals(row.feature())));
         entities.persist(row);
-        return after(before, before.ledger().with(row));
+        Written written = after(before, before.ledger().with(row));
+        audit.corrected(who, before, row);
+        return written;
     }
 
     /** Keeps a fact, as {@link #keepReading} keeps a reading. */
@@ -87,7 +91,9 @@ public class Keeping {
                         .filter(known ->
                                 known.kind().equals(row.kind()) && known.about().equals(row.about())));
         entities.persist(row);
-        return after(before, before.ledger().with(row));
+        Written written = after(before, before.ledger().with(row));
+        audit.corrected(who, before, row);
+        return written;
     }
 
     /** Keeps a photo that was made small already. */
@@ -152,7 +158,9 @@ public class Keeping {
         requireAnotherStands(ledger, recordId);
         SetAside aside = new SetAside(recordId, attemptId, who.accountId(), clock.instant(), reason);
         entities.persist(aside);
-        return after(before, ledger.with(aside));
+        Written written = after(before, ledger.with(aside));
+        audit.setAside(who, before, recordId, reason);
+        return written;
     }
 
     private static void requireAnotherStands(Ledger ledger, UUID recordId) {
@@ -203,7 +211,9 @@ public class Keeping {
         }
         Seal seal = new Seal(key, attemptId, sealed, who.accountId(), clock.instant(), reason);
         entities.persist(seal);
-        return after(before, before.ledger().with(seal));
+        Written written = after(before, before.ledger().with(seal));
+        audit.sealed(who, before, sealed, reason);
+        return written;
     }
 
     /** Notes where a trainee is with a piece, by an instructor. */

@@ -16,6 +16,8 @@ import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.photo.PhotoIntake;
 import lobrik.server.photo.Shrunk;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
@@ -57,6 +59,7 @@ class PhotoResource {
                                     @Content(
                                             mediaType = MediaType.ALL_VALUE,
                                             schema = @Schema(type = "string", format = "byte"))))
+    @Needs(Right.MEASURE)
     @PutMapping(path = "/api/attempts/{id}/photos/{key}", consumes = MediaType.ALL_VALUE)
     AttemptChange keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -87,6 +90,7 @@ class PhotoResource {
     }
 
     @Operation(summary = "A photo as it is kept")
+    @Needs(Right.READ)
     @GetMapping(path = "/api/attempts/{id}/photos/{photoId}", produces = MediaType.IMAGE_JPEG_VALUE)
     ResponseEntity<byte[]> photo(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -19,6 +19,8 @@ import lobrik.reading.ReadingText;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.ReadingRow.Correction;
 import lobrik.server.attempt.ReadingRow.Taken;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -86,6 +88,7 @@ class RecordResource {
     }
 
     @Operation(summary = "Keep a reading; one that somebody else took meanwhile is kept beside it")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}/readings/{key}")
     AttemptChange keepReading(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -100,6 +103,7 @@ class RecordResource {
     @Operation(
             summary =
                     "Keep a finding, a re-bend, a further stage, the floor, waste, time, the trainee's own figures, or a note")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}/facts/{key}")
     AttemptChange keepFact(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -129,6 +133,7 @@ class RecordResource {
     }
 
     @Operation(summary = "Say that a reading, a fact or a photo does not count; it stays on record")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/attempts/{id}/set-aside/{recordId}")
     AttemptChange setAside(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -16,6 +16,7 @@ import lobrik.server.attempt.AttemptView.CarriedName;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.platform.Guesses;
+import lobrik.server.platform.NeedsNoAccount;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.Judged;
 import lobrik.wire.ExplanationAnswer;
@@ -177,12 +178,14 @@ class BenchResource {
     }
 
     @Operation(summary = "The sheet with this code, for whoever holds it")
+    @NeedsNoAccount
     @GetMapping("/api/benches/{code}")
     BenchSheet sheet(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
         return asked(request, code, () -> benches.sheet(code));
     }
 
     @Operation(summary = "Say where one is with it: working out, bending, calling for checking, needing help")
+    @NeedsNoAccount
     @PutMapping("/api/benches/{code}/steps/{key}")
     BenchSheet step(
             @PathVariable String code,
@@ -197,6 +200,7 @@ class BenchResource {
     }
 
     @Operation(summary = "Give one's own figures for the marks, once")
+    @NeedsNoAccount
     @PutMapping("/api/benches/{code}/figures/{key}")
     BenchSheet figures(
             @PathVariable String code,
@@ -218,6 +222,7 @@ class BenchResource {
     }
 
     @Operation(summary = "Say what one found when looking the piece over; what is said last counts")
+    @NeedsNoAccount
     @PutMapping("/api/benches/{code}/looks/{key}")
     BenchSheet look(
             @PathVariable String code,
@@ -234,6 +239,7 @@ class BenchResource {
     @Operation(
             summary = "What to think of, for each figure that is asked",
             description = "Once the trainee's own figures are in; not where the piece is assessed.")
+    @NeedsNoAccount
     @GetMapping("/api/benches/{code}/hints")
     List<Hint> hints(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
         return asked(request, code, () -> benches.hints(code));
@@ -242,6 +248,7 @@ class BenchResource {
     @Operation(
             summary = "The right figures, how they are worked out, and the steps of bending",
             description = "Once the trainee's own figures are in; not where the piece is assessed.")
+    @NeedsNoAccount
     @GetMapping("/api/benches/{code}/answer")
     SheetAnswer answer(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
         return asked(request, code, () -> benches.answer(code));

@@ -3,6 +3,7 @@ package lobrik.server.calc;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
+import lobrik.server.platform.NeedsNoAccount;
 import lobrik.wire.AlongsideRequest;
 import lobrik.wire.CalcInterface;
 import lobrik.wire.CalibrationCall;
@@ -41,6 +42,7 @@ import org.springframework.web.bind.annotation.RestController;
 
 /** The calculation interface, served without an account. */
 @RestController
+@NeedsNoAccount
 @RequestMapping("/api/calc")
 @Tag(name = "calc", description = "Layout, simulation and score of a bend, without an account")
 final class CalcResource {

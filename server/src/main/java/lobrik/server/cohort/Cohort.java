@@ -51,6 +51,19 @@ public class Cohort {
         return name;
     }
 
+    /** The accounts of those who teach it or help with it. */
+    Set<UUID> staff() {
+        return Set.copyOf(instructors);
+    }
+
+    void staff(UUID accountId, boolean isStaff) {
+        if (isStaff) {
+            instructors.add(accountId);
+        } else {
+            instructors.remove(accountId);
+        }
+    }
+
     /** Its last day, where one is known; the keys of its trainees open nothing after it. */
     public @Nullable LocalDate endsOn() {
         return endsOn;

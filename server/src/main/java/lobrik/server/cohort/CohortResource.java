@@ -10,6 +10,8 @@ import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -55,6 +57,7 @@ class CohortResource {
     }
 
     @Operation(summary = "The cohorts one teaches, with their trainees")
+    @Needs(Right.READ)
     @GetMapping("/api/cohorts")
     List<CohortView> list(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         // A few questions for all of them: a lead sees hundreds.
@@ -69,6 +72,7 @@ class CohortResource {
     }
 
     @Operation(summary = "Start a cohort; repeating the request changes nothing")
+    @Needs(Right.TEACH)
     @PutMapping("/api/cohorts/{id}")
     CohortView start(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -89,6 +93,7 @@ class CohortResource {
     @Operation(
             summary = "Say which day is the cohort's last, or that none is known",
             description = "The keys to its trainees' own pages open nothing after it.")
+    @Needs(Right.TEACH)
     @PutMapping("/api/cohorts/{id}/end")
     CohortEnd endOn(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -99,6 +104,7 @@ class CohortResource {
     }
 
     @Operation(summary = "Make a group of trainees, or change it")
+    @Needs(Right.TEACH)
     @PutMapping("/api/groups/{id}")
     GroupView keepGroup(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -113,6 +119,7 @@ class CohortResource {
     }
 
     @Operation(summary = "Dissolve a group")
+    @Needs(Right.TEACH)
     @DeleteMapping("/api/groups/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void dissolve(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {

@@ -9,8 +9,11 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lobrik.server.account.Audit;
+import lobrik.server.account.Differences;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.Days;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
@@ -28,9 +31,11 @@ public class Cohorts {
 
     private final EntityManager entities;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
 
-    Cohorts(EntityManager entities, Turns turns, Clock clock) {
+    Cohorts(EntityManager entities, Turns turns, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.turns = turns;
         this.clock = clock;
@@ -52,7 +57,7 @@ public class Cohorts {
         return entities.createQuery("from Cohort c where c.id = :id and " + VISIBLE, Cohort.class)
                 .setParameter("id", id)
                 .setParameter("centre", who.centreId())
-                .setParameter("lead", who.isLead())
+                .setParameter("lead", who.may(Right.READ_EVERY_COHORT))
                 .setParameter("account", who.accountId())
                 .getResultStream()
                 .findFirst()
@@ -84,7 +89,7 @@ public class Cohorts {
     public <T> TypedQuery<T> asked(SignedIn who, String question, Class<T> answer) {
         return entities.createQuery(question.formatted(VISIBLE), answer)
                 .setParameter("centre", who.centreId())
-                .setParameter("lead", who.isLead())
+                .setParameter("lead", who.may(Right.READ_EVERY_COHORT))
                 .setParameter("account", who.accountId());
     }
 
@@ -101,7 +106,10 @@ public class Cohorts {
      */
     @Transactional
     public void show(SignedIn who, Centre.OnTheWall chosen) {
-        led(who, "chooses what the wall tells of people").show(chosen);
+        Centre centre = led(who, "chooses what the wall tells of people");
+        Centre.OnTheWall before = centre.onTheWall();
+        centre.show(chosen);
+        audit.changed(who, subject(centre), Differences.between(before, chosen), null);
     }
 
     /** Whether points of this school leave out what a bender is known to add by itself. */
@@ -117,7 +125,11 @@ public class Cohorts {
      */
     @Transactional
     public void leaveBenderOutOfPoints(SignedIn who, boolean leftOut) {
-        led(who, "decides whether points leave out what a bender adds").leaveBenderOutOfPoints(leftOut);
+        Centre centre = led(who, "decides whether points leave out what a bender adds");
+        boolean before = centre.leavesBenderOutOfPoints();
+        centre.leaveBenderOutOfPoints(leftOut);
+        audit.changed(
+                who, subject(centre), List.of(Audit.Change.of("points leave the bender out", before, leftOut)), null);
     }
 
     /** For how many days after its session the code on a sheet of this school opens something. */
@@ -133,7 +145,10 @@ public class Cohorts {
      */
     @Transactional
     public void keepSheetsFor(SignedIn who, int days) {
-        led(who, "decides how long the code on a sheet works").keepSheetsFor(days);
+        Centre centre = led(who, "decides how long the code on a sheet works");
+        int before = centre.sheetDays();
+        centre.keepSheetsFor(days);
+        audit.changed(who, subject(centre), List.of(Audit.Change.of("days that sheets work", before, days)), null);
     }
 
     /**
@@ -143,7 +158,10 @@ public class Cohorts {
      */
     @Transactional
     public void endOn(SignedIn who, UUID id, @Nullable LocalDate day) {
-        cohort(who, id).endOn(day);
+        Cohort cohort = cohort(who, id);
+        LocalDate before = cohort.endsOn();
+        cohort.endOn(day);
+        audit.changed(who, subject(cohort), List.of(Audit.Change.of("last day", before, day)), null);
     }
 
     /** Whether the last day of a cohort is over, for whoever was let in by other means than an account. */
@@ -154,10 +172,18 @@ public class Cohorts {
 
     /** The centre, for whoever leads it. */
     private Centre led(SignedIn who, String whatTheLeadDoes) {
-        if (!who.isLead()) {
+        if (!who.may(Right.LEAD)) {
             throw TurnedDown.forbidden("Only the centre lead " + whatTheLeadDoes);
         }
         return centre(who);
+    }
+
+    private static Audit.Subject subject(Centre centre) {
+        return new Audit.Subject(Audit.Kind.SCHOOL, centre.id(), centre.name());
+    }
+
+    private static Audit.Subject subject(Cohort cohort) {
+        return new Audit.Subject(Audit.Kind.COHORT, cohort.id(), cohort.name());
     }
 
     private Centre centre(SignedIn who) {
@@ -183,6 +209,12 @@ public class Cohorts {
         return entities.createQuery("select id from Centre order by createdAt, id", UUID.class)
                 .setMaxResults(1)
                 .getSingleResult();
+    }
+
+    /** A trainee, for themselves: whoever asks has made sure of that. */
+    @Transactional(readOnly = true)
+    public Trainee traineeThemselves(UUID id) {
+        return entities.find(Trainee.class, id);
     }
 
     /** What a cohort is called, for whoever was let in by other means than an account. */
@@ -236,6 +268,7 @@ public class Cohorts {
         for (String fullName : traineeNames) {
             entities.persist(new Trainee(UUID.randomUUID(), id, fullName, bench++));
         }
+        audit.added(who, subject(cohort), Audit.Change.of("trainees", null, traineeNames.size()));
         return cohort;
     }
 
@@ -253,7 +286,13 @@ public class Cohorts {
     @Transactional
     public void enrol(SignedIn who, UUID cohortId, String fullName, int bench, @Nullable String number) {
         turns.take(cohortId);
-        entities.persist(new Trainee(UUID.randomUUID(), cohort(who, cohortId).id(), fullName, bench, number));
+        Cohort cohort = cohort(who, cohortId);
+        Trainee trainee = new Trainee(UUID.randomUUID(), cohort.id(), fullName, bench, number);
+        entities.persist(trainee);
+        audit.added(
+                who,
+                new Audit.Subject(Audit.Kind.TRAINEE, trainee.id(), fullName),
+                new Audit.Change("cohort", null, cohort.name()));
     }
 
     /** The groups of a cohort, by name. */

@@ -9,6 +9,7 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.nio.charset.StandardCharsets;
 import java.util.Locale;
 import lobrik.server.calc.Calculations;
+import lobrik.server.platform.NeedsNoAccount;
 import lobrik.server.platform.TurnedDown;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.Question;
@@ -63,6 +64,7 @@ final class DrawingResource {
                     @Content(
                             mediaType = "application/octet-stream",
                             schema = @Schema(type = "string", format = "binary")))
+    @NeedsNoAccount
     @PostMapping("/api/calc/drawing")
     ResponseEntity<byte[]> drawing(@RequestBody DrawingRequest request) {
         if (request.definition() == null || request.view() == null || request.format() == null) {

@@ -8,6 +8,8 @@ import java.util.Map;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
 import lobrik.server.exercise.ExerciseInput.ToleranceInput;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.JudgingPresets;
 import lobrik.server.shed.ToleranceFigures;
@@ -39,6 +41,7 @@ class ForesightResource {
     }
 
     @Operation(summary = "Where the right piece itself misses what is asked, and what could be changed; keeps nothing")
+    @Needs(Right.READ)
     @PostMapping("/api/library/foresight")
     ForesightView foresight(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody ForesightRequest request) {

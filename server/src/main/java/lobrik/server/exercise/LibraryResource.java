@@ -13,6 +13,8 @@ import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.calc.Calculations;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -96,6 +98,7 @@ class LibraryResource {
             description =
                     "`find` takes words that stand in the title, a tag, or the name of bend, conduit or bender; with"
                             + " `retired` also what was put away. The next page begins `after` the last entry of the one before.")
+    @Needs(Right.READ)
     @GetMapping("/api/library")
     ShelfView shelf(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -114,6 +117,7 @@ class LibraryResource {
     }
 
     @Operation(summary = "An exercise with its versions, the newest first")
+    @Needs(Right.READ)
     @GetMapping("/api/library/{id}")
     EntryDetail entry(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         List<Exercise> versions = library.versions(who, id);
@@ -141,6 +145,7 @@ class LibraryResource {
     @Operation(
             summary = "Save an exercise; every change is a new version",
             description = "What somebody else made is changed by them and the lead alone.")
+    @Needs(Right.TEACH)
     @PutMapping("/api/library/{id}")
     EntryView save(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -155,6 +160,7 @@ class LibraryResource {
             new ExerciseInput(null, null, null, null, null, null, null, null, null, null, null);
 
     @Operation(summary = "Put an exercise away, or back on the shelf")
+    @Needs(Right.TEACH)
     @PutMapping("/api/library/{id}/retirement")
     EntryView retire(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -167,6 +173,7 @@ class LibraryResource {
     @Operation(
             summary = "Exercises as a file: those named, or all that are found",
             description = "What is looked for is said as for the library itself.")
+    @Needs(Right.READ)
     @GetMapping("/api/library/file")
     ResponseEntity<ExerciseFile.Document> export(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -184,6 +191,7 @@ class LibraryResource {
     }
 
     @Operation(summary = "Add the exercises of a file, all of them or none; the body is the file")
+    @Needs(Right.TEACH)
     @PostMapping("/api/library/file")
     Imported read(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -30,6 +30,8 @@ import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Assignments;
 import lobrik.server.giving.Giving;
 import lobrik.server.live.Live;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -150,6 +152,7 @@ class FloorResource {
     }
 
     @Operation(summary = "The floor of a cohort")
+    @Needs(Right.READ)
     @GetMapping("/api/floor/{cohortId}")
     FloorView floor(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID cohortId) {
         Cohort cohort = cohorts.cohort(who, cohortId);
@@ -169,6 +172,7 @@ class FloorResource {
     @Operation(
             summary = "Some benches of the floor, for whoever was told that something changed there",
             description = "With `kit` also what a tablet takes along of them. Who is not in the cohort is left out.")
+    @Needs(Right.READ)
     @GetMapping("/api/floor/{cohortId}/benches")
     BenchesView benches(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -205,6 +209,7 @@ class FloorResource {
     @Operation(
             summary = "Choose what the monitor on the wall tells of people",
             description = "For the lead of the school.")
+    @Needs(Right.LEAD)
     @PutMapping("/api/wall")
     Centre.OnTheWall wall(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody WallChoice choice) {

@@ -6,6 +6,8 @@ import io.swagger.v3.oas.annotations.tags.Tag;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -34,12 +36,14 @@ class GaugeResource {
     }
 
     @Operation(summary = "The gauges of the shed, as they are right now")
+    @Needs(Right.READ)
     @GetMapping("/api/gauges")
     List<GaugeView> all(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestParam UUID screen) {
         return gauges.all(who, screen);
     }
 
     @Operation(summary = "Claim a gauge for a screen")
+    @Needs(Right.MEASURE)
     @PutMapping("/api/gauges/{id}/claim")
     GaugeView claim(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -52,6 +56,7 @@ class GaugeResource {
     }
 
     @Operation(summary = "Give a gauge back")
+    @Needs(Right.MEASURE)
     @DeleteMapping("/api/gauges/{id}/claim")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void release(

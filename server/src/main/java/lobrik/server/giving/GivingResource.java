@@ -18,6 +18,8 @@ import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.exercise.ExerciseInput.ToleranceInput;
 import lobrik.server.exercise.ForesightView;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.MethodShare;
 import lobrik.verdict.Tolerances;
@@ -128,6 +130,7 @@ class GivingResource {
     }
 
     @Operation(summary = "What each of some trainees would be given, and the conduit that it takes; keeps nothing")
+    @Needs(Right.TEACH)
     @PostMapping("/api/givings/preview")
     Preview preview(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody PreviewRequest request) {
@@ -147,6 +150,7 @@ class GivingResource {
     }
 
     @Operation(summary = "Save an exercise and give it out; repeating the request changes nothing")
+    @Needs(Right.TEACH)
     @PutMapping("/api/givings/{id}")
     GivenView give(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -175,6 +179,7 @@ class GivingResource {
     @Operation(
             summary = "What was given out last, the newest first, 30 at once",
             description = "With the id of the last of a page as `before`, those that were given out before it.")
+    @Needs(Right.READ)
     @GetMapping("/api/givings")
     List<GivenView> recent(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -183,6 +188,7 @@ class GivingResource {
     }
 
     @Operation(summary = "What was given out under an id")
+    @Needs(Right.READ)
     @GetMapping("/api/givings/{id}")
     GivenView given(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return view(givings.given(who, id));
@@ -191,6 +197,7 @@ class GivingResource {
     @Operation(
             summary = "Take back what was given out, as long as nothing of it was measured",
             description = "Answers with what is still given out, the newest first.")
+    @Needs(Right.TEACH)
     @DeleteMapping("/api/givings/{id}")
     List<GivenView> takeBack(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         givings.takeBack(who, id);
@@ -198,21 +205,24 @@ class GivingResource {
     }
 
     @Operation(summary = "Whose sheet has this code")
+    @Needs(Right.READ)
     @GetMapping("/api/sheets/{code}")
     SheetView sheet(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable String code) {
         return view(givings.sheet(who, code));
     }
 
     @Operation(summary = "For how many days after its session the code on a sheet works")
+    @Needs(Right.READ)
     @GetMapping("/api/sheet-codes")
     SheetCodes sheetCodes(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return new SheetCodes(cohorts.sheetDays(who), who.isLead());
+        return new SheetCodes(cohorts.sheetDays(who), who.may(Right.LEAD));
     }
 
     @Operation(
             summary = "Choose for how many days after its session the code on a sheet works",
             description =
                     "For the lead of the school. A session is the last day on which it was given, due or worked at.")
+    @Needs(Right.LEAD)
     @PutMapping("/api/sheet-codes")
     SheetCodes keepSheetsFor(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody SheetCodesToKeep chosen) {

@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
+import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -73,6 +74,7 @@ public class Givings {
     private final Dealing dealing;
     private final Turns turns;
     private final Live live;
+    private final Audit audit;
     private final Clock clock;
     private final RandomGenerator codes;
 
@@ -83,8 +85,10 @@ public class Givings {
             Dealing dealing,
             Turns turns,
             Live live,
+            Audit audit,
             Clock clock,
             RandomGenerator codes) {
+        this.audit = audit;
         this.entities = entities;
         this.cohorts = cohorts;
         this.library = library;
@@ -170,6 +174,8 @@ public class Givings {
         }
         entities.persist(new TakenBack(id, who.accountId(), clock.instant()));
         all.forEach(trainee -> live.changed(trainee.cohortId(), trainee.id(), null));
+        audit.ended(
+                who, new Audit.Subject(Audit.Kind.GIVING, id, given.exercise().title()), null);
     }
 
     /** By name whom the one who asks may see, and nobody else: it may have been given to other cohorts as well. */

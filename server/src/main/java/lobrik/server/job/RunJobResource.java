@@ -13,6 +13,8 @@ import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.job.JobView.JobListed;
 import lobrik.server.job.JobView.JobOfPiece;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.sheet.Paper;
 import org.jspecify.annotations.Nullable;
@@ -68,14 +70,16 @@ class RunJobResource {
     }
 
     @Operation(summary = "What the school cuts and fastens its runs by, and what it has left over")
+    @Needs(Right.READ)
     @GetMapping("/api/run-rules")
     RunRulesView rules(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return new RunRulesView(rules.of(who), who.isLead());
+        return new RunRulesView(rules.of(who), who.may(Right.LEAD));
     }
 
     @Operation(
             summary = "Keep what the school cuts and fastens its runs by",
             description = "For the lead of the school; what is left over, for everybody who teaches.")
+    @Needs(Right.TEACH)
     @PutMapping("/api/run-rules")
     RunRulesView keepRules(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody JobRules kept) {
@@ -87,6 +91,7 @@ class RunJobResource {
             summary = "Give a run out piece by piece; repeating the request changes nothing",
             description =
                     "The whole run is saved in the library, and each piece that has a ninety is given as an exercise of its own.")
+    @Needs(Right.TEACH)
     @PutMapping("/api/jobs/{id}")
     JobView give(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -110,18 +115,21 @@ class RunJobResource {
     }
 
     @Operation(summary = "A run that was given out piece by piece, and what was made of it")
+    @Needs(Right.READ)
     @GetMapping("/api/jobs/{id}")
     JobView job(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return views.of(who, jobs.standing(who, id));
     }
 
     @Operation(summary = "The job that a piece was given out with, by its assignment")
+    @Needs(Right.READ)
     @GetMapping("/api/jobs/of/{assignmentId}")
     JobOfPiece of(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID assignmentId) {
         return new JobOfPiece(jobs.ofAssignment(who, assignmentId).orElse(null));
     }
 
     @Operation(summary = "The page of a whole job: its pieces, the cut list, and what is needed besides")
+    @Needs(Right.READ)
     @GetMapping("/api/jobs/{id}/page.pdf")
     ResponseEntity<byte[]> page(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -134,6 +142,7 @@ class RunJobResource {
     }
 
     @Operation(summary = "The last 30 runs that were given out piece by piece, the newest first")
+    @Needs(Right.READ)
     @GetMapping("/api/jobs")
     List<JobListed> recent(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         return jobs.recent(who).stream()

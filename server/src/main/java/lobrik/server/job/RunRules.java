@@ -3,7 +3,10 @@ package lobrik.server.job;
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
 import java.util.UUID;
+import lobrik.server.account.Audit;
+import lobrik.server.account.Differences;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,9 +16,11 @@ import org.springframework.transaction.annotation.Transactional;
 class RunRules {
 
     private final EntityManager entities;
+    private final Audit audit;
     private final Clock clock;
 
-    RunRules(EntityManager entities, Clock clock) {
+    RunRules(EntityManager entities, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.clock = clock;
     }
@@ -43,9 +48,15 @@ class RunRules {
     @Transactional
     void keep(SignedIn who, JobRules rules) {
         rules.requireInRange();
-        if (!who.isLead() && !rules.withoutLeftOvers().equals(of(who).withoutLeftOvers())) {
+        if (!who.may(Right.LEAD) && !rules.withoutLeftOvers().equals(of(who).withoutLeftOvers())) {
             throw TurnedDown.forbidden("Whoever leads the school decides how its runs are cut and fastened");
         }
+        JobRules before = of(who);
         entities.persist(new RunRulesRow(UUID.randomUUID(), who.centreId(), rules, who.accountId(), clock.instant()));
+        audit.changed(
+                who,
+                new Audit.Subject(Audit.Kind.RUN_RULES, who.centreId(), "sawing, couplings and straps"),
+                Differences.between(before, rules),
+                null);
     }
 }

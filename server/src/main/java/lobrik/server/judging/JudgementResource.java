@@ -8,6 +8,8 @@ import java.util.UUID;
 import lobrik.assessment.Assessment;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Measured;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.shed.JudgingPresets;
 import lobrik.server.shed.ToleranceFigures;
@@ -32,6 +34,7 @@ class JudgementResource {
     @Operation(
             summary = "How good a piece is, why, where its deviations came from and what to do about it",
             description = "Also of a piece that is not measured to the end: as far as its readings go.")
+    @Needs(Right.READ)
     @GetMapping("/api/attempts/{id}/judgement")
     Judgement judgement(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return judging.judge(who, id).judgement();
@@ -40,6 +43,7 @@ class JudgementResource {
     @Operation(
             summary = "What it would have been under each set of tolerances that the centre judges by",
             description = "A comparison only: the verdict itself stays as it was judged.")
+    @Needs(Right.READ)
     @GetMapping("/api/attempts/{id}/comparison")
     List<MarksheetView> comparison(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {

@@ -7,6 +7,8 @@ import jakarta.servlet.http.HttpSession;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,6 +35,7 @@ class LiveResource {
                     "`hello` when the stream is open; `changed`, at most twice a second, with the cohort, the trainees whose benches "
                             + "changed (null for anybody's) and the attempts that other windows wrote at; and `gauge` with what a "
                             + "gauge shows that this screen has claimed.")
+    @Needs(Right.READ)
     @GetMapping(path = "/api/live", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

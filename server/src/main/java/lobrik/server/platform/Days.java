@@ -15,6 +15,11 @@ public final class Days {
         return LocalDate.ofInstant(at, ZoneId.systemDefault());
     }
 
+    /** When a day begins. */
+    public static Instant begin(LocalDate day) {
+        return day.atStartOfDay(ZoneId.systemDefault()).toInstant();
+    }
+
     public static LocalDate today(Clock clock) {
         return of(clock.instant());
     }

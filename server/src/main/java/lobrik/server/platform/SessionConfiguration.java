@@ -31,13 +31,28 @@ class SessionConfiguration {
         return new TransactionTemplate(manager);
     }
 
+    /**
+     * A session is found for as long as whoever it is of may do what they could when it was begun, and may sign in at all: asked
+     * with the session itself, so that a right that is taken away is gone with the next request, on every server.
+     */
+    private static final String SESSION = """
+            select s.primary_id, s.session_id, s.creation_time, s.last_access_time, s.max_inactive_interval,
+              sa.attribute_name, sa.attribute_bytes
+            from %TABLE_NAME% s left join %TABLE_NAME%_attributes sa on s.primary_id = sa.session_primary_id
+            where s.session_id = ? and (s.principal_name is null
+              or exists (select 1 from account a where a.session_name = s.principal_name and a.disabled_at is null))""";
+
     /** Around the store that the framework makes. */
     @Bean
     static BeanPostProcessor quietSessions() {
         return new BeanPostProcessor() {
             @Override
             public Object postProcessAfterInitialization(Object bean, String name) {
-                return bean instanceof JdbcIndexedSessionRepository store ? new QuietSessions<>(store) : bean;
+                if (bean instanceof JdbcIndexedSessionRepository store) {
+                    store.setGetSessionQuery(SESSION);
+                    return new QuietSessions<>(store);
+                }
+                return bean;
             }
         };
     }

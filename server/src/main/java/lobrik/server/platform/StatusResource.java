@@ -31,6 +31,7 @@ class StatusResource {
     }
 
     @Operation(summary = "How the server stands, for people and screens; always answered")
+    @NeedsNoAccount
     @GetMapping("/api/status")
     Status status() {
         boolean started = availability.getReadinessState() == ReadinessState.ACCEPTING_TRAFFIC;
@@ -39,6 +40,7 @@ class StatusResource {
     }
 
     @Operation(summary = "The same for programs that watch over it: 200 if it is ready, else 503")
+    @NeedsNoAccount
     @GetMapping("/api/health")
     ResponseEntity<Status> health() {
         Status status = status();

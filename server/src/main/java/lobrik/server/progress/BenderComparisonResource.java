@@ -10,6 +10,8 @@ import lobrik.progress.Interval;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.DeviationKind;
 import lobrik.wire.Numbers;
@@ -68,6 +70,7 @@ class BenderComparisonResource {
     @Operation(
             summary = "The centre's benders compared by what comes out of them, whoever bends",
             description = "By the pieces of the last twelve weeks. Nobody is named.")
+    @Needs(Right.READ)
     @GetMapping("/api/benders/comparison")
     List<ComparisonView> comparison(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         return benders.compared(who.centreId()).stream()
@@ -100,6 +103,7 @@ class BenderComparisonResource {
     }
 
     @Operation(summary = "Whether points leave out what a bender is known to add")
+    @Needs(Right.READ)
     @GetMapping("/api/benders/points")
     PointsChoice points(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         return new PointsChoice(cohorts.leavesBenderOutOfPoints(who));
@@ -108,6 +112,7 @@ class BenderComparisonResource {
     @Operation(
             summary = "Choose whether points leave out what a bender is known to add",
             description = "For the lead of the school. Pieces that were begun before keep the points that they have.")
+    @Needs(Right.LEAD)
     @PutMapping("/api/benders/points")
     PointsChoice choose(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody PointsToChoose choice) {

@@ -5,8 +5,11 @@ import jakarta.persistence.TypedQuery;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import lobrik.progress.Curriculum;
+import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.springframework.stereotype.Service;
@@ -18,9 +21,11 @@ public class Curricula {
 
     private final EntityManager entities;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
 
-    Curricula(EntityManager entities, Turns turns, Clock clock) {
+    Curricula(EntityManager entities, Turns turns, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.turns = turns;
         this.clock = clock;
@@ -35,6 +40,10 @@ public class Curricula {
                 .findFirst()
                 .map(CurriculumRow::toCore)
                 .orElse(Curriculum.USUAL);
+    }
+
+    private static String inWords(Curriculum order) {
+        return order.steps().stream().map(step -> step.family().id()).collect(Collectors.joining(", "));
     }
 
     /** Every order that was ever written, the newest first. */
@@ -56,12 +65,18 @@ public class Curricula {
      */
     @Transactional
     void keep(SignedIn who, UUID id, Curriculum order) {
-        if (!who.isLead()) {
+        if (!who.may(Right.LEAD)) {
             throw TurnedDown.forbidden("Only the centre lead changes the order in which bends are learnt");
         }
         turns.take(who.centreId());
         if (entities.find(CurriculumRow.class, id) == null) {
+            Curriculum before = inForce(who.centreId());
             entities.persist(new CurriculumRow(id, who.centreId(), order, who.accountId(), clock.instant()));
+            audit.changed(
+                    who,
+                    new Audit.Subject(Audit.Kind.CURRICULUM, who.centreId(), "order of learning"),
+                    List.of(Audit.Change.of("order", inWords(before), inWords(order))),
+                    null);
         }
     }
 }

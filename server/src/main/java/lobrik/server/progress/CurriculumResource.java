@@ -11,6 +11,8 @@ import java.util.stream.Collectors;
 import lobrik.progress.Curriculum;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -52,6 +54,7 @@ class CurriculumResource {
     }
 
     @Operation(summary = "In which order bends are learnt, and what has to be steady before each")
+    @Needs(Right.READ)
     @GetMapping("/api/curriculum")
     CurriculumView curriculum(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<CurriculumRow> history = curricula.history(who.centreId());
@@ -67,10 +70,11 @@ class CurriculumResource {
                                 row.keptAt(),
                                 row.steps().size()))
                         .toList(),
-                who.isLead());
+                who.may(Right.LEAD));
     }
 
     @Operation(summary = "Write an order that counts from now on; for the lead of the school")
+    @Needs(Right.LEAD)
     @PutMapping("/api/curriculum/{id}")
     CurriculumView keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

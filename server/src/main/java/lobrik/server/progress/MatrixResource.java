@@ -7,6 +7,8 @@ import java.time.LocalDate;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,6 +31,7 @@ class MatrixResource {
     @Operation(
             summary = "Trainees by families of bends: where everybody stands, with their last pieces",
             description = "A filter picks the pieces that are shown; where somebody stands follows from all of them.")
+    @Needs(Right.READ)
     @GetMapping("/api/cohorts/{id}/matrix")
     MatrixView matrix(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

@@ -13,6 +13,9 @@ import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
 import lobrik.server.platform.Guesses;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.NeedsNoAccount;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -54,12 +57,14 @@ class ProgressResource {
     }
 
     @Operation(summary = "A trainee's progress: families of bends, habits, sign-offs, what comes next")
+    @Needs(Right.READ)
     @GetMapping("/api/trainees/{id}/progress")
     TraineeProgress ofTrainee(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return pages.of(who, id);
     }
 
     @Operation(summary = "Make a key to the trainee's own page; an older one opens nothing any more")
+    @Needs(Right.TEACH)
     @PutMapping("/api/trainees/{id}/keys/{key}")
     TraineeProgress makeKey(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -70,6 +75,7 @@ class ProgressResource {
     }
 
     @Operation(summary = "Take the key to the trainee's own page back")
+    @Needs(Right.TEACH)
     @DeleteMapping("/api/trainees/{id}/keys")
     TraineeProgress endKey(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         keys.end(who, id);
@@ -77,18 +83,28 @@ class ProgressResource {
     }
 
     @Operation(summary = "A trainee's own page, for whoever holds its key")
+    @NeedsNoAccount
     @GetMapping("/api/own/{code}")
     OwnView own(@PathVariable String code, @Parameter(hidden = true) HttpServletRequest request) {
         return guesses.ask(request.getRemoteAddr(), code, () -> pages.own(code));
     }
 
+    @Operation(summary = "One's own page, for a trainee who has an account")
+    @Needs(Right.OWN_PAGE)
+    @GetMapping("/api/me/page")
+    OwnView ownPage(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return pages.own(who);
+    }
+
     @Operation(summary = "What each of a cohort bends next, and why")
+    @Needs(Right.READ)
     @GetMapping("/api/cohorts/{id}/plan")
     PlanView plan(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return planning.plan(who, id);
     }
 
     @Operation(summary = "Give a plan out in one step; repeating the request changes nothing")
+    @Needs(Right.TEACH)
     @PutMapping("/api/cohorts/{id}/plans/{key}")
     PlanGiven give(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

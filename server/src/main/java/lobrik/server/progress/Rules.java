@@ -10,7 +10,10 @@ import java.util.TreeMap;
 import java.util.UUID;
 import lobrik.progress.Family;
 import lobrik.progress.SignOffRule;
+import lobrik.server.account.Audit;
+import lobrik.server.account.Differences;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
@@ -23,9 +26,11 @@ class Rules {
 
     private final EntityManager entities;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
 
-    Rules(EntityManager entities, Turns turns, Clock clock) {
+    Rules(EntityManager entities, Turns turns, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.turns = turns;
         this.clock = clock;
@@ -74,7 +79,7 @@ class Rules {
      */
     @Transactional
     public void keep(SignedIn who, UUID id, @Nullable String family, SignOffFigures figures) {
-        if (!who.isLead()) {
+        if (!who.may(Right.LEAD)) {
             throw TurnedDown.forbidden("Only the centre lead changes what is asked for a sign-off");
         }
         if (family != null && Family.withId(family).isEmpty()) {
@@ -83,13 +88,14 @@ class Rules {
         figures.toCore();
         turns.take(who.centreId());
         if (entities.find(SignOffRuleRow.class, id) == null) {
-            entities.persist(new SignOffRuleRow(
-                    id,
-                    who.centreId(),
-                    family == null ? SignOffRuleRow.ALL : family,
-                    figures,
-                    who.accountId(),
-                    clock.instant()));
+            String of = family == null ? SignOffRuleRow.ALL : family;
+            SignOffRuleRow before = written(who.centreId()).get(of);
+            entities.persist(new SignOffRuleRow(id, who.centreId(), of, figures, who.accountId(), clock.instant()));
+            audit.changed(
+                    who,
+                    new Audit.Subject(Audit.Kind.RULE, who.centreId(), "sign-off, " + of),
+                    Differences.between(before == null ? null : before.figures(), figures),
+                    null);
         }
     }
 }

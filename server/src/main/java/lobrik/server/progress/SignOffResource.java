@@ -14,6 +14,8 @@ import lobrik.progress.SignOffRule;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -63,6 +65,7 @@ class SignOffResource {
     }
 
     @Operation(summary = "Sign a trainee off in a family of bends, on the evidence as it is now")
+    @Needs(Right.SIGN)
     @PutMapping("/api/trainees/{id}/sign-offs/{key}")
     TraineeProgress sign(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -76,6 +79,7 @@ class SignOffResource {
     }
 
     @Operation(summary = "Withdraw a signature with a reason; both stay on record")
+    @Needs(Right.SIGN)
     @PutMapping("/api/sign-offs/{id}/withdrawal")
     TraineeProgress withdraw(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -86,6 +90,7 @@ class SignOffResource {
     }
 
     @Operation(summary = "What is asked before somebody is proposed for a sign-off")
+    @Needs(Right.READ)
     @GetMapping("/api/sign-off-rules")
     RulesView rules(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         Map<String, SignOffRuleRow> written = rules.written(who.centreId());
@@ -108,10 +113,11 @@ class SignOffResource {
                                 names.getOrDefault(row.keptBy(), ""),
                                 row.keptAt()))
                         .toList(),
-                who.isLead());
+                who.may(Right.LEAD));
     }
 
     @Operation(summary = "Write a rule that counts from now on; what was signed keeps its own")
+    @Needs(Right.LEAD)
     @PutMapping("/api/sign-off-rules/{id}")
     RulesView keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

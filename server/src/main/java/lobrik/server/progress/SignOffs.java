@@ -18,8 +18,10 @@ import java.util.stream.Collectors;
 import lobrik.progress.Family;
 import lobrik.progress.Outcome;
 import lobrik.progress.SignOffRule;
+import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.Trainee;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.wire.Numbers;
@@ -46,9 +48,18 @@ public class SignOffs {
     private final Outcomes outcomes;
     private final Rules rules;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
 
-    SignOffs(EntityManager entities, Cohorts cohorts, Outcomes outcomes, Rules rules, Turns turns, Clock clock) {
+    SignOffs(
+            EntityManager entities,
+            Cohorts cohorts,
+            Outcomes outcomes,
+            Rules rules,
+            Turns turns,
+            Audit audit,
+            Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.cohorts = cohorts;
         this.outcomes = outcomes;
@@ -126,7 +137,7 @@ public class SignOffs {
      */
     @Transactional
     public void sign(SignedIn who, UUID id, UUID traineeId, Family family, String remark) {
-        cohorts.trainee(who, traineeId);
+        Trainee trainee = cohorts.trainee(who, traineeId);
         turns.take(traineeId);
         SignOff same = entities.find(SignOff.class, id);
         if (same != null) {
@@ -148,6 +159,15 @@ public class SignOffs {
                             + ". You may sign all the same if you say why");
         }
         persist(who, id, traineeId, family, said, clock.instant(), found);
+        audit.changed(
+                who,
+                subject(trainee),
+                List.of(new Audit.Change(family.id(), null, found.check().isMet() ? "signed" : "signed, rule not met")),
+                said.isEmpty() ? null : said);
+    }
+
+    private static Audit.Subject subject(Trainee trainee) {
+        return new Audit.Subject(Audit.Kind.SIGNATURE, trainee.id(), trainee.fullName());
     }
 
     /** What somebody had to show up to a time, by the rule in force. */
@@ -236,7 +256,7 @@ public class SignOffs {
         if (signature == null) {
             throw TurnedDown.notFound("signature");
         }
-        cohorts.trainee(who, signature.traineeId());
+        Trainee trainee = cohorts.trainee(who, signature.traineeId());
         turns.take(signature.traineeId());
         String why = require(reason, "/reason");
         if (why.isEmpty()) {
@@ -244,6 +264,8 @@ public class SignOffs {
         }
         if (entities.find(SignOffWithdrawal.class, id) == null) {
             entities.persist(new SignOffWithdrawal(id, who.accountId(), who.fullName(), clock.instant(), why));
+            audit.changed(
+                    who, subject(trainee), List.of(new Audit.Change(signature.family(), "signed", "withdrawn")), why);
         }
         return signature.traineeId();
     }

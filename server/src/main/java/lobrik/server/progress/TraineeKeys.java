@@ -2,9 +2,11 @@ package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
 import java.time.Clock;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
@@ -24,10 +26,12 @@ class TraineeKeys {
     private final EntityManager entities;
     private final Cohorts cohorts;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
     private final RandomGenerator codes;
 
-    TraineeKeys(EntityManager entities, Cohorts cohorts, Turns turns, Clock clock, RandomGenerator codes) {
+    TraineeKeys(EntityManager entities, Cohorts cohorts, Turns turns, Audit audit, Clock clock, RandomGenerator codes) {
+        this.audit = audit;
         this.entities = entities;
         this.cohorts = cohorts;
         this.turns = turns;
@@ -51,7 +55,7 @@ class TraineeKeys {
     /** Makes a new key; the old one opens nothing any more. */
     @Transactional
     public void make(SignedIn who, UUID traineeId, UUID id) {
-        cohorts.trainee(who, traineeId);
+        Trainee trainee = cohorts.trainee(who, traineeId);
         turns.take(traineeId);
         if (entities.find(TraineeKey.class, id) != null) {
             return;
@@ -59,14 +63,22 @@ class TraineeKeys {
         current(traineeId).ifPresent(key -> key.end(clock.instant()));
         entities.flush();
         entities.persist(new TraineeKey(id, traineeId, SheetCode.next(codes), who.accountId(), clock.instant()));
+        audit.changed(who, subject(trainee), List.of(new Audit.Change("key", null, "made")), null);
     }
 
     /** Ends the key. */
     @Transactional
     public void end(SignedIn who, UUID traineeId) {
-        cohorts.trainee(who, traineeId);
+        Trainee trainee = cohorts.trainee(who, traineeId);
         turns.take(traineeId);
-        current(traineeId).ifPresent(key -> key.end(clock.instant()));
+        current(traineeId).ifPresent(key -> {
+            key.end(clock.instant());
+            audit.changed(who, subject(trainee), List.of(new Audit.Change("key", "made", "taken back")), null);
+        });
+    }
+
+    private static Audit.Subject subject(Trainee trainee) {
+        return new Audit.Subject(Audit.Kind.TRAINEE, trainee.id(), trainee.fullName());
     }
 
     /**

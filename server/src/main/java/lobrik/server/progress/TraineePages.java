@@ -21,6 +21,7 @@ import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.giving.SheetCode;
+import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Insights.Insight;
 import lobrik.server.progress.Outcomes.Total;
 import lobrik.server.progress.TraineeProgress.ConditionView;
@@ -124,6 +125,20 @@ public class TraineePages {
         return achievement(keys.holder(code));
     }
 
+    /** What it says of the trainee whose account this is. */
+    @Transactional(readOnly = true)
+    public Achievement ownAchievement(SignedIn who) {
+        return achievement(self(who));
+    }
+
+    private Trainee self(SignedIn who) {
+        UUID id = accounts.traineeOf(who);
+        if (id == null) {
+            throw TurnedDown.notFound("page");
+        }
+        return cohorts.traineeThemselves(id);
+    }
+
     private Achievement achievement(Trainee trainee) {
         Map<Family, Total> totals = outcomes.totals(trainee.id());
         Map<Family, Integer> pieces = new LinkedHashMap<>();
@@ -143,7 +158,16 @@ public class TraineePages {
     /** The page of whoever holds this key. */
     @Transactional(readOnly = true)
     OwnView own(String code) {
-        Trainee trainee = keys.holder(code);
+        return own(keys.holder(code));
+    }
+
+    /** The page of the trainee whose account this is. */
+    @Transactional(readOnly = true)
+    OwnView own(SignedIn who) {
+        return own(self(who));
+    }
+
+    private OwnView own(Trainee trainee) {
         Centre centre = cohorts.centreOf(trainee.cohortId());
         UUID id = trainee.id();
         Map<Family, Total> totals = outcomes.totals(id);

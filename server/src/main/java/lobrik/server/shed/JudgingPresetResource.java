@@ -12,6 +12,8 @@ import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.InputError;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.verdict.InspectionPoint;
 import lobrik.verdict.Scheme;
@@ -109,6 +111,7 @@ class JudgingPresetResource {
     }
 
     @Operation(summary = "The sets of tolerances: the usual ones and the centre's own")
+    @Needs(Right.READ)
     @GetMapping("/api/judging-presets")
     Presets presets(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<JudgingPreset> own = presets.own(who);
@@ -131,6 +134,7 @@ class JudgingPresetResource {
     @Operation(
             summary = "Keep a set of the centre's own under an id made by the client",
             description = "What was set or measured by it before keeps the figures that it had then.")
+    @Needs(Right.TEACH)
     @PutMapping("/api/judging-presets/{id}")
     Presets keep(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -141,6 +145,7 @@ class JudgingPresetResource {
     }
 
     @Operation(summary = "Everything that a set of the centre's own ever was, the newest first")
+    @Needs(Right.READ)
     @GetMapping("/api/judging-presets/{id}/versions")
     List<PresetVersion> versions(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
@@ -158,6 +163,7 @@ class JudgingPresetResource {
     }
 
     @Operation(summary = "Offer a set no longer")
+    @Needs(Right.TEACH)
     @DeleteMapping("/api/judging-presets/{id}")
     Presets putAway(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         presets.putAway(who, id);

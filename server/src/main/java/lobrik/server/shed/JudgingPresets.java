@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.UUID;
 import java.util.stream.Stream;
 import lobrik.server.account.Accounts;
+import lobrik.server.account.Audit;
+import lobrik.server.account.Differences;
 import lobrik.server.account.SignedIn;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -25,9 +27,11 @@ public class JudgingPresets {
     private final EntityManager entities;
     private final Turns turns;
     private final Accounts accounts;
+    private final Audit audit;
     private final Clock clock;
 
-    JudgingPresets(EntityManager entities, Turns turns, Accounts accounts, Clock clock) {
+    JudgingPresets(EntityManager entities, Turns turns, Accounts accounts, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.accounts = accounts;
         this.turns = turns;
@@ -78,9 +82,12 @@ public class JudgingPresets {
             JudgingPreset made = new JudgingPreset(id, who.centreId(), figures, who.accountId(), clock.instant());
             entities.persist(made);
             keepVersion(made);
+            audit.added(who, subject(made));
         } else if (!requireMayChange(who, known).figures().equals(figures) || known.isPutAway()) {
+            ToleranceFigures before = known.figures();
             known.change(figures, who.accountId(), clock.instant());
             keepVersion(known);
+            audit.changed(who, subject(known), Differences.between(before, figures), null);
         }
     }
 
@@ -126,7 +133,13 @@ public class JudgingPresets {
         if (!preset.isPutAway()) {
             preset.putAway(who.accountId(), clock.instant());
             keepVersion(preset);
+            audit.ended(who, subject(preset), null);
         }
+    }
+
+    private static Audit.Subject subject(JudgingPreset preset) {
+        return new Audit.Subject(
+                Audit.Kind.TOLERANCES, preset.id(), preset.figures().preset());
     }
 
     private JudgingPreset requireMayChange(SignedIn who, @Nullable JudgingPreset known) {

@@ -8,7 +8,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import lobrik.server.account.Audit;
+import lobrik.server.account.Differences;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.shop.Conduit;
@@ -48,9 +51,11 @@ public class Rack {
 
     private final EntityManager entities;
     private final Turns turns;
+    private final Audit audit;
     private final Clock clock;
 
-    Rack(EntityManager entities, Turns turns, Clock clock) {
+    Rack(EntityManager entities, Turns turns, Audit audit, Clock clock) {
+        this.audit = audit;
         this.entities = entities;
         this.turns = turns;
         this.clock = clock;
@@ -79,7 +84,7 @@ public class Rack {
      */
     @Transactional
     public Racked revise(SignedIn who, UUID id, UUID key, BenderInput figures, String reason) {
-        if (!who.isLead()) {
+        if (!who.may(Right.LEAD)) {
             throw TurnedDown.forbidden("Only the centre lead changes the figures of a bender");
         }
         Racked now = bender(who, id);
@@ -98,6 +103,11 @@ public class Rack {
         }
         int next = bender(who, id).revision().revision() + 1;
         entities.persist(new BenderRevision(key, id, next, tool, who.accountId(), clock.instant(), reason));
+        audit.changed(
+                who,
+                new Audit.Subject(Audit.Kind.BENDER, id, now.bender().label()),
+                Differences.between(BenderInput.of(now.revision().tool()), BenderInput.of(tool)),
+                reason);
         entities.flush();
         return bender(who, id);
     }

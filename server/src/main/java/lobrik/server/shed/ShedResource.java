@@ -8,6 +8,8 @@ import java.util.List;
 import java.util.UUID;
 import lobrik.measure.Length;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.shop.ShoeFigures;
 import lobrik.shop.Tooling;
@@ -59,6 +61,7 @@ class ShedResource {
     }
 
     @Operation(summary = "Conduit, benders and tolerance presets of the centre")
+    @Needs(Right.READ)
     @GetMapping("/api/shed")
     Shed shed(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<ConduitSize> conduits = entities.createQuery(
@@ -79,6 +82,7 @@ class ShedResource {
             summary = "Give a bender other figures, under a key made by the client",
             description =
                     "What was set and measured with the earlier ones keeps them. Only the centre lead changes benders.")
+    @Needs(Right.LEAD)
     @PutMapping("/api/benders/{id}/revisions/{key}")
     BenderView revise(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

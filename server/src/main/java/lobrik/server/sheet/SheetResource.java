@@ -20,6 +20,9 @@ import lobrik.server.giving.Givings;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.Allowance;
 import lobrik.server.platform.Guesses;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.NeedsNoAccount;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Achievement;
 import lobrik.server.progress.TraineePages;
@@ -111,6 +114,7 @@ class SheetResource {
     }
 
     @Operation(summary = "Begin to print the sheets of what was given out")
+    @Needs(Right.READ)
     @PostMapping("/api/givings/{id}/prints")
     PrintView print(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -143,12 +147,14 @@ class SheetResource {
     }
 
     @Operation(summary = "How far a printing is")
+    @Needs(Right.READ)
     @GetMapping("/api/prints/{id}")
     PrintView progress(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         return PrintView.of(jobs.job(who, id));
     }
 
     @Operation(summary = "The file of a printing that is finished")
+    @Needs(Right.READ)
     @GetMapping("/api/prints/{id}/file")
     ResponseEntity<byte[]> file(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
@@ -161,6 +167,7 @@ class SheetResource {
     }
 
     @Operation(summary = "Stop a printing")
+    @Needs(Right.READ)
     @DeleteMapping("/api/prints/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void stop(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
@@ -168,6 +175,7 @@ class SheetResource {
     }
 
     @Operation(summary = "The sheet of an exercise without a name, to look at or to fill in by hand")
+    @Needs(Right.READ)
     @PostMapping("/api/sheets/blank")
     ResponseEntity<byte[]> blank(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody BlankRequest request) {
@@ -180,6 +188,7 @@ class SheetResource {
     }
 
     @Operation(summary = "A pocket card of multipliers, take-up and gain for a bender; four to the page")
+    @Needs(Right.READ)
     @GetMapping("/api/shed/benders/{id}/card")
     ResponseEntity<byte[]> card(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -193,6 +202,7 @@ class SheetResource {
     }
 
     @Operation(summary = "The verdict on an attempt, on one page")
+    @Needs(Right.READ)
     @GetMapping("/api/attempts/{id}/verdict.pdf")
     ResponseEntity<byte[]> verdict(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -208,6 +218,7 @@ class SheetResource {
 
     @Operation(summary = "A trainee's record of achievement, with the evidence of every signature")
     @Settled
+    @Needs(Right.READ)
     @GetMapping("/api/trainees/{id}/record.pdf")
     ResponseEntity<byte[]> record(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -218,6 +229,7 @@ class SheetResource {
 
     @Operation(summary = "The record of achievement of whoever holds this key")
     @Settled
+    @NeedsNoAccount
     @GetMapping("/api/own/{code}/record.pdf")
     ResponseEntity<byte[]> ownRecord(
             @PathVariable String code,
@@ -227,6 +239,16 @@ class SheetResource {
             throw TurnedDown.tooOften("Too many calls at once; wait a second and try again");
         }
         return record(guesses.ask(request.getRemoteAddr(), code, () -> pages.ownAchievement(code)), paper);
+    }
+
+    @Operation(summary = "One's own record of achievement, for a trainee who has an account")
+    @Settled
+    @Needs(Right.OWN_PAGE)
+    @GetMapping("/api/me/record.pdf")
+    ResponseEntity<byte[]> recordOfMine(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper) {
+        return record(pages.ownAchievement(who), paper);
     }
 
     private ResponseEntity<byte[]> record(Achievement achievement, @Nullable String paper) {

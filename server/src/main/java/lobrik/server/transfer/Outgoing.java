@@ -69,7 +69,7 @@ class Outgoing {
             }
             try (Scratch.Sheet file = scratch.sheet()) {
                 write(file, content);
-                audit.note(Audit.What.EXPORT, who.accountId(), letter.about(), request.getRemoteAddr());
+                audit.export(who, letter.about(), request.getRemoteAddr());
                 Files.announce(response, letter.type(), letter.name());
                 response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
                 copy(file, response.getOutputStream());

@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.WireJson;
@@ -67,6 +68,13 @@ class PersonFile {
                     "select w.* from sign_off_withdrawal w join sign_off s on s.id = w.sign_off_id "
                             + "where s.trainee_id = :trainee order by w.withdrawn_at"),
             new Part(
+                    "account",
+                    "select id, sign_in_name, full_name, unit, created_at, disabled_at from account where trainee_id = :trainee"),
+            new Part(
+                    "audit",
+                    "select at, what, about, address, subject, changes, reason from audit where subject_id = :trainee"
+                            + " or account_id in (select id from account where trainee_id = :trainee) order by entry_no"),
+            new Part(
                     "keys",
                     "select id, made_at, ended_at from trainee_key where trainee_id = :trainee order by made_at"));
 
@@ -117,7 +125,7 @@ class PersonFile {
     public int erase(
             SignedIn who, UUID traineeId, UUID erasureId, String name, @Nullable Integer bench, String reason) {
         Trainee trainee = cohorts.trainee(who, traineeId);
-        if (!who.isLead()) {
+        if (!who.may(Right.LEAD)) {
             throw TurnedDown.forbidden("Only the centre lead may erase a person");
         }
         if (!trainee.fullName().equals(name.strip())) {

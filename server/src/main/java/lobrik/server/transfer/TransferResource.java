@@ -13,14 +13,18 @@ import java.io.OutputStream;
 import java.io.OutputStreamWriter;
 import java.io.Writer;
 import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import lobrik.server.account.AuditTrail;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Needs;
+import lobrik.server.platform.Right;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -61,6 +65,7 @@ class TransferResource {
     private final PersonFile person;
     private final Statements statements;
     private final Roster roster;
+    private final AuditFile audit;
     private final Outgoing outgoing;
 
     TransferResource(
@@ -70,7 +75,9 @@ class TransferResource {
             PersonFile person,
             Statements statements,
             Roster roster,
+            AuditFile audit,
             Outgoing outgoing) {
+        this.audit = audit;
         this.cohorts = cohorts;
         this.gradebook = gradebook;
         this.readings = readings;
@@ -87,6 +94,7 @@ class TransferResource {
 
     @Operation(summary = "A cohort's gradebook as CSV: a row for each trainee")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    @Needs(Right.EXPORT)
     @GetMapping("/api/cohorts/{id}/gradebook.csv")
     void gradebook(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -108,6 +116,7 @@ class TransferResource {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = XLSX, schema = @Schema(type = "string", format = "binary")))
+    @Needs(Right.EXPORT)
     @GetMapping("/api/cohorts/{id}/gradebook.xlsx")
     void workbook(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -127,6 +136,7 @@ class TransferResource {
 
     @Operation(summary = "Every reading as CSV: of one cohort, or of all that one may see")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    @Needs(Right.EXPORT)
     @GetMapping("/api/readings.csv")
     void readings(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -144,8 +154,32 @@ class TransferResource {
                 response);
     }
 
+    @Operation(summary = "The audit as CSV, the oldest first, with the hash of every entry")
+    @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    @Needs(Right.READ_RECORDS)
+    @GetMapping("/api/audit.csv")
+    void audit(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Nullable String text,
+            @RequestParam(required = false) @Nullable String what,
+            @RequestParam(required = false) @Nullable String subject,
+            @RequestParam(required = false) @Nullable LocalDate since,
+            @RequestParam(required = false) @Nullable LocalDate until,
+            @Parameter(hidden = true) HttpServletRequest request,
+            @Parameter(hidden = true) HttpServletResponse response)
+            throws IOException {
+        AuditTrail.Wanted wanted = new AuditTrail.Wanted(text, what, subject, null, since, until);
+        outgoing.send(
+                who,
+                new Outgoing.Letter(CSV, "Audit.csv", "audit.csv"),
+                to -> audit.write(who, wanted, text(to)),
+                request,
+                response);
+    }
+
     @Operation(summary = "What the columns of the readings mean, as CSV")
     @ApiResponse(responseCode = "200", content = @Content(mediaType = "text/csv", schema = @Schema(type = "string")))
+    @Needs(Right.READ)
     @GetMapping("/api/readings-columns.csv")
     void dictionary(@Parameter(hidden = true) HttpServletResponse response) throws IOException {
         Files.announce(response, CSV, "Readings-columns.csv");
@@ -156,6 +190,7 @@ class TransferResource {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "application/json", schema = @Schema(type = "string")))
+    @Needs(Right.EXPORT)
     @GetMapping("/api/cohorts/{id}/statements.json")
     void statements(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -180,6 +215,7 @@ class TransferResource {
     @ApiResponse(
             responseCode = "200",
             content = @Content(mediaType = "application/json", schema = @Schema(type = "string")))
+    @Needs(Right.EXPORT)
     @GetMapping("/api/trainees/{id}/everything.json")
     void everything(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -203,6 +239,7 @@ class TransferResource {
             summary = "Erase a person",
             description =
                     "Everything with the name and everything that leads to it goes; what pieces came to stays by month.")
+    @Needs(Right.LEAD)
     @PutMapping("/api/trainees/{id}/erasures/{key}")
     Erased erase(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
@@ -219,6 +256,7 @@ class TransferResource {
     }
 
     @Operation(summary = "What a roster would come to; keeps nothing")
+    @Needs(Right.TEACH)
     @PostMapping("/api/roster/preview")
     Roster.RosterView preview(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody Roster.RosterFile file) {
@@ -226,6 +264,7 @@ class TransferResource {
     }
 
     @Operation(summary = "Take a roster in: all of it, or nothing if any row is wrong")
+    @Needs(Right.TEACH)
     @PutMapping("/api/roster/{key}")
     Roster.RosterView add(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

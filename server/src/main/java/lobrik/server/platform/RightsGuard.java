@@ -1,0 +1,58 @@
+package lobrik.server.platform;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/** Lets only those through to an endpoint who have the right that it {@linkplain Needs needs}. */
+@Configuration
+public class RightsGuard implements WebMvcConfigurer, HandlerInterceptor {
+
+    /** Whoever is signed in, as far as this matters here. */
+    public interface Holder {
+
+        boolean may(Right right);
+    }
+
+    private static final String OURS = "lobrik.";
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).addPathPatterns("/api/**");
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
+        if (request.getDispatcherType() == DispatcherType.REQUEST
+                && handler instanceof HandlerMethod method
+                && method.getBeanType().getName().startsWith(OURS)
+                && !isOpen(method)) {
+            Needs needs = method.getMethodAnnotation(Needs.class);
+            Holder who = signedIn(SecurityContextHolder.getContext().getAuthentication());
+            if (needs == null) {
+                throw TurnedDown.forbidden("Nobody may do this");
+            }
+            if (who == null || !who.may(needs.value())) {
+                throw TurnedDown.forbidden(needs.value().whose());
+            }
+        }
+        return true;
+    }
+
+    private static boolean isOpen(HandlerMethod method) {
+        return method.hasMethodAnnotation(NeedsNoAccount.class)
+                || method.getBeanType().isAnnotationPresent(NeedsNoAccount.class);
+    }
+
+    private static @Nullable Holder signedIn(@Nullable Authentication authentication) {
+        return authentication != null && authentication.getPrincipal() instanceof Holder who ? who : null;
+    }
+}
