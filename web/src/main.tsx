@@ -52,6 +52,12 @@ const router = createBrowserRouter([
     hydrateFallbackElement: OPENING,
   },
   {
+    path: '/join/:code?',
+    ...later(() => import('./session/Join')),
+    errorElement: <Failed />,
+    hydrateFallbackElement: OPENING,
+  },
+  {
     element: <Frame />,
     errorElement: <Failed />,
     hydrateFallbackElement: OPENING,
@@ -67,6 +73,7 @@ const router = createBrowserRouter([
       { path: '/wall', ...later(() => import('./floor/Wall')) },
       { path: '/progress', ...later(() => import('./progress/Progress')) },
       { path: '/progress/:traineeId', ...later(() => import('./progress/TraineePage')) },
+      { path: '/shed', ...later(() => import('./shed/ShedScreen')) },
       { path: '*', element: <Navigate to="/floor" replace /> },
     ],
   },

@@ -1,4 +1,5 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type UseQueryResult } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { familyOf } from '../bends/families';
@@ -17,6 +18,20 @@ export default function OwnPage() {
     queryFn: () => body(api.GET('/api/own/{code}', { params: { path: { code } } })),
     retry: false,
   });
+  return <OwnPageOf own={own} record={`/api/own/${code}/record.pdf`} />;
+}
+
+/** The page itself, however its trainee came to it. */
+export function OwnPageOf({
+  own,
+  record,
+  children,
+}: {
+  own: Pick<UseQueryResult<Own, Problem>, 'data' | 'error'>;
+  /** Where their record of achievement is. */
+  record: string;
+  children?: ReactNode;
+}) {
   if (own.data === undefined) {
     return (
       <main className="p-5">
@@ -82,13 +97,10 @@ export default function OwnPage() {
         ))}
       </ul>
       <Signed signOffs={signOffs} />
-      <a
-        href={`/api/own/${code}/record.pdf`}
-        download
-        className="btn mt-auto h-12 border-2 border-base-content/60 text-lg"
-      >
+      <a href={record} download className="btn mt-auto h-12 border-2 border-base-content/60 text-lg">
         Record of achievement
       </a>
+      {children}
     </main>
   );
 }

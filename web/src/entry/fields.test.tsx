@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import type { Feature } from '../api/queries';
 import { SignedInContext } from '../frame/signedIn';
-import { drawnIn } from '../testing/signedIn';
+import { drawnIn, somebody } from '../testing/signedIn';
 import { Deviation } from './Deviation';
 import { Figure } from './Figure';
 import { Pad } from './Pad';
@@ -29,22 +29,10 @@ describe('a quantity field', () => {
   it('tells what is wrong once the writer pauses, and offers what was meant', () => {
     const onText = vi.fn();
     const view = drawnIn('in', field('14', null, onText));
-    view.rerender(
-      <SignedInContext
-        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
-      >
-        {field('14 9/8', refused, onText)}
-      </SignedInContext>,
-    );
+    view.rerender(<SignedInContext value={somebody()}>{field('14 9/8', refused, onText)}</SignedInContext>);
     expect(screen.queryByRole('alert')).toBeNull();
     vi.advanceTimersByTime(600);
-    view.rerender(
-      <SignedInContext
-        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
-      >
-        {field('14 9/8', refused, onText)}
-      </SignedInContext>,
-    );
+    view.rerender(<SignedInContext value={somebody()}>{field('14 9/8', refused, onText)}</SignedInContext>);
     expect(screen.getByRole('alert').textContent).toContain('did you mean');
     expect(screen.getByLabelText('Leg').getAttribute('aria-invalid')).toBe('true');
     fireEvent.click(screen.getByRole('button', { name: 'Take 15 1/8' }));
@@ -77,9 +65,7 @@ describe('the pad', () => {
     let text = '';
     const onEnter = vi.fn();
     const pad = () => (
-      <SignedInContext
-        value={{ accountId: '00000000-0000-0000-0000-000000000001', fullName: '', role: 'LEAD', unit: 'in' }}
-      >
+      <SignedInContext value={somebody()}>
         <Pad
           kind="length"
           text={text}

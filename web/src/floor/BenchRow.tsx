@@ -4,6 +4,7 @@ import type { Schemas } from '../api/client';
 import { useOpenAttempt } from '../api/queries';
 import { StepDialog } from './StepDialog';
 import { lasting, STATES } from './states';
+import { useMay } from '../frame/rights';
 
 type Bench = Schemas['BenchView'];
 
@@ -22,6 +23,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
   const navigate = useNavigate();
   const open = useOpenAttempt();
   const [moving, setMoving] = useState(false);
+  const measures = useMay('MEASURE');
   const measure = (assignmentId = bench.assignmentId, again = false) => {
     open.mutate(
       { traineeId: bench.traineeId, assignmentId, again },
@@ -56,7 +58,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
             type="button"
             className="min-h-6 underline-offset-4 hover:underline"
             aria-label={`${bench.fullName}: ${name}; change`}
-            disabled={!MOVABLE.has(bench.state)}
+            disabled={!MOVABLE.has(bench.state) || !measures}
             onClick={() => {
               setMoving(true);
             }}
@@ -78,7 +80,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
                   type="button"
                   className="min-h-6 text-left underline underline-offset-4"
                   aria-label={`Measure ${exerciseTitle} of ${bench.fullName}: ${STATES[state].name}`}
-                  disabled={open.isPending}
+                  disabled={open.isPending || !measures}
                   onClick={() => {
                     measure(assignmentId);
                   }}
@@ -116,6 +118,11 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
 
 function BenchAction({ bench, onMeasure, busy }: { bench: Bench; onMeasure: () => void; busy: boolean }) {
   const { attempt } = bench;
+  const measures = useMay('MEASURE');
+  const teaches = useMay('TEACH');
+  if (bench.state === 'nothingGiven' ? !teaches : bench.state !== 'done' && !measures) {
+    return null;
+  }
   switch (bench.state) {
     case 'nothingGiven':
       return (
@@ -169,15 +176,17 @@ function BenchAction({ bench, onMeasure, busy }: { bench: Bench; onMeasure: () =
             </span>
             <span className="figures text-[1.6rem] leading-none">{Math.round(attempt?.points ?? 0)}</span>
           </Link>
-          <button
-            type="button"
-            className="btn h-12 px-2 btn-ghost text-sm leading-tight max-sm:hidden"
-            onClick={onMeasure}
-            disabled={busy}
-            aria-label={`Measure another try of ${bench.fullName}`}
-          >
-            Again
-          </button>
+          {measures && (
+            <button
+              type="button"
+              className="btn h-12 px-2 btn-ghost text-sm leading-tight max-sm:hidden"
+              onClick={onMeasure}
+              disabled={busy}
+              aria-label={`Measure another try of ${bench.fullName}`}
+            >
+              Again
+            </button>
+          )}
         </span>
       );
   }

@@ -13,6 +13,7 @@ import { BenchRow } from './BenchRow';
 import { StartCohort } from './StartCohort';
 import { type BenchState, IN_ORDER, STATES } from './states';
 import { useNow } from './useNow';
+import { IfMay } from '../frame/IfMay';
 
 // Brings the reader of codes, which nobody who does not scan needs.
 const Scan = lazy(() => import('./Scan'));
@@ -38,7 +39,11 @@ export function Floor() {
   const navigate = useNavigate();
   const open = useOpenAttempt();
   if (cohorts?.length === 0) {
-    return <StartCohort />;
+    return (
+      <IfMay right="TEACH" otherwise={<NoCohortOfMine />}>
+        <StartCohort />
+      </IfMay>
+    );
   }
   const all = floor.data?.benches ?? [];
   const sought = wanted.trim().toLowerCase();
@@ -250,5 +255,17 @@ function Connection({ connected, asOf, failing }: { connected: boolean; asOf: st
         ? 'connecting…'
         : `▲ no signal, as of ${new Date(asOf).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' })}`}
     </span>
+  );
+}
+
+/** Whoever starts no cohorts waits until one is theirs. */
+function NoCohortOfMine() {
+  return (
+    <>
+      <Header title="Floor" />
+      <p className="max-w-2xl p-4 text-xl leading-snug">
+        No cohort is yours yet. The lead of the school says in <b>Shed, People</b> which cohorts you help with.
+      </p>
+    </>
   );
 }

@@ -11,8 +11,9 @@ import {
   Sun,
   TrendingUp,
   Users,
+  Warehouse,
 } from 'lucide-react';
-import { type ReactNode, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body } from '../api/client';
@@ -27,6 +28,7 @@ import { ClockNote } from './ClockNote';
 import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
 import { Help } from './Help';
+import { useMay } from './rights';
 import { useShortcuts } from './shortcuts';
 import { SignedInContext } from './signedIn';
 import { useTheme } from './theme';
@@ -36,6 +38,7 @@ const PLACES = [
   { to: '/set', name: 'Set', icon: PencilRuler },
   { to: '/measure', name: 'Measure', icon: Ruler },
   { to: '/progress', name: 'Progress', icon: TrendingUp },
+  { to: '/shed', name: 'Shed', icon: Warehouse },
 ] as const;
 
 /** The frame of every screen: the rail with the places, and nothing more. Whoever is not signed in is asked to. */
@@ -71,6 +74,13 @@ export function Frame() {
           Try again
         </button>
       </main>
+    );
+  }
+  if (me.data.role === 'TRAINEE') {
+    return (
+      <SignedInContext value={me.data}>
+        <TraineeFrame />
+      </SignedInContext>
     );
   }
   return (
@@ -111,6 +121,30 @@ export function Frame() {
   );
 }
 
+const TraineeHome = lazy(() => import('../session/TraineeHome'));
+
+/** A trainee has no places to go to: all that is theirs is on one page. */
+function TraineeFrame() {
+  const { theme, toggle } = useTheme();
+  return (
+    <>
+      <div className="mx-auto flex max-w-2xl justify-end px-2">
+        <RailButton
+          name={theme === 'film' ? 'Dark' : 'Light'}
+          label={theme === 'film' ? 'Dark theme' : 'Light theme'}
+          onPress={toggle}
+        >
+          {theme === 'film' ? <Moon size={20} aria-hidden="true" /> : <Sun size={20} aria-hidden="true" />}
+        </RailButton>
+        <SignOut />
+      </div>
+      <Suspense fallback={<p className="p-8 text-xl">Opening…</p>}>
+        <TraineeHome />
+      </Suspense>
+    </>
+  );
+}
+
 /** What waits goes out in the name of whoever wrote it down, as soon as they are signed in. */
 function SendsForWhoever({ accountId }: { accountId: string }) {
   const outbox = useOutbox();
@@ -131,6 +165,7 @@ function SendsForWhoever({ accountId }: { accountId: string }) {
 function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
   const { theme, toggle } = useTheme();
   const update = useNewVersion();
+  const measures = useMay('MEASURE');
   const [more, setMore] = useState(false);
   const closeMore = () => {
     setMore(false);
@@ -162,7 +197,7 @@ function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
       <div className="flex justify-center pt-3 pb-2 max-sm:hidden">
         <img src="/mark.svg" alt="Lobrik" width={38} height={38} />
       </div>
-      {PLACES.map(({ to, name, icon: Icon }) => (
+      {PLACES.filter(({ to }) => to !== '/measure' || measures).map(({ to, name, icon: Icon }) => (
         <NavLink
           key={to}
           to={to}

@@ -3,6 +3,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, expect, test, vi } from 'vitest';
 import { api, type Schemas } from '../api/client';
 import { GivenOut } from './GivenOut';
+import { drawnIn } from '../testing/signedIn';
 
 afterEach(() => {
   cleanup();
@@ -31,7 +32,8 @@ function school(all: number) {
     const data = path === '/api/givings' ? list.slice(from, from + 30) : { days: 14, mayChange: false };
     return Promise.resolve({ data, response: new Response() });
   }) as never);
-  render(
+  drawnIn(
+    'in',
     <QueryClientProvider client={new QueryClient()}>
       <GivenOut />
     </QueryClientProvider>,

@@ -6,6 +6,7 @@ import { PrintSheets } from '../set/PrintSheets';
 import { BUTTON } from './button';
 import { SheetDays } from './SheetDays';
 import { TakeBack } from './TakeBack';
+import { IfMay } from '../frame/IfMay';
 
 /** The server tells of so many at once. */
 const PAGE = 30;
@@ -53,7 +54,9 @@ function Page({ before }: { before?: string }) {
             >
               Sheets
             </button>
-            <TakeBack given={given} />
+            <IfMay right="TEACH">
+              <TakeBack given={given} />
+            </IfMay>
           </span>
           {printing === given.id && (
             <div className="max-w-md">

@@ -6,6 +6,7 @@ import { kindOf } from '../bends/kinds';
 import { BUTTON } from './button';
 import { EntryVersions } from './EntryVersions';
 import { LEVEL } from './levels';
+import { IfMay } from '../frame/IfMay';
 
 type Entry = Schemas['EntryView'];
 
@@ -75,19 +76,21 @@ export function ShelfRow({ entry, onChanged }: { entry: Entry; onChanged: () => 
       <td className="figures pl-3 text-right max-sm:hidden">{entry.given}</td>
       <td className="py-1 pl-3">
         <span className="inline-flex gap-2">
-          <Link to={`/set?exercise=${entry.id}&give`} className={`${BUTTON} grid place-items-center`}>
-            Give
-          </Link>
-          <button
-            type="button"
-            className={BUTTON}
-            aria-label={`Duplicate ${entry.title}`}
-            onClick={() => {
-              duplicate.mutate();
-            }}
-          >
-            Duplicate
-          </button>
+          <IfMay right="TEACH">
+            <Link to={`/set?exercise=${entry.id}&give`} className={`${BUTTON} grid place-items-center`}>
+              Give
+            </Link>
+            <button
+              type="button"
+              className={BUTTON}
+              aria-label={`Duplicate ${entry.title}`}
+              onClick={() => {
+                duplicate.mutate();
+              }}
+            >
+              Duplicate
+            </button>
+          </IfMay>
           {entry.mayChange && (
             <button
               type="button"

@@ -8,6 +8,7 @@ import { PresetVersions } from './PresetVersions';
 import { SCHEMES } from '../bends/kinds';
 import { ToleranceForm } from './ToleranceForm';
 import { weighedIn } from './weighed';
+import { IfMay } from '../frame/IfMay';
 
 type Figures = Schemas['ToleranceFigures'];
 
@@ -64,13 +65,15 @@ export function Tolerances() {
       <ul className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
         {presets.data.usual.map((figures) => (
           <Card key={figures.preset} figures={figures} note="usual, stays as it is">
-            <Button
-              name="Make one like it"
-              about={figures.preset}
-              onClick={() => {
-                another(figures);
-              }}
-            />
+            <IfMay right="TEACH">
+              <Button
+                name="Make one like it"
+                about={figures.preset}
+                onClick={() => {
+                  another(figures);
+                }}
+              />
+            </IfMay>
           </Card>
         ))}
         {presets.data.own.map(({ id, figures, madeBy, mayChange }) => (
@@ -84,13 +87,15 @@ export function Tolerances() {
                 }}
               />
             )}
-            <Button
-              name="Make one like it"
-              about={figures.preset}
-              onClick={() => {
-                another(figures);
-              }}
-            />
+            <IfMay right="TEACH">
+              <Button
+                name="Make one like it"
+                about={figures.preset}
+                onClick={() => {
+                  another(figures);
+                }}
+              />
+            </IfMay>
             {mayChange && (
               <Button
                 name="Put away"

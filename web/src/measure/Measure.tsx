@@ -29,6 +29,7 @@ import { ReadingsContext } from './readingsContext';
 import { doneWords, stagesOf } from './stages';
 import { useReadings } from './useReadings';
 import { WhoIsNext } from './WhoIsNext';
+import { useMay } from '../frame/rights';
 
 const Drawing = memo(Elevation);
 const Walls = memo(RunWalls);
@@ -43,6 +44,10 @@ export default function Measure() {
   const { entries } = useOutboxState();
   const core = useBenchCore();
   const sheet = search.get('sheet');
+  const measures = useMay('MEASURE');
+  if (!measures) {
+    return <OthersMeasure attemptId={attemptId} />;
+  }
   if (attemptId === undefined) {
     return sheet === null ? <WhoIsNext /> : <OpenSheet code={sheet} />;
   }
@@ -57,6 +62,23 @@ export default function Measure() {
     );
   }
   return <Bench key={attemptId} attempt={withWaiting(attempt.data, entries, core)} />;
+}
+
+/** Whoever only reads is shown the way to what was found. */
+function OthersMeasure({ attemptId }: { attemptId: string | undefined }) {
+  return (
+    <>
+      <Header title="Measure" />
+      <p className="max-w-2xl p-4 text-xl leading-snug">
+        Measuring is for instructors, assistants and the lead.{' '}
+        {attemptId !== undefined && (
+          <Link to={`/verdict/${attemptId}`} className="underline">
+            What was found on this piece
+          </Link>
+        )}
+      </p>
+    </>
+  );
 }
 
 /** An attempt that was begun without signal may turn out to be going on under another id. */

@@ -5,6 +5,7 @@ import { api, body, Problem, type Schemas } from '../api/client';
 import { usePlan } from '../api/progress';
 import { familyOf } from '../bends/families';
 import { BendGlyph } from './BendGlyph';
+import { IfMay } from '../frame/IfMay';
 
 type PlanOfSession = Schemas['PlanView'];
 type Group = Schemas['PlanGroup'];
@@ -78,16 +79,18 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
         ))}
       </div>
       <footer className="flex flex-wrap items-center gap-4 border-t-2 border-base-content/60 px-4 py-2">
-        <button
-          type="button"
-          className="btn h-12 px-6 text-lg btn-primary"
-          disabled={parts.length === 0 || give.isPending}
-          onClick={() => {
-            give.mutate();
-          }}
-        >
-          Give all of this out
-        </button>
+        <IfMay right="TEACH">
+          <button
+            type="button"
+            className="btn h-12 px-6 text-lg btn-primary"
+            disabled={parts.length === 0 || give.isPending}
+            onClick={() => {
+              give.mutate();
+            }}
+          >
+            Give all of this out
+          </button>
+        </IfMay>
         <span className="text-lg">
           {people} {people === 1 ? 'trainee' : 'trainees'}, {parts.length}{' '}
           {parts.length === 1 ? 'exercise' : 'exercises'}

@@ -7,6 +7,7 @@ import { familyOf, inSentence } from '../bends/families';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';
 import { BUTTON } from '../library/button';
+import { IfMay } from '../frame/IfMay';
 
 type Signature = Schemas['SignOffView'];
 
@@ -32,15 +33,17 @@ export function SignOffs({ page, family }: { page: TraineePage; family: Schemas[
                   </li>
                 ))}
               </ul>
-              <button
-                type="button"
-                className={`btn mt-2 h-12 w-full text-lg ${family.standing === 'ready' ? 'btn-primary' : 'border-2 border-base-content/60'}`}
-                onClick={() => {
-                  setSigning(true);
-                }}
-              >
-                {family.standing === 'ready' ? 'Sign off…' : 'Sign off all the same…'}
-              </button>
+              <IfMay right="SIGN">
+                <button
+                  type="button"
+                  className={`btn mt-2 h-12 w-full text-lg ${family.standing === 'ready' ? 'btn-primary' : 'border-2 border-base-content/60'}`}
+                  onClick={() => {
+                    setSigning(true);
+                  }}
+                >
+                  {family.standing === 'ready' ? 'Sign off…' : 'Sign off all the same…'}
+                </button>
+              </IfMay>
             </>
           ) : (
             <p className="mt-1 leading-snug">● Signed by {standing.signedBy}.</p>
@@ -107,16 +110,18 @@ function Signatures({
               </span>
             )}
             {signature.withdrawal == null ? (
-              <button
-                type="button"
-                className={`${BUTTON} mt-1 min-h-9 text-sm`}
-                aria-label={`Withdraw the signature: ${familyOf(signature.family).name}`}
-                onClick={() => {
-                  onWithdraw(signature);
-                }}
-              >
-                Withdraw…
-              </button>
+              <IfMay right="SIGN">
+                <button
+                  type="button"
+                  className={`${BUTTON} mt-1 min-h-9 text-sm`}
+                  aria-label={`Withdraw the signature: ${familyOf(signature.family).name}`}
+                  onClick={() => {
+                    onWithdraw(signature);
+                  }}
+                >
+                  Withdraw…
+                </button>
+              </IfMay>
             ) : (
               <span className="block text-sm leading-snug">
                 ✕ Withdrawn by {signature.withdrawal.by}, {moment(signature.withdrawal.at)}:{' '}

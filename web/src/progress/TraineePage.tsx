@@ -13,6 +13,7 @@ import { OwnKey } from './OwnKey';
 import { SignOffs } from './SignOffs';
 import { StandingMark } from './StandingMark';
 import { STANDINGS } from './standings';
+import { IfMay } from '../frame/IfMay';
 
 /** A trainee: habits, each family of bends over time, signatures, and what comes next. */
 export default function TraineePage() {
@@ -75,7 +76,9 @@ export default function TraineePage() {
         </div>
         <aside className="w-[20rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:overflow-visible max-lg:border-t lg:border-l">
           <SignOffs page={page} family={family} />
-          <OwnKey page={page} />
+          <IfMay right="TEACH">
+            <OwnKey page={page} />
+          </IfMay>
         </aside>
       </div>
     </div>

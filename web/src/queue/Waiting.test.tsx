@@ -9,8 +9,9 @@ import { OutboxContext } from './outboxContext';
 import * as sending from './sending';
 import * as store from './store';
 import { Waiting } from './Waiting';
+import { somebody } from '../testing/signedIn';
 
-const me = { accountId: 'me', fullName: 'Runa Tolvane', role: 'INSTRUCTOR' as const, unit: 'in' as const };
+const me = somebody({ accountId: 'me' });
 
 beforeEach(() => {
   alone();

@@ -10,6 +10,7 @@ import { useDisplayUnit } from '../frame/signedIn';
 import { CutList } from '../job/CutList';
 import { GivePieces } from '../job/GivePieces';
 import { useRunRules } from '../job/queries';
+import { useMay } from '../frame/rights';
 
 /** What local code decides, with what is usual where it says nothing; sizes as they are typed. */
 const RULES = [
@@ -69,6 +70,7 @@ function Sticks({
   };
   const division = useDivision(known ? { layout: request, ...said } : undefined);
   const changed = Object.keys(typed).filter((name) => typed[name] !== (start as Record<string, string>)[name]);
+  const teaches = useMay('TEACH');
   const mayKeep = kept !== undefined && (kept.mayChange || changed.every((name) => name === 'leftOvers'));
   const badLeftOver = left.find(({ problem }) => problem !== null)?.problem;
   return (
@@ -108,8 +110,8 @@ function Sticks({
           ✕ {badLeftOver.message}
         </p>
       )}
-      {changed.length > 0 && known && mayKeep && <KeepRules rules={said} />}
-      {division.data !== undefined && division.data.pieces.length > 1 && (
+      {changed.length > 0 && known && mayKeep && teaches && <KeepRules rules={said} />}
+      {teaches && division.data !== undefined && division.data.pieces.length > 1 && (
         <GivePieces
           key={JSON.stringify([request, said])}
           division={division.data}

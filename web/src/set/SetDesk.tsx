@@ -18,6 +18,8 @@ import { SaveDialog } from './SaveDialog';
 import { SetPanel } from './SetPanel';
 import { SituationPicker } from './SituationPicker';
 import { useDesk } from './useDesk';
+import { IfMay } from '../frame/IfMay';
+import { useMay } from '../frame/rights';
 
 /** The setting desk: a bend with its inputs on the drawing, live as numbers change. */
 export default function SetDesk() {
@@ -59,6 +61,7 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
   const [search] = useSearchParams();
   const [open, setOpen] = useState<Open>();
   const [giving, setGiving] = useState(search.has('give'));
+  const teaches = useMay('TEACH');
   const [asked, setAsked] = useState<string>();
   const { draft, change, plan } = desk;
   const stale = desk.isRefused;
@@ -118,27 +121,29 @@ function DeskScreen({ shed, first }: { shed: Schemas['Shed']; first: () => Draft
         <Link to="/set/library" className={TOOL} aria-label="Library">
           <Library size={20} />
         </Link>
-        <button
-          type="button"
-          className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-4 text-lg"
-          onClick={() => {
-            setOpen('save');
-          }}
-        >
-          Save
-        </button>
-        <button
-          type="button"
-          className="btn h-11 btn-neutral px-5 text-lg"
-          aria-pressed={giving}
-          onClick={() => {
-            setGiving(!giving);
-          }}
-        >
-          {giving ? 'To the drawing' : 'Give out'}
-        </button>
+        <IfMay right="TEACH">
+          <button
+            type="button"
+            className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-4 text-lg"
+            onClick={() => {
+              setOpen('save');
+            }}
+          >
+            Save
+          </button>
+          <button
+            type="button"
+            className="btn h-11 btn-neutral px-5 text-lg"
+            aria-pressed={giving}
+            onClick={() => {
+              setGiving(!giving);
+            }}
+          >
+            {giving ? 'To the drawing' : 'Give out'}
+          </button>
+        </IfMay>
       </Header>
-      {giving ? (
+      {giving && teaches ? (
         <GiveDesk shed={shed} desk={desk} preferredTrainee={search.get('trainee') ?? undefined} />
       ) : (
         <>

@@ -6,15 +6,20 @@ import { Correction } from './Correction';
 import { Verification } from './Decide';
 import { History } from './History';
 import { Stages } from './Stages';
+import { IfMay } from '../frame/IfMay';
+import { useMay } from '../frame/rights';
 
 /** What is on record: who read what, when and with what; corrections; what was looked over; the lock. */
 export function TheRecord({ attempt }: { attempt: Attempt }) {
   const [correcting, setCorrecting] = useState<string>();
+  const measures = useMay('MEASURE');
   const feature = attempt.features.find(({ id }) => id === correcting);
   const bends = attempt.plan.marks.length;
   return (
     <>
-      <Verification attempt={attempt} />
+      <IfMay right="MEASURE">
+        <Verification attempt={attempt} />
+      </IfMay>
       <table className="w-full leading-tight">
         <caption className="sr-only">Credit by feature</caption>
         <thead className="text-left text-sm">
@@ -33,7 +38,7 @@ export function TheRecord({ attempt }: { attempt: Attempt }) {
               <CreditRow
                 feature={each}
                 bends={bends}
-                locked={attempt.bench.seal?.sealed === true}
+                locked={attempt.bench.seal?.sealed === true || !measures}
                 onCorrect={() => {
                   setCorrecting(each.id);
                 }}

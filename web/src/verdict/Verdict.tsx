@@ -10,6 +10,7 @@ import { useOutboxState } from '../queue/outboxContext';
 import { withWaiting } from '../queue/overlay';
 import { VerdictDrawing } from './VerdictDrawing';
 import { VerdictPanel } from './VerdictPanel';
+import { IfMay } from '../frame/IfMay';
 
 /** How good the piece is, why, where it was lost, and what to do about it. */
 export default function Verdict() {
@@ -69,27 +70,31 @@ function Next({ attempt }: { attempt: Attempt }) {
         </p>
       )}
       {attempt.score == null ? (
-        <Link to={`/measure/${attempt.id}`} className="btn h-11 px-3 btn-neutral text-base">
-          Go on measuring
-        </Link>
+        <IfMay right="MEASURE">
+          <Link to={`/measure/${attempt.id}`} className="btn h-11 px-3 btn-neutral text-base">
+            Go on measuring
+          </Link>
+        </IfMay>
       ) : (
         <>
           <Link to={`/verdict/${attempt.id}/show`} className="btn h-11 px-3 btn-neutral text-base">
             Show the trainee
           </Link>
-          <button
-            type="button"
-            className="btn h-11 border-2 border-base-content/60 px-3 text-base"
-            onClick={() => {
-              // Of the same exercise, whatever else is in hand.
-              open.mutate(
-                { traineeId: attempt.trainee.id, assignmentId: attempt.assignmentId, again: true },
-                { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
-              );
-            }}
-          >
-            Another try
-          </button>
+          <IfMay right="MEASURE">
+            <button
+              type="button"
+              className="btn h-11 border-2 border-base-content/60 px-3 text-base"
+              onClick={() => {
+                // Of the same exercise, whatever else is in hand.
+                open.mutate(
+                  { traineeId: attempt.trainee.id, assignmentId: attempt.assignmentId, again: true },
+                  { onSuccess: ({ id }) => void navigate(`/measure/${id}`) },
+                );
+              }}
+            >
+              Another try
+            </button>
+          </IfMay>
         </>
       )}
       <Link

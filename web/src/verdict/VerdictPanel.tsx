@@ -11,6 +11,7 @@ import { ScoreLine } from './ScoreLine';
 import { TheRecord } from './TheRecord';
 import { Waterfall } from './Waterfall';
 import { Why } from './Why';
+import { IfMay } from '../frame/IfMay';
 
 const TABS = [
   { value: 'why', name: 'Why' },
@@ -37,7 +38,9 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
       {attempt.features
         .filter(({ state }) => state === 'disputed')
         .map((each) => (
-          <Decide key={each.id} attempt={attempt} feature={each} />
+          <IfMay key={each.id} right="MEASURE">
+            <Decide attempt={attempt} feature={each} />
+          </IfMay>
         ))}
       <Choice label="What to see" options={TABS} value={tab} onChange={setTab} />
       {tab === 'record' ? (

@@ -38,7 +38,7 @@ public final class AuditChain {
      * @param told of how many the entries about erasures say so
      * @param fault the first that is wrong, in words; null if all is well
      */
-    public record Found(
+    public record ChainFound(
             @Nullable UUID school,
             long entries,
             String head,
@@ -76,8 +76,8 @@ public final class AuditChain {
      *
      * @param only one school's; every chain if null
      */
-    public static List<Found> check(Connection database, @Nullable UUID only) throws SQLException {
-        List<Found> found = new ArrayList<>();
+    public static List<ChainFound> check(Connection database, @Nullable UUID only) throws SQLException {
+        List<ChainFound> found = new ArrayList<>();
         try (PreparedStatement asked = database.prepareStatement(ENTRIES)) {
             asked.setFetchSize(FETCHED);
             asked.setObject(1, only);
@@ -127,11 +127,11 @@ public final class AuditChain {
         }
     }
 
-    private Found found() {
+    private ChainFound found() {
         if (blanked > told) {
             wrong(blanked - told + " entries are blank that no erasure tells of");
         }
-        return new Found(
+        return new ChainFound(
                 chain.equals(NOBODYS) ? null : chain, number, HexFormat.of().formatHex(last), blanked, told, fault);
     }
 

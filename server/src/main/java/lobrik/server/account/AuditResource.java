@@ -32,7 +32,7 @@ class AuditResource {
             description = "For the next hundred name the number of the last entry that is known.")
     @Needs(Right.READ_RECORDS)
     @GetMapping("/api/audit")
-    List<AuditTrail.Entry> newest(
+    List<AuditTrail.AuditEntry> newest(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @RequestParam(required = false) @Nullable String text,
             @RequestParam(required = false) @Nullable String what,
@@ -47,7 +47,7 @@ class AuditResource {
     @Operation(summary = "Whether the audit is whole: every entry holds the hash of the one before")
     @Needs(Right.READ_RECORDS)
     @GetMapping("/api/audit/chain")
-    List<AuditChain.Found> chain(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+    List<AuditChain.ChainFound> chain(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         return trail.check(who);
     }
 }

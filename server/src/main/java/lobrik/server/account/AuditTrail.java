@@ -42,7 +42,7 @@ public class AuditTrail {
      * @param subject what sort of thing was changed
      * @param blanked what it said is taken out, for it was about somebody who is erased
      */
-    public record Entry(
+    public record AuditEntry(
             long entryNo,
             long number,
             boolean ofSchool,
@@ -88,8 +88,8 @@ public class AuditTrail {
      * @param before only what was written down before this entry, for the next page
      */
     @Transactional(readOnly = true)
-    public List<Entry> newest(SignedIn who, Wanted wanted, @Nullable Long before, int most) {
-        List<Entry> found = new ArrayList<>();
+    public List<AuditEntry> newest(SignedIn who, Wanted wanted, @Nullable Long before, int most) {
+        List<AuditEntry> found = new ArrayList<>();
         Query query = asked(who, wanted, before, "e.entry_no desc").setMaxResults(most);
         try (Stream<Tuple> rows = Rows.named(query)) {
             rows.map(AuditTrail::entry).forEach(found::add);
@@ -99,7 +99,7 @@ public class AuditTrail {
 
     /** All of them, the oldest first. */
     @Transactional(readOnly = true)
-    public void all(SignedIn who, Wanted wanted, Consumer<Entry> each) {
+    public void all(SignedIn who, Wanted wanted, Consumer<AuditEntry> each) {
         Query query = asked(who, wanted, null, "e.chain, e.chain_no").setHint(HibernateHints.HINT_FETCH_SIZE, FETCHED);
         try (Stream<Tuple> rows = Rows.named(query)) {
             rows.map(AuditTrail::entry).forEach(each);
@@ -151,9 +151,9 @@ public class AuditTrail {
 
     /** Whether the chains of a school, and of what is of none, are whole. */
     @Transactional(readOnly = true)
-    public List<AuditChain.Found> check(SignedIn who) {
+    public List<AuditChain.ChainFound> check(SignedIn who) {
         return entities.unwrap(Session.class).doReturningWork(connection -> {
-            List<AuditChain.Found> found = new ArrayList<>(AuditChain.check(connection, who.centreId()));
+            List<AuditChain.ChainFound> found = new ArrayList<>(AuditChain.check(connection, who.centreId()));
             found.addAll(AuditChain.check(connection, NOBODYS));
             return found;
         });
@@ -164,9 +164,9 @@ public class AuditTrail {
         return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
     }
 
-    private static Entry entry(Tuple row) {
+    private static AuditEntry entry(Tuple row) {
         String changes = row.get("changes", String.class);
-        return new Entry(
+        return new AuditEntry(
                 row.get("entry_no", Long.class),
                 row.get("chain_no", Long.class),
                 !row.get("chain", UUID.class).equals(NOBODYS),

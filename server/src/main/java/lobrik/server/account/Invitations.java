@@ -23,7 +23,7 @@ public class Invitations {
     private static final Duration GOOD_FOR = Duration.ofDays(14);
 
     /** A code that was made just now; nobody can be told it again. */
-    public record Code(String code, Instant expiresAt) {}
+    public record InvitationCode(String code, Instant expiresAt) {}
 
     /**
      * What a code opens.
@@ -31,6 +31,9 @@ public class Invitations {
      * @param fresh whether the account was never taken up
      */
     public record Opened(String fullName, String signInName, String schoolName, Role role, boolean fresh) {}
+
+    /** What stands on paper for whoever is invited. */
+    public record Slip(Opened opened, String code, Instant expiresAt) {}
 
     private final EntityManager entities;
     private final SignIn signIn;
@@ -47,13 +50,13 @@ public class Invitations {
     }
 
     /** Makes a code for an account; an earlier one works no more. Part of the transaction of whoever asks. */
-    Code make(SignedIn who, UUID id, Account account) {
+    InvitationCode make(SignedIn who, UUID id, Account account) {
         withdraw(account.id());
         String code = Codes.next(chance, LENGTH);
         Instant now = clock.instant();
         Instant until = now.plus(GOOD_FOR);
         entities.persist(new Invitation(id, account.id(), hash(code), who.accountId(), now, until));
-        return new Code(Codes.printed(code), until);
+        return new InvitationCode(Codes.printed(code), until);
     }
 
     /** Takes what is open of an account back. */
@@ -82,6 +85,21 @@ public class Invitations {
                 .getSingleResult();
         return new Opened(
                 account.fullName(), account.signInName(), school, account.role(), account.passwordHash() == null);
+    }
+
+    /**
+     * What a code of one's own school opens, to be printed by whoever was told it.
+     *
+     * @throws TurnedDown if it opens nothing there
+     */
+    @Transactional(readOnly = true)
+    public Slip slip(SignedIn who, String typed) {
+        Invitation invitation = find(typed);
+        if (!account(invitation).centreId().equals(who.centreId())) {
+            throw nothing();
+        }
+        String code = Codes.read(typed, LENGTH, LENGTH).orElseThrow(Invitations::nothing);
+        return new Slip(opened(typed), Codes.printed(code), invitation.expiresAt());
     }
 
     /** What is wrong with a password, and its hash otherwise: it takes its time, so no transaction waits for it. */

@@ -50,7 +50,7 @@ public class People {
             @Nullable Instant seenAt) {}
 
     /** Some of them, and how many there are in all. */
-    public record Page(List<Person> people, long all) {}
+    public record PeoplePage(List<Person> people, long all) {}
 
     private static final String FOUND = """
             from account a where a.centre_id = :centre
@@ -89,7 +89,7 @@ public class People {
      * @param role only these; everybody if null
      */
     @Transactional(readOnly = true)
-    public Page page(SignedIn who, String text, @Nullable Role role, int from, int most) {
+    public PeoplePage page(SignedIn who, String text, @Nullable Role role, int from, int most) {
         Query count = found(who, "select count(*) as n " + FOUND, text, role);
         long all = Rows.listed(count).getFirst().get("n", Long.class);
         Query query = found(who, """
@@ -101,7 +101,7 @@ public class People {
                         """ + FOUND + " order by lower(a.full_name), a.id", text, role)
                 .setFirstResult(from)
                 .setMaxResults(most);
-        return new Page(Rows.listed(query).stream().map(People::person).toList(), all);
+        return new PeoplePage(Rows.listed(query).stream().map(People::person).toList(), all);
     }
 
     private Query found(SignedIn who, String question, String text, @Nullable Role role) {
@@ -140,7 +140,7 @@ public class People {
      * @throws TurnedDown if a name is missing, no good or taken
      */
     @Transactional
-    public Invitations.@Nullable Code invite(SignedIn who, UUID id, String fullName, String signInName, Role role) {
+    public Invitations.@Nullable InvitationCode invite(SignedIn who, UUID id, String fullName, String signInName, Role role) {
         if (role == Role.TRAINEE) {
             throw TurnedDown.badInput("/role", "unknown-value", "a trainee's account is made on their own page");
         }
@@ -161,7 +161,7 @@ public class People {
      * @throws TurnedDown if the name is no good or taken
      */
     @Transactional
-    public Invitations.Code inviteTrainee(SignedIn who, UUID key, UUID traineeId, String fullName, String signInName) {
+    public Invitations.InvitationCode inviteTrainee(SignedIn who, UUID key, UUID traineeId, String fullName, String signInName) {
         turns.take(traineeId);
         Account known = entities.createQuery("from Account where traineeId = :trainee", Account.class)
                 .setParameter("trainee", traineeId)
@@ -176,7 +176,7 @@ public class People {
         return keep(who, account);
     }
 
-    private Invitations.Code keep(SignedIn who, Account account) {
+    private Invitations.InvitationCode keep(SignedIn who, Account account) {
         if (!entities.createQuery("select id from Account where signInName = :name", UUID.class)
                 .setParameter("name", account.signInName())
                 .getResultList()
@@ -187,7 +187,7 @@ public class People {
                     "somebody signs in as " + account.signInName() + " already; choose another");
         }
         entities.persist(account);
-        Invitations.Code code = invitations.make(who, UUID.randomUUID(), account);
+        Invitations.InvitationCode code = invitations.make(who, UUID.randomUUID(), account);
         audit.added(
                 who,
                 subject(account),
@@ -201,16 +201,16 @@ public class People {
      * @throws TurnedDown if there is nobody of this id at the school, or they are let in no more
      */
     @Transactional
-    public Invitations.Code codeFor(SignedIn who, UUID id) {
+    public Invitations.InvitationCode codeFor(SignedIn who, UUID id) {
         return codeFor(who, UUID.randomUUID(), account(who, id));
     }
 
-    private Invitations.Code codeFor(SignedIn who, UUID key, Account account) {
+    private Invitations.InvitationCode codeFor(SignedIn who, UUID key, Account account) {
         if (account.isDisabled()) {
             throw TurnedDown.conflict(
                     "disabled", account.fullName() + "'s account is disabled; let them in again first");
         }
-        Invitations.Code code = invitations.make(who, key, account);
+        Invitations.InvitationCode code = invitations.make(who, key, account);
         audit.changed(
                 who,
                 subject(account),

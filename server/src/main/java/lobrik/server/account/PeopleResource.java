@@ -35,7 +35,7 @@ class PeopleResource {
             @Nullable Role role) {}
 
     /** Whoever was invited is told the code once, and nobody again; null where the call was a repeated one. */
-    record Invited(Invitations.@Nullable Code invitation) {}
+    record Invited(Invitations.@Nullable InvitationCode invitation) {}
 
     /** What somebody is from now on. */
     record PersonChange(
@@ -62,7 +62,7 @@ class PeopleResource {
     @Operation(summary = "The people of the school who may sign in, by name; a hundred at a time")
     @Needs(Right.READ_RECORDS)
     @GetMapping("/api/people")
-    People.Page page(
+    People.PeoplePage page(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @RequestParam(defaultValue = "") String text,
             @RequestParam(required = false) @Nullable Role role,

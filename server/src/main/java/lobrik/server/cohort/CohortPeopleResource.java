@@ -75,7 +75,7 @@ class CohortPeopleResource {
             description = "The answer has the code, which is told once.")
     @Needs(Right.TEACH)
     @PutMapping("/api/trainees/{id}/account")
-    Invitations.Code account(
+    Invitations.InvitationCode account(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @RequestBody TraineeAccount account) {

@@ -22,13 +22,13 @@ import lobrik.server.platform.Allowance;
 import lobrik.server.platform.Guesses;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.NeedsNoAccount;
+import lobrik.server.platform.PublicAddress;
 import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Achievement;
 import lobrik.server.progress.TraineePages;
 import lobrik.server.shed.Rack;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -43,7 +43,6 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** Printing. */
 @RestController
@@ -85,7 +84,7 @@ class SheetResource {
     private final TraineePages pages;
     private final Guesses guesses;
     private final Clock clock;
-    private final String publicAddress;
+    private final PublicAddress address;
     private final Allowance ownRecords = new Allowance(OWN_RECORDS_A_SECOND, Duration.ofSeconds(1));
 
     SheetResource(
@@ -99,7 +98,7 @@ class SheetResource {
             TraineePages pages,
             Guesses guesses,
             Clock clock,
-            @Value("${lobrik.public-address:}") String publicAddress) {
+            PublicAddress address) {
         this.givings = givings;
         this.printing = printing;
         this.jobs = jobs;
@@ -110,7 +109,7 @@ class SheetResource {
         this.pages = pages;
         this.guesses = guesses;
         this.clock = clock;
-        this.publicAddress = publicAddress;
+        this.address = address;
     }
 
     @Operation(summary = "Begin to print the sheets of what was given out")
@@ -128,7 +127,7 @@ class SheetResource {
         if (chosen.isEmpty()) {
             throw TurnedDown.badInput("/assignmentIds", "missing", "name at least one sheet of it");
         }
-        String base = base();
+        String base = address.base();
         Paper paper = paper(request.paper());
         boolean answers = Boolean.TRUE.equals(request.answers());
         PrintJobs.Job started = jobs.start(
@@ -137,13 +136,6 @@ class SheetResource {
                 chosen.size(),
                 job -> printing.sheets(given, chosen, base, paper, answers, job::done, job::isStopped));
         return PrintView.of(started);
-    }
-
-    /** Where the code on a sheet leads: to where this request came, unless the school says otherwise. */
-    private String base() {
-        return publicAddress.isEmpty()
-                ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString()
-                : publicAddress;
     }
 
     @Operation(summary = "How far a printing is")

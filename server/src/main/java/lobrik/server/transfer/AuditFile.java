@@ -41,7 +41,7 @@ class AuditFile {
         table.flush();
     }
 
-    private static void print(CSVPrinter table, AuditTrail.Entry entry) {
+    private static void print(CSVPrinter table, AuditTrail.AuditEntry entry) {
         List<@Nullable Object> cells = Arrays.asList(
                 entry.ofSchool() ? "school" : "nobody's",
                 entry.number(),

@@ -19,7 +19,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(RunningServer.class)
 class AuditTest {
 
-    private static AuditChain.Found chain(RunningServer.Address server, UUID school) throws SQLException {
+    private static AuditChain.ChainFound chain(RunningServer.Address server, UUID school) throws SQLException {
         try (Connection database =
                 DriverManager.getConnection(server.databaseUrl(), "lobrik_owner", server.databasePassword())) {
             return AuditChain.check(database, school).getFirst();
@@ -73,7 +73,7 @@ class AuditTest {
     @Test
     void chain_isWhole_andItsHeadIsThatOfTheLastEntry(RunningServer.Address server) throws SQLException {
         UUID school = changed(server);
-        AuditChain.Found found = chain(server, school);
+        AuditChain.ChainFound found = chain(server, school);
         assertThat(found.isWhole()).as(found.fault()).isTrue();
         assertThat(found.entries()).isEqualTo(4);
         Client lead = Client.byPassword(server, server.account(school, "LEAD"));
@@ -115,7 +115,7 @@ class AuditTest {
         for (Thread writer : writers) {
             writer.join();
         }
-        AuditChain.Found found = chain(server, school);
+        AuditChain.ChainFound found = chain(server, school);
         assertThat(found.isWhole()).as(found.fault()).isTrue();
         assertThat(found.entries()).isEqualTo(81);
     }

@@ -99,6 +99,7 @@ class AccessTest {
             GET    /api/health                                  open
             GET    /api/invitations/{code}                      code
             PUT    /api/invitations/{code}                      code
+            POST   /api/invitation-slips                        L I - - -
             GET    /api/jobs                                    L I A U -
             GET    /api/jobs/of/{assignmentId}                  L I A U -
             GET    /api/jobs/{id}                               L I A U -
