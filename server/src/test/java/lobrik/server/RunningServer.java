@@ -115,13 +115,11 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             change("""
                     insert into account (id, centre_id, sign_in_name, full_name, role, password_hash, unit, created_at, trainee_id)
                     select gen_random_uuid(), '%s', '%s', 'Guest', '%s', password_hash, unit, created_at, %s
-                    from account where sign_in_name = 'oskar'"""
-                    .formatted(school, name, role, isTrainee ? "'" + trainee + "'" : "null"));
+                    from account where sign_in_name = 'oskar'""".formatted(school, name, role, isTrainee ? "'" + trainee + "'" : "null"));
             if (!isTrainee) {
                 change("""
                         insert into cohort_instructor (cohort_id, account_id)
-                        select c.id, a.id from cohort c, account a where c.centre_id = '%s' and a.sign_in_name = '%s'"""
-                        .formatted(school, name));
+                        select c.id, a.id from cohort c, account a where c.centre_id = '%s' and a.sign_in_name = '%s'""".formatted(school, name));
             }
             return name;
         }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import lobrik.measure.LengthUnit;
 import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
@@ -140,7 +141,8 @@ public class People {
      * @throws TurnedDown if a name is missing, no good or taken
      */
     @Transactional
-    public Invitations.@Nullable InvitationCode invite(SignedIn who, UUID id, String fullName, String signInName, Role role) {
+    public Invitations.@Nullable InvitationCode invite(
+            SignedIn who, UUID id, String fullName, String signInName, Role role) {
         if (role == Role.TRAINEE) {
             throw TurnedDown.badInput("/role", "unknown-value", "a trainee's account is made on their own page");
         }
@@ -161,7 +163,8 @@ public class People {
      * @throws TurnedDown if the name is no good or taken
      */
     @Transactional
-    public Invitations.InvitationCode inviteTrainee(SignedIn who, UUID key, UUID traineeId, String fullName, String signInName) {
+    public Invitations.InvitationCode inviteTrainee(
+            SignedIn who, UUID key, UUID traineeId, String fullName, String signInName) {
         turns.take(traineeId);
         Account known = entities.createQuery("from Account where traineeId = :trainee", Account.class)
                 .setParameter("trainee", traineeId)
@@ -177,6 +180,9 @@ public class People {
     }
 
     private Invitations.InvitationCode keep(SignedIn who, Account account) {
+        account.prefer(entities.createQuery("select usualUnit from Centre where id = :id", LengthUnit.class)
+                .setParameter("id", who.centreId())
+                .getSingleResult());
         if (!entities.createQuery("select id from Account where signInName = :name", UUID.class)
                 .setParameter("name", account.signInName())
                 .getResultList()

@@ -1,10 +1,15 @@
 package lobrik.server.cohort;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import org.hibernate.annotations.DynamicUpdate;
+import org.jspecify.annotations.Nullable;
 
 /** A school or training centre: it owns everything else. */
 @Entity
@@ -12,6 +17,8 @@ import org.hibernate.annotations.DynamicUpdate;
 public class Centre {
 
     private static final int USUAL_SHEET_DAYS = 14;
+    private static final Length USUAL_DIVISION = Length.ofInches(1 / 16.0);
+    private static final String USUAL_PRESET = "site";
 
     @Id
     private UUID id;
@@ -23,6 +30,18 @@ public class Centre {
     private boolean pointsWithoutBender;
     private int sheetDays;
 
+    @Enumerated(EnumType.STRING)
+    private LengthUnit usualUnit;
+
+    private long divisionPm;
+    private String usualPreset;
+    private String codeNotes;
+    private byte @Nullable [] logo;
+    private @Nullable Instant setUpAt;
+
+    /** Counts what is kept of its set-up, so that two who change it at once do not write over each other. */
+    private int edition;
+
     @SuppressWarnings("NullAway.Init")
     protected Centre() {}
 
@@ -32,6 +51,48 @@ public class Centre {
         this.createdAt = createdAt;
         this.wallScores = true;
         this.sheetDays = USUAL_SHEET_DAYS;
+        this.usualUnit = LengthUnit.INCH;
+        this.divisionPm = USUAL_DIVISION.picometres();
+        this.usualPreset = USUAL_PRESET;
+        this.codeNotes = "";
+    }
+
+    /** What it is set up with. */
+    public SetUp setUp() {
+        return new SetUp(name, usualUnit, new Length(divisionPm), usualPreset, codeNotes);
+    }
+
+    void setUp(SetUp chosen, Instant at) {
+        name = chosen.name();
+        usualUnit = chosen.unit();
+        divisionPm = chosen.division().picometres();
+        usualPreset = chosen.preset();
+        codeNotes = chosen.codeNotes();
+        setUpAt = at;
+        edition++;
+    }
+
+    /** Whether somebody has looked at all that a school is set up with. */
+    public boolean isSetUp() {
+        return setUpAt != null;
+    }
+
+    /** A made-up school has been looked at by whoever made it up. */
+    public void lookedAt(Instant at) {
+        setUpAt = at;
+    }
+
+    int edition() {
+        return edition;
+    }
+
+    /** A picture for its sheets, where it has one. */
+    byte @Nullable [] logo() {
+        return logo == null ? null : logo.clone();
+    }
+
+    void show(byte @Nullable [] picture) {
+        logo = picture == null ? null : picture.clone();
     }
 
     public UUID id() {
@@ -69,6 +130,16 @@ public class Centre {
     void keepSheetsFor(int days) {
         sheetDays = days;
     }
+
+    /**
+     * How the screens and sheets of a school begin, and what they say of it.
+     *
+     * @param unit of somebody new
+     * @param division of the tape, on a new exercise
+     * @param preset of tolerances, on a new exercise
+     * @param codeNotes what of the local code is to be minded; printed on sheets
+     */
+    public record SetUp(String name, LengthUnit unit, Length division, String preset, String codeNotes) {}
 
     /**
      * What everybody in the room may read.

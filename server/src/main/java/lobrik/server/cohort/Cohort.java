@@ -25,7 +25,12 @@ public class Cohort {
     private UUID centreId;
     private String name;
     private Instant createdAt;
+    private @Nullable LocalDate beginsOn;
     private @Nullable LocalDate endsOn;
+    private @Nullable Instant archivedAt;
+
+    /** Counts what is kept of its name and dates, so that two who change them at once do not write over each other. */
+    private int edition;
 
     @ElementCollection
     @CollectionTable(name = "cohort_instructor", joinColumns = @JoinColumn(name = "cohort_id"))
@@ -67,6 +72,36 @@ public class Cohort {
     /** Its last day, where one is known; the keys of its trainees open nothing after it. */
     public @Nullable LocalDate endsOn() {
         return endsOn;
+    }
+
+    /** Its first day, where one is known. */
+    public @Nullable LocalDate beginsOn() {
+        return beginsOn;
+    }
+
+    int edition() {
+        return edition;
+    }
+
+    void become(String newName, @Nullable LocalDate begins, @Nullable LocalDate ends) {
+        name = newName;
+        beginsOn = begins;
+        endsOn = ends;
+        edition++;
+    }
+
+    /** Since when it stays as it was then; null while it goes on. */
+    public @Nullable Instant archivedAt() {
+        return archivedAt;
+    }
+
+    public boolean isArchived() {
+        return archivedAt != null;
+    }
+
+    void archive(Instant at) {
+        archivedAt = at;
+        edition++;
     }
 
     void endOn(@Nullable LocalDate day) {

@@ -44,7 +44,7 @@ public class Cohorts {
     /** The cohorts one may see, by name. */
     @Transactional(readOnly = true)
     public List<Cohort> visibleTo(SignedIn who) {
-        return visible(who, "from Cohort c where %s order by c.name", Cohort.class);
+        return visible(who, "from Cohort c where %s and c.archivedAt is null order by c.name", Cohort.class);
     }
 
     /**
@@ -223,12 +223,51 @@ public class Cohorts {
         return entities.find(Cohort.class, cohortId).name();
     }
 
-    /** The trainees of a cohort, by bench. */
+    /** The cohorts of earlier years that one may see, the newest first. */
+    @Transactional(readOnly = true)
+    List<Cohort> archived(SignedIn who) {
+        return visible(
+                who,
+                "from Cohort c where %s and c.archivedAt is not null order by c.archivedAt desc, c.name",
+                Cohort.class);
+    }
+
+    /** The trainees of a cohort, by bench: those who are in it, or were when it was archived. */
     @Transactional(readOnly = true)
     public List<Trainee> trainees(SignedIn who, UUID cohortId) {
-        return entities.createQuery("from Trainee where cohortId = :cohort order by bench, fullName", Trainee.class)
-                .setParameter("cohort", cohort(who, cohortId).id())
+        Cohort cohort = cohort(who, cohortId);
+        if (cohort.isArchived()) {
+            return asItWas(cohort);
+        }
+        return entities.createQuery(
+                        "from Trainee where cohortId = :cohort and leftAt is null order by bench, fullName",
+                        Trainee.class)
+                .setParameter("cohort", cohortId)
                 .getResultList();
+    }
+
+    private List<Trainee> asItWas(Cohort cohort) {
+        return entities
+                .createQuery("""
+                        select t from Trainee t join Enrolment e on e.traineeId = t.id
+                        where e.cohortId = :cohort and (e.until is null or e.until >= :end)
+                        order by e.bench, t.fullName""", Trainee.class)
+                .setParameter("cohort", cohort.id())
+                .setParameter("end", cohort.archivedAt())
+                .getResultList()
+                .stream()
+                .distinct()
+                .toList();
+    }
+
+    /** A cohort that goes on: others stay as they are. */
+    Cohort open(SignedIn who, UUID id) {
+        Cohort cohort = cohort(who, id);
+        if (cohort.isArchived()) {
+            throw TurnedDown.conflict(
+                    "archived", cohort.name() + " is archived and stays as it was; choose a cohort that goes on");
+        }
+        return cohort;
     }
 
     /** The trainees of every cohort that one may see, by cohort and then by bench. */
@@ -236,7 +275,7 @@ public class Cohorts {
     public Map<UUID, List<Trainee>> traineesByCohort(SignedIn who) {
         return visible(who, """
                         select t from Trainee t join Cohort c on c.id = t.cohortId
-                        where %s order by t.bench, t.fullName""", Trainee.class).stream().collect(Collectors.groupingBy(Trainee::cohortId));
+                        where %s and c.archivedAt is null and t.leftAt is null order by t.bench, t.fullName""", Trainee.class).stream().collect(Collectors.groupingBy(Trainee::cohortId));
     }
 
     /** The groups of every cohort that one may see, by cohort and then by name. */
@@ -286,7 +325,7 @@ public class Cohorts {
     @Transactional
     public void enrol(SignedIn who, UUID cohortId, String fullName, int bench, @Nullable String number) {
         turns.take(cohortId);
-        Cohort cohort = cohort(who, cohortId);
+        Cohort cohort = open(who, cohortId);
         Trainee trainee = new Trainee(UUID.randomUUID(), cohort.id(), fullName, bench, number);
         entities.persist(trainee);
         audit.added(

@@ -5,10 +5,12 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.DynamicUpdate;
 import org.jspecify.annotations.Nullable;
 
 /** Somebody who learns to bend, at a bench. */
 @Entity
+@DynamicUpdate // The application may only update what can change.
 public class Trainee {
 
     @Id
@@ -18,6 +20,13 @@ public class Trainee {
     private String fullName;
     private int bench;
     private @Nullable String number;
+
+    private @Nullable Instant leftAt;
+    private boolean largerPrint;
+    private int extraTimePct;
+
+    /** Counts what is kept of them, so that two who change it at once do not write over each other. */
+    private int edition;
 
     /** Written by the database when somebody is added. */
     @Column(insertable = false, updatable = false)
@@ -62,5 +71,53 @@ public class Trainee {
 
     public @Nullable String number() {
         return number;
+    }
+
+    /** Since when they are not there any more; null while they are. */
+    public @Nullable Instant leftAt() {
+        return leftAt;
+    }
+
+    public boolean hasLeft() {
+        return leftAt != null;
+    }
+
+    /** What they need, wherever they are. */
+    public Needs needs() {
+        return new Needs(largerPrint, extraTimePct);
+    }
+
+    int edition() {
+        return edition;
+    }
+
+    void become(String newName, @Nullable String newNumber, Needs needs) {
+        fullName = newName;
+        number = newNumber;
+        largerPrint = needs.largerPrint();
+        extraTimePct = needs.extraTimePct();
+        edition++;
+    }
+
+    void move(UUID cohort, int newBench) {
+        cohortId = cohort;
+        bench = newBench;
+        edition++;
+    }
+
+    void leave(@Nullable Instant at) {
+        leftAt = at;
+        edition++;
+    }
+
+    /**
+     * What somebody needs so that they are judged by their bending alone.
+     *
+     * @param largerPrint sheets in larger print
+     * @param extraTimePct so much more time than the others, in per cent
+     */
+    public record Needs(boolean largerPrint, int extraTimePct) {
+
+        public static final Needs NONE = new Needs(false, 0);
     }
 }

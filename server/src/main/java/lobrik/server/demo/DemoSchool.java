@@ -144,7 +144,9 @@ final class DemoSchool {
 
     void load() {
         Instant founded = now.minus(7L * (WEEKS + 2), ChronoUnit.DAYS);
-        entities.persist(new Centre(centreId, "Tern Quay Apprentice School", founded));
+        Centre centre = new Centre(centreId, "Tern Quay Apprentice School", founded);
+        centre.lookedAt(founded);
+        entities.persist(centre);
         account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
         UUID runa = account("runa", "Runa Tolvane", Role.INSTRUCTOR, founded);
         UUID dessa = account("dessa", "Dessa Quillow", Role.INSTRUCTOR, founded);

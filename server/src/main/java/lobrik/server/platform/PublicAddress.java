@@ -16,6 +16,8 @@ public class PublicAddress {
 
     /** Without a slash at its end; asked while a request is served. */
     public String base() {
-        return said.isEmpty() ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString() : said;
+        return said.isEmpty()
+                ? ServletUriComponentsBuilder.fromCurrentContextPath().toUriString()
+                : said;
     }
 }

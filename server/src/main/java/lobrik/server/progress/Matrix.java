@@ -3,6 +3,7 @@ package lobrik.server.progress;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,8 +15,10 @@ import lobrik.progress.Family;
 import lobrik.progress.SignOffRule;
 import lobrik.progress.Standing;
 import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Days;
 import lobrik.server.progress.MatrixView.DotView;
 import lobrik.server.progress.MatrixView.MatrixCell;
 import lobrik.server.progress.MatrixView.MatrixRow;
@@ -61,21 +64,24 @@ class Matrix {
 
     @Transactional(readOnly = true)
     public MatrixView of(SignedIn who, UUID cohortId, Filter filter) {
+        Cohort cohort = cohorts.cohort(who, cohortId);
+        // What is archived stays as it was: what its people did later is no part of it.
+        Instant now = cohort.archivedAt() == null ? clock.instant() : cohort.archivedAt();
+        LocalDate end = cohort.archivedAt() == null ? null : Days.of(now);
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
         List<UUID> ids = trainees.stream().map(Trainee::id).toList();
-        Map<UUID, Map<Family, List<Dot>>> all = outcomes.dots(ids, Filter.ALL, SignOffRule.MOST_PIECES);
-        Map<UUID, Map<Family, List<Dot>>> shown = filter.takesAll() ? all : outcomes.dots(ids, filter, SHOWN);
-        Map<UUID, Set<Family>> signed = signOffs.standing(ids);
+        Map<UUID, Map<Family, List<Dot>>> all = outcomes.dots(ids, Filter.ALL.upTo(end), SignOffRule.MOST_PIECES);
+        Map<UUID, Map<Family, List<Dot>>> shown = filter.takesAll() ? all : outcomes.dots(ids, filter.upTo(end), SHOWN);
+        Map<UUID, Set<Family>> signed = end == null ? signOffs.standing(ids) : signOffs.standingAt(ids, now);
         Map<UUID, Map<Family, Standing>> standings = standings(who.centreId(), ids, all, signed);
         Set<Family> bent = new TreeSet<>();
         all.values().forEach(each -> bent.addAll(each.keySet()));
         signed.values().forEach(bent::addAll);
         List<Family> families = curricula.inForce(who.centreId()).shownTo(bent);
         Map<UUID, Instant> last = outcomes.lastOf(ids);
-        Instant now = clock.instant();
         return new MatrixView(
                 cohortId,
-                cohorts.cohort(who, cohortId).name(),
+                cohort.name(),
                 families.stream().map(Family::id).toList(),
                 trainees.stream()
                         .map(trainee -> row(

@@ -15,7 +15,8 @@ import lobrik.assessment.Assessment;
 import lobrik.server.attempt.AttemptFollower;
 import lobrik.server.attempt.Attempts;
 import lobrik.server.attempt.Measured;
-import lobrik.server.cohort.Trainee;
+import lobrik.server.cohort.Enrolments;
+import lobrik.server.cohort.Enrolments.Membership;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
@@ -44,6 +45,7 @@ public class OutcomeBook implements AttemptFollower {
 
     private final EntityManager entities;
     private final Attempts attempts;
+    private final Enrolments enrolments;
     private final TransactionTemplate transaction;
     private final Turns turns;
     private volatile @Nullable CatchingUp catchingUp;
@@ -51,7 +53,13 @@ public class OutcomeBook implements AttemptFollower {
     /** Pieces that could not be worked out; they stand as they were, and are tried again now and then. */
     private final Set<UUID> leftOut = ConcurrentHashMap.newKeySet();
 
-    OutcomeBook(EntityManager entities, Attempts attempts, Turns turns, TransactionTemplate transaction) {
+    OutcomeBook(
+            EntityManager entities,
+            Attempts attempts,
+            Enrolments enrolments,
+            Turns turns,
+            TransactionTemplate transaction) {
+        this.enrolments = enrolments;
         this.entities = entities;
         this.attempts = attempts;
         this.turns = turns;
@@ -62,9 +70,16 @@ public class OutcomeBook implements AttemptFollower {
     public void written(Measured now) {
         UUID id = now.attempt().id();
         leftOut.add(id);
-        Trainee trainee = entities.find(Trainee.class, now.attempt().traineeId());
-        keep(now, trainee.cohortId());
+        UUID trainee = now.attempt().traineeId();
+        keep(now, cohortOf(now, enrolments.memberships(List.of(trainee))));
         leftOut.remove(id);
+    }
+
+    /** The cohort that somebody was in when they began a piece, wherever they are now. */
+    private static UUID cohortOf(Measured measured, Map<UUID, List<Membership>> memberships) {
+        return Membership.at(
+                Objects.requireNonNull(memberships.get(measured.attempt().traineeId())),
+                measured.attempt().startedAt());
     }
 
     private void keep(Measured measured, UUID cohortId) {
@@ -177,18 +192,9 @@ public class OutcomeBook implements AttemptFollower {
         // Whoever writes has the turn until that is on disk: nothing newer can be written over.
         ids.forEach(turns::take);
         List<Measured> all = attempts.all(ids);
-        Map<UUID, UUID> cohorts = entities.createQuery("from Trainee where id in :ids", Trainee.class)
-                .setParameter(
-                        "ids",
-                        all.stream()
-                                .map(measured -> measured.attempt().traineeId())
-                                .collect(Collectors.toSet()))
-                .getResultStream()
-                .collect(Collectors.toMap(Trainee::id, Trainee::cohortId));
-        keepAll(
-                all,
-                measured ->
-                        Objects.requireNonNull(cohorts.get(measured.attempt().traineeId())));
+        Map<UUID, List<Membership>> memberships = enrolments.memberships(
+                all.stream().map(measured -> measured.attempt().traineeId()).collect(Collectors.toSet()));
+        keepAll(all, measured -> cohortOf(measured, memberships));
     }
 
     /** Works out what the attempts of one cohort came to, for a record that was written past the screens. */

@@ -45,6 +45,12 @@ class Outcomes {
 
         static final Filter ALL = new Filter(null, null, null, null, null);
 
+        /** The same up to the end of a day at most; no day changes nothing. */
+        Filter upTo(@Nullable LocalDate day) {
+            boolean earlier = day != null && (to == null || day.isBefore(to));
+            return earlier ? new Filter(from, day, bender, conduit, preset) : this;
+        }
+
         boolean takesAll() {
             return equals(ALL);
         }

@@ -43,6 +43,8 @@ public class SignOffs {
         }
     }
 
+    private static final Instant MUCH_LATER = Instant.parse("9999-01-01T00:00:00Z");
+
     private final EntityManager entities;
     private final Cohorts cohorts;
     private final Outcomes outcomes;
@@ -116,11 +118,20 @@ public class SignOffs {
     /** The families of bends that each of some trainees is signed off in. */
     @Transactional(readOnly = true)
     Map<UUID, Set<Family>> standing(Collection<UUID> traineeIds) {
+        // Whatever a clock was wrong by when somebody signed.
+        return standingAt(traineeIds, MUCH_LATER);
+    }
+
+    /** The same as it was at some time. */
+    @Transactional(readOnly = true)
+    Map<UUID, Set<Family>> standingAt(Collection<UUID> traineeIds, Instant at) {
         Map<UUID, Set<Family>> standing = new HashMap<>();
         entities.createQuery("""
                         select s.traineeId as trainee, s.family as family from SignOff s where s.traineeId in :trainees
-                          and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id)""", Tuple.class)
+                          and s.signedAt <= :at
+                          and not exists (select 1 from SignOffWithdrawal w where w.signOffId = s.id and w.withdrawnAt <= :at)""", Tuple.class)
                 .setParameter("trainees", traineeIds)
+                .setParameter("at", at)
                 .getResultStream()
                 .forEach(row -> Family.withId(row.get("family", String.class))
                         .ifPresent(family -> standing.computeIfAbsent(

@@ -95,7 +95,7 @@ class TraineeKeys {
                         .getResultStream()
                         .findFirst())
                 .map(key -> entities.find(Trainee.class, key.traineeId()))
-                .filter(trainee -> !cohorts.isOver(trainee.cohortId()))
+                .filter(trainee -> !trainee.hasLeft() && !cohorts.isOver(trainee.cohortId()))
                 .orElseThrow(() -> TurnedDown.notFound("page"));
     }
 }

@@ -7,7 +7,10 @@ import jakarta.persistence.EntityManager;
 import java.util.List;
 import java.util.UUID;
 import lobrik.measure.Length;
+import lobrik.measure.LengthUnit;
 import lobrik.server.account.SignedIn;
+import lobrik.server.cohort.Centre;
+import lobrik.server.cohort.School;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
@@ -28,8 +31,12 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "shed")
 class ShedResource {
 
-    /** Conduit, benders, and tolerances: all that the setting desk offers. */
-    record Shed(List<ConduitView> conduits, List<BenderView> benders, List<ToleranceFigures> tolerances) {}
+    /** Conduit, benders, and tolerances: all that the setting desk offers, and how it begins. */
+    record Shed(
+            List<ConduitView> conduits, List<BenderView> benders, List<ToleranceFigures> tolerances, UsualDesk usual) {}
+
+    /** How a new exercise begins at this school: the division of the tape, of those who like that unit, and the tolerances. */
+    record UsualDesk(LengthUnit unit, double divisionIn, String preset) {}
 
     record ConduitView(UUID id, String label, ConduitInput figures) {}
 
@@ -53,8 +60,10 @@ class ShedResource {
     private final EntityManager entities;
     private final Rack rack;
     private final JudgingPresets presets;
+    private final School school;
 
-    ShedResource(EntityManager entities, Rack rack, JudgingPresets presets) {
+    ShedResource(EntityManager entities, Rack rack, JudgingPresets presets, School school) {
+        this.school = school;
         this.entities = entities;
         this.rack = rack;
         this.presets = presets;
@@ -71,7 +80,13 @@ class ShedResource {
         return new Shed(
                 conduits.stream().map(ShedResource::view).toList(),
                 rack.all(who).stream().map(ShedResource::view).toList(),
-                presets.all(who));
+                presets.all(who),
+                usual(who));
+    }
+
+    private UsualDesk usual(SignedIn who) {
+        Centre.SetUp setUp = school.setUp(who);
+        return new UsualDesk(setUp.unit(), setUp.division().inches(), setUp.preset());
     }
 
     /** Figures that a bender has from now on, and why. */

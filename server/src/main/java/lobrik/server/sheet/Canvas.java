@@ -7,10 +7,12 @@ import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.awt.Color;
+import java.io.IOException;
 import java.util.List;
 import java.util.Map;
 import lobrik.server.drawing.Sketch;
 import org.openpdf.text.Element;
+import org.openpdf.text.Image;
 import org.openpdf.text.Phrase;
 import org.openpdf.text.pdf.ColumnText;
 import org.openpdf.text.pdf.PdfContentByte;
@@ -91,6 +93,26 @@ final class Canvas {
         content.setLineWidth(line);
         content.rectangle(x, y, width, height);
         content.stroke();
+    }
+
+    /** Draws with everything so many times as large, from the lower left corner. */
+    void enlarged(float scale, Runnable drawing) {
+        content.saveState();
+        content.concatCTM(scale, 0, 0, scale, 0, 0);
+        drawing.run();
+        content.restoreState();
+    }
+
+    /** A picture within a box, as large as it fits there. */
+    void picture(byte[] file, float x, float y, float width, float height) {
+        try {
+            Image image = Image.getInstance(file);
+            image.scaleToFit(width, height);
+            image.setAbsolutePosition(x, y + (height - image.getScaledHeight()) / 2);
+            content.addImage(image);
+        } catch (IOException e) {
+            throw new IllegalStateException("a picture that was drawn by us cannot be read", e);
+        }
     }
 
     /** A pale line to write on. */

@@ -56,7 +56,12 @@ final class InvitationSlip {
                 .withLocale(Locale.ENGLISH)
                 .format(slip.expiresAt().atZone(ZoneId.systemDefault()));
         canvas.fitted(
-                Typeface.TEXT, 12, right, y - 96, column, "It works once, until " + until + ". Show it to nobody else.");
+                Typeface.TEXT,
+                12,
+                right,
+                y - 96,
+                column,
+                "It works once, until " + until + ". Show it to nobody else.");
         canvas.rule(MARGIN, paper.width() - MARGIN, top - 90 - CODE);
     }
 }

@@ -6,10 +6,12 @@ import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
 import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.School;
 import lobrik.server.exercise.Content;
 import lobrik.server.giving.Givings;
 import lobrik.server.giving.SheetCode;
 import org.openpdf.text.Document;
+import org.openpdf.text.Rectangle;
 import org.openpdf.text.pdf.PdfName;
 import org.openpdf.text.pdf.PdfString;
 import org.openpdf.text.pdf.PdfWriter;
@@ -26,12 +28,13 @@ class Printing {
     }
 
     /** The sheet of an exercise that has no name on it. */
-    byte[] blank(Content exercise, Paper paper, boolean answers) {
+    byte[] blank(Content exercise, Paper paper, boolean answers, School.Letterhead school) {
         return pdf(
                 exercise.title(),
                 paper,
                 List.of(SheetContent.of(exercise, calculations, null)),
                 answers,
+                school,
                 _ -> {},
                 () -> false);
     }
@@ -50,6 +53,7 @@ class Printing {
             String base,
             Paper paper,
             boolean answers,
+            School.Letterhead school,
             IntConsumer progress,
             BooleanSupplier cancelled) {
         List<SheetContent> contents = chosen.stream()
@@ -62,9 +66,10 @@ class Printing {
                                 SheetCode.printed(sheet.assignment().code()),
                                 base + "/sheet/" + sheet.assignment().code(),
                                 given.giving().terms().dueOn(),
-                                given.giving().terms().tries())))
+                                given.giving().terms().tries(),
+                                sheet.trainee().needs())))
                 .toList();
-        return pdf(given.exercise().title(), paper, contents, answers, progress, cancelled);
+        return pdf(given.exercise().title(), paper, contents, answers, school, progress, cancelled);
     }
 
     /** A variant's sizes were dealt, not typed; everybody's own exercise says what was. */
@@ -74,15 +79,43 @@ class Printing {
                 : given.exercise().content();
     }
 
+    private static Rectangle size(Paper paper, SheetContent sheet) {
+        return sheet.isInLargerPrint() ? paper.largerSize() : paper.size();
+    }
+
+    /** Larger print is the same page on larger paper. */
+    private static void draw(
+            Document document,
+            Canvas canvas,
+            Paper paper,
+            SheetContent sheet,
+            boolean answers,
+            School.Letterhead school) {
+        float scale = sheet.isInLargerPrint() ? paper.enlargement() : 1;
+        SheetPage page = new SheetPage(canvas, paper, sheet, answers);
+        canvas.enlarged(scale, () -> {
+            page.draw();
+            Letterheads.draw(canvas, paper, school);
+        });
+        if (page.hasAnswerPage()) {
+            document.newPage();
+            canvas.enlarged(
+                    scale,
+                    () -> new RunAnswerPage(canvas, paper, sheet)
+                            .draw(sheet.exercise().title(), page.working()));
+        }
+    }
+
     private static byte[] pdf(
             String title,
             Paper paper,
             List<SheetContent> sheets,
             boolean answers,
+            School.Letterhead school,
             IntConsumer progress,
             BooleanSupplier cancelled) {
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (Document document = new Document(paper.size())) {
+        try (Document document = new Document(size(paper, sheets.getFirst()))) {
             PdfWriter writer = PdfWriter.getInstance(document, out);
             document.addTitle(title);
             document.addCreator("Lobrik");
@@ -94,16 +127,10 @@ class Printing {
                     throw new CancellationException();
                 }
                 if (i > 0) {
+                    document.setPageSize(size(paper, sheets.get(i)));
                     document.newPage();
                 }
-                SheetPage page =
-                        new SheetPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i), answers);
-                page.draw();
-                if (page.hasAnswerPage()) {
-                    document.newPage();
-                    new RunAnswerPage(new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i))
-                            .draw(sheets.get(i).exercise().title(), page.working());
-                }
+                draw(document, new Canvas(writer.getDirectContent(), fonts), paper, sheets.get(i), answers, school);
                 progress.accept(i + 1);
             }
         }

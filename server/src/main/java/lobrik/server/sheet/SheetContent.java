@@ -11,6 +11,7 @@ import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.calc.Calculations;
+import lobrik.server.cohort.Trainee;
 import lobrik.server.exercise.Content;
 import lobrik.wire.Question;
 import org.jspecify.annotations.Nullable;
@@ -31,6 +32,7 @@ record SheetContent(
      *
      * @param code as it is printed
      * @param address that the code for cameras leads to
+     * @param needs which the sheet follows
      */
     record Whose(
             String fullName,
@@ -38,7 +40,13 @@ record SheetContent(
             String code,
             String address,
             @Nullable LocalDate dueOn,
-            @Nullable Integer tries) {}
+            @Nullable Integer tries,
+            Trainee.Needs needs) {}
+
+    /** Whether whoever it is for needs that. */
+    boolean isInLargerPrint() {
+        return whose != null && whose.needs().largerPrint();
+    }
 
     static SheetContent of(Content exercise, Calculations calculations, @Nullable Whose whose) {
         Question question = calculations.question(exercise.definition());

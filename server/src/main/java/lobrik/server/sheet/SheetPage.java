@@ -101,7 +101,9 @@ final class SheetPage {
         String due = whose.dueOn() == null ? "" : "Due " + DATE.format(whose.dueOn()) + ".  ";
         String tries =
                 whose.tries() == null ? "" : whose.tries() == 1 ? "One try.  " : "Up to " + whose.tries() + " tries.  ";
-        return due + tries + "The code opens the measuring of this piece.";
+        int extra = whose.needs().extraTimePct();
+        String time = extra == 0 ? "" : extra + " % more time.  ";
+        return due + tries + time + "The code opens the measuring of this piece.";
     }
 
     /** As large as it fits; figures keep their size on paper whatever the scale. */

@@ -14,6 +14,7 @@ import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
 import lobrik.server.attempt.Settled;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.cohort.School;
 import lobrik.server.exercise.Content;
 import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.giving.Givings;
@@ -77,6 +78,7 @@ class SheetResource {
     private final Givings givings;
     private final Printing printing;
     private final PrintJobs jobs;
+    private final School school;
     private final Rack rack;
     private final Judging judging;
     private final Cohorts cohorts;
@@ -91,6 +93,7 @@ class SheetResource {
             Givings givings,
             Printing printing,
             PrintJobs jobs,
+            School school,
             Rack rack,
             Judging judging,
             Cohorts cohorts,
@@ -102,6 +105,7 @@ class SheetResource {
         this.givings = givings;
         this.printing = printing;
         this.jobs = jobs;
+        this.school = school;
         this.rack = rack;
         this.judging = judging;
         this.cohorts = cohorts;
@@ -130,11 +134,12 @@ class SheetResource {
         String base = address.base();
         Paper paper = paper(request.paper());
         boolean answers = Boolean.TRUE.equals(request.answers());
+        School.Letterhead head = school.letterhead(who);
         PrintJobs.Job started = jobs.start(
                 who,
                 fileName(given.exercise().title(), answers),
                 chosen.size(),
-                job -> printing.sheets(given, chosen, base, paper, answers, job::done, job::isStopped));
+                job -> printing.sheets(given, chosen, base, paper, answers, head, job::done, job::isStopped));
         return PrintView.of(started);
     }
 
@@ -176,7 +181,9 @@ class SheetResource {
         }
         Content content = Content.of(request.exercise());
         boolean answers = Boolean.TRUE.equals(request.answers());
-        return pdf(printing.blank(content, paper(request.paper()), answers), fileName(content.title(), answers));
+        return pdf(
+                printing.blank(content, paper(request.paper()), answers, school.letterhead(who)),
+                fileName(content.title(), answers));
     }
 
     @Operation(summary = "A pocket card of multipliers, take-up and gain for a bender; four to the page")

@@ -64,7 +64,8 @@ class AuditTest {
         assertThat(lead.get("/api/audit?text=%25").body()).isEmpty();
         assertThat(lead.get("/api/audit?until=2020-01-01").body()).isEmpty();
         long second = lead.get("/api/audit?subject=school").at("/1/entryNo").asLong();
-        assertThat(lead.get("/api/audit?subject=school&before=" + second).body()).hasSize(1);
+        assertThat(lead.get("/api/audit?subject=school&before=" + second).body())
+                .hasSize(1);
         String file = new String(lead.file("/api/audit.csv?subject=school"), StandardCharsets.UTF_8);
         assertThat(file.lines()).hasSize(4);
         assertThat(file).contains("days that sheets work: 20 → 30");
@@ -107,7 +108,8 @@ class AuditTest {
         List<Thread> writers = IntStream.range(0, 8)
                 .mapToObj(writer -> Thread.ofVirtual().start(() -> {
                     for (int i = 0; i < 10; i++) {
-                        lead.put("/api/cohorts/" + UUID.randomUUID(),
+                        lead.put(
+                                "/api/cohorts/" + UUID.randomUUID(),
                                 "{\"name\":\"" + writer + " " + i + "\",\"trainees\":[\"One\"]}");
                     }
                 }))
@@ -130,7 +132,8 @@ class AuditTest {
         String why = "Tape was tilted " + UUID.randomUUID();
         runa.put(
                 readings + UUID.randomUUID(),
-                "{\"feature\":\"leg\",\"text\":\"17 5/8\",\"corrects\":\"" + reading + "\",\"reason\":\"" + why + "\"}");
+                "{\"feature\":\"leg\",\"text\":\"17 5/8\",\"corrects\":\"" + reading + "\",\"reason\":\"" + why
+                        + "\"}");
         Client.Answer found = Client.signedIn(server, "oskar").get("/api/audit?text=" + why.replace(" ", "%20"));
         assertThat(found.body()).hasSize(1);
         assertThat(found.at("/0/subject").asString()).isEqualTo("reading");

@@ -52,7 +52,8 @@ class PeopleTest {
         String code = code(lead.put("/api/people/" + id, person(name, role)));
         Client client = new Client(server);
         client.get("/api/status");
-        assertThat(client.put("/api/invitations/" + code, "{\"password\":" + GOOD + "}").status())
+        assertThat(client.put("/api/invitations/" + code, "{\"password\":" + GOOD + "}")
+                        .status())
                 .isEqualTo(200);
         return new Taken(id, name, client);
     }
@@ -66,9 +67,11 @@ class PeopleTest {
         Client.Answer opened = somebody.get("/api/invitations/" + code.toLowerCase(Locale.ROOT));
         assertThat(opened.at("/fullName").asString()).isEqualTo("Wim Askel");
         assertThat(opened.at("/fresh").asBoolean()).isTrue();
-        assertThat(somebody.put("/api/invitations/" + code, "{\"password\":\"short\"}").status())
+        assertThat(somebody.put("/api/invitations/" + code, "{\"password\":\"short\"}")
+                        .status())
                 .isEqualTo(400);
-        assertThat(somebody.put("/api/invitations/" + code, "{\"password\":\"" + name + "12\"}").status())
+        assertThat(somebody.put("/api/invitations/" + code, "{\"password\":\"" + name + "12\"}")
+                        .status())
                 .isEqualTo(400);
         Client.Answer in = somebody.put("/api/invitations/" + code, "{\"password\":" + GOOD + "}");
         assertThat(in.at("/role").asString()).isEqualTo("ASSISTANT");
@@ -89,9 +92,12 @@ class PeopleTest {
         String second = code(lead.put("/api/people/" + taken.id() + "/invitation", "{}"));
         Client elsewhere = new Client(server);
         assertThat(elsewhere.get("/api/invitations/" + first).status()).isEqualTo(404);
-        assertThat(elsewhere.get("/api/invitations/" + second).at("/fresh").asBoolean()).isFalse();
+        assertThat(elsewhere.get("/api/invitations/" + second).at("/fresh").asBoolean())
+                .isFalse();
         assertThat(taken.client().get("/api/me").status()).isEqualTo(200);
-        assertThat(elsewhere.put("/api/invitations/" + second, "{\"password\":\"another slow ferry\"}").status())
+        assertThat(elsewhere
+                        .put("/api/invitations/" + second, "{\"password\":\"another slow ferry\"}")
+                        .status())
                 .isEqualTo(200);
         assertThat(taken.client().get("/api/me").status()).isEqualTo(401);
         assertThat(elsewhere.get("/api/me").status()).isEqualTo(200);
@@ -114,9 +120,11 @@ class PeopleTest {
         taken.client().get("/api/status");
         String credentials = "{\"name\":\"" + taken.name() + "\",\"password\":" + GOOD + "}";
         assertThat(taken.client().post("/api/session", credentials).status()).isEqualTo(401);
-        assertThat(lead.put("/api/people/" + taken.id() + "/invitation", "{}").status()).isEqualTo(409);
+        assertThat(lead.put("/api/people/" + taken.id() + "/invitation", "{}").status())
+                .isEqualTo(409);
 
-        assertThat(lead.put(path, "{\"edition\":" + edition(lead, taken.id()) + ",\"disabled\":false}").status())
+        assertThat(lead.put(path, "{\"edition\":" + edition(lead, taken.id()) + ",\"disabled\":false}")
+                        .status())
                 .isEqualTo(204);
         assertThat(taken.client().get("/api/me").status()).isEqualTo(401);
         assertThat(taken.client().post("/api/session", credentials).status()).isEqualTo(200);
@@ -137,7 +145,8 @@ class PeopleTest {
         try (EventStream stream = EventStream.open(taken.client(), UUID.randomUUID(), cohort)) {
             lead.put(
                     "/api/people/" + taken.id() + "/role",
-                    "{\"edition\":" + edition(lead, taken.id()) + ",\"fullName\":\"Wim Askel\",\"role\":\"ASSISTANT\"}");
+                    "{\"edition\":" + edition(lead, taken.id())
+                            + ",\"fullName\":\"Wim Askel\",\"role\":\"ASSISTANT\"}");
             assertThat(stream.hasEnded(10, TimeUnit.SECONDS)).isTrue();
         }
         assertThat(taken.client().get("/api/me").status()).isEqualTo(401);
@@ -169,7 +178,8 @@ class PeopleTest {
         Taken taken = taken(server, lead, "INSTRUCTOR");
         int seen = edition(lead, taken.id());
         String change = "{\"edition\":" + seen + ",\"fullName\":\"%s\",\"role\":\"INSTRUCTOR\"}";
-        assertThat(lead.put("/api/people/" + taken.id() + "/role", change.formatted("Wim Askel-Brand")).status())
+        assertThat(lead.put("/api/people/" + taken.id() + "/role", change.formatted("Wim Askel-Brand"))
+                        .status())
                 .isEqualTo(204);
         Client.Answer second = lead.put("/api/people/" + taken.id() + "/role", change.formatted("Wim Brand"));
         assertThat(second.status()).isEqualTo(409);
@@ -223,8 +233,10 @@ class PeopleTest {
         assertThat(taken.client().delete("/api/sessions/" + other).status()).isEqualTo(204);
         assertThat(phone.get("/api/me").status()).isEqualTo(401);
         assertThat(taken.client().get("/api/me").status()).isEqualTo(200);
-        String last = lead.get("/api/people/" + taken.id() + "/sessions").at("/0/id").asString();
-        assertThat(lead.delete("/api/people/" + taken.id() + "/sessions/" + last).status())
+        String last =
+                lead.get("/api/people/" + taken.id() + "/sessions").at("/0/id").asString();
+        assertThat(lead.delete("/api/people/" + taken.id() + "/sessions/" + last)
+                        .status())
                 .isEqualTo(204);
         assertThat(taken.client().get("/api/me").status()).isEqualTo(401);
     }
@@ -249,7 +261,8 @@ class PeopleTest {
                 .asString();
         Client phone = new Client(server);
         phone.get("/api/status");
-        assertThat(phone.put("/api/invitations/" + code, "{\"password\":" + GOOD + "}").status())
+        assertThat(phone.put("/api/invitations/" + code, "{\"password\":" + GOOD + "}")
+                        .status())
                 .isEqualTo(200);
         assertThat(phone.get("/api/me/page").at("/fullName").asString()).isEqualTo("Fen Ostrow");
         assertThat(phone.get("/api/cohorts").status()).isEqualTo(403);
@@ -276,9 +289,13 @@ class PeopleTest {
         Client.Answer first = lead.get("/api/people");
         assertThat(first.at("/all").asInt()).isEqualTo(5001);
         assertThat(first.at("/people")).hasSize(100);
-        assertThat(lead.get("/api/people?from=4900&text=person").at("/people/99/fullName").asString())
+        assertThat(lead.get("/api/people?from=4900&text=person")
+                        .at("/people/99/fullName")
+                        .asString())
                 .isEqualTo("Person 05000");
-        assertThat(lead.get("/api/people?text=person%2004321").at("/people/0/fullName").asString())
+        assertThat(lead.get("/api/people?text=person%2004321")
+                        .at("/people/0/fullName")
+                        .asString())
                 .isEqualTo("Person 04321");
     }
 }

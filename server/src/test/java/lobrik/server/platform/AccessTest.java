@@ -149,6 +149,19 @@ class AccessTest {
             DELETE /api/sessions/{session}                      L I A U T
             GET    /api/shed                                    L I A U -
             GET    /api/shed/benders/{id}/card                  L I A U -
+            GET    /api/kept-cohorts                            L I A U -
+            PUT    /api/cohorts/{id}/year                       L I - - -
+            GET    /api/trainees                                L I A U -
+            PUT    /api/trainees/{id}                           L I - - -
+            PUT    /api/trainees/{id}/particulars               L I - - -
+            PUT    /api/trainees/{id}/place                     L I - - -
+            PUT    /api/trainees/{id}/left                      L I - - -
+            PUT    /api/year-changes                            L - - - -
+            GET    /api/school                                  L I A U -
+            PUT    /api/school                                  L - - - -
+            PUT    /api/school/logo                             L - - - -
+            DELETE /api/school/logo                             L - - - -
+            GET    /api/school/logo                             L I A U -
             GET    /api/sheet-codes                             L I A U -
             PUT    /api/sheet-codes                             L - - - -
             POST   /api/sheets/blank                            L I A U -
@@ -267,7 +280,9 @@ class AccessTest {
             Client client = Client.byPassword(server, account);
             for (Map.Entry<String, String> row : table().entrySet()) {
                 String endpoint = row.getKey();
-                if (row.getValue().equals(OPEN) || row.getValue().equals(BY_CODE) || ENDS_THE_SESSION.contains(endpoint)) {
+                if (row.getValue().equals(OPEN)
+                        || row.getValue().equals(BY_CODE)
+                        || ENDS_THE_SESSION.contains(endpoint)) {
                     continue;
                 }
                 Client.Answer answer = call(client, endpoint, ids);
@@ -277,7 +292,7 @@ class AccessTest {
                     assertThat(answer.at("/jobId").isNull()).as(as).isTrue();
                 } else if (endpoint.startsWith("GET") && endpoint.contains("{")) {
                     assertThat(answer.status()).as(as).isIn(400, 403, 404);
-                } else if (endpoint.contains("{id}") ) {
+                } else if (endpoint.contains("{id}")) {
                     assertThat(answer.status()).as(as).isIn(400, 403, 404, 409);
                 }
                 assertThat(said).as(as).doesNotContain("Tern Quay", "Runa Tolvane", "Oskar Brindlemay", "Second year");
