@@ -3,6 +3,7 @@ import { api, body, Problem } from '../api/client';
 import type { TraineePage } from '../api/progress';
 import { BUTTON } from '../library/button';
 import { CohortEnd } from './CohortEnd';
+import { TraineeAccount } from './TraineeAccount';
 
 /** The trainee's own page: its key is made, shown and taken back here. */
 export function OwnKey({ page }: { page: TraineePage }) {
@@ -55,6 +56,7 @@ export function OwnKey({ page }: { page: TraineePage }) {
           </button>
         )}
       </div>
+      <TraineeAccount page={page} />
       <CohortEnd cohortId={page.cohortId} name={page.cohortName} />
       {change.error !== null && (
         <p role="alert" className="text-error">

@@ -61,8 +61,9 @@ function TakeUp({ code }: { code: string }) {
   const take = useMutation<Schemas['Me'], Problem>({
     mutationFn: () => body(api.PUT('/api/invitations/{code}', { params: { path: { code } }, body: { password } })),
     onSuccess: (me) => {
-      client.clear();
       client.setQueryData(['me'], me);
+      // Whatever was kept of somebody else on this device is nothing to whoever joins; the invitation is used up.
+      client.removeQueries({ predicate: ({ queryKey: [key] }) => key !== 'me' && key !== 'invitation' });
       void navigate('/', { replace: true });
     },
   });

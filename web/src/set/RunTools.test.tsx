@@ -10,7 +10,12 @@ import { RunInputs } from './RunInputs';
 import { RunTools } from './RunTools';
 import type { Desk } from './useDesk';
 
-const shed: Schemas['Shed'] = { conduits: [], benders: [], tolerances: [] };
+const shed: Schemas['Shed'] = {
+  conduits: [],
+  benders: [],
+  tolerances: [],
+  usual: { unit: 'in', divisionIn: 1 / 16, preset: 'site' },
+};
 
 const onDrawn = vi.fn<(number: number) => void>();
 

@@ -41,6 +41,7 @@ const shed: Schemas['Shed'] = {
     },
   ],
   tolerances: [],
+  usual: { unit: 'in', divisionIn: 1 / 16, preset: 'site' },
 };
 
 describe('the first draft', () => {

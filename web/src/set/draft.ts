@@ -85,6 +85,8 @@ export function methodOf({ kind, method }: Draft): Draft['method'] {
 
 /** A good first exercise with what the shed has: the middle size of conduit and its first bender. */
 export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
+  // A device that was without signal may remember the shed from before schools were set up.
+  const usual = shed.usual as Schemas['UsualDesk'] | undefined;
   const conduit = shed.conduits.find(({ label }) => label.startsWith('3/4')) ?? shed.conduits[0];
   return withKind(
     {
@@ -100,11 +102,12 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       parts: {},
       room: [],
       method: 'chart',
-      divisionIn: unit === 'mm' ? 1 / 25.4 : 1 / 16,
+      // Whoever likes the school's unit begins with its tape.
+      divisionIn: usual?.unit === unit ? usual.divisionIn : unit === 'mm' ? 1 / 25.4 : 1 / 16,
       conduitId: conduit?.id ?? '',
       benderId: bendersFor(shed, conduit?.id ?? '')[0]?.id ?? '',
       brought: undefined,
-      preset: 'site',
+      preset: shed.tolerances.find(({ preset }) => preset === usual?.preset)?.preset ?? 'site',
       judgedBy: undefined,
       readings: 'all',
       methodFree: false,

@@ -35,6 +35,7 @@ const shed: Schemas['Shed'] = {
     },
   ],
   tolerances: [],
+  usual: { unit: 'in', divisionIn: 1 / 16, preset: 'site' },
 };
 
 const EMPTY = withKind(firstDraft(shed, 'in'), 'run');

@@ -90,8 +90,12 @@ export function People() {
                 </td>
                 <td className="px-3">{ROLES[person.role].name}</td>
                 <td className="px-3 max-md:hidden">
+                  {(person.role === 'LEAD' || person.role === 'AUDITOR') && 'every cohort'}
                   {staff.data
-                    ?.filter((cohort) => cohort.staff.includes(person.id))
+                    ?.filter(
+                      (cohort) =>
+                        person.role !== 'LEAD' && person.role !== 'AUDITOR' && cohort.staff.includes(person.id),
+                    )
                     .map(({ name }) => name)
                     .join(', ')}
                 </td>

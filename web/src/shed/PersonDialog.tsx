@@ -10,6 +10,7 @@ import { InvitationCode } from './InvitationCode';
 import { type Person, useCohortStaff } from './queries';
 import { RoleChoice } from './RoleChoice';
 import { ROLES } from './roles';
+import { useKept } from './useKept';
 import { SessionList } from './SessionList';
 
 /** Somebody's account: what they are, which cohorts are theirs, where they are signed in, and whether they are let in. */
@@ -23,40 +24,26 @@ export function PersonDialog({ person, onClose }: { person: Person; onClose: () 
               A trainee, who sees their own page. It signs in as <b>{person.signInName}</b>.
             </p>
           ) : (
-            <>
-              <WhatTheyAre person={person} onDone={onClose} />
-              <TheirCohorts person={person} />
-            </>
+            <WhatTheyAre person={person} onDone={onClose} />
           )}
+          <LetIn person={person} onDone={onClose} />
         </div>
         <div className="grid content-start gap-4">
           <TheirCode person={person} />
+          {person.role !== 'TRAINEE' && <TheirCohorts person={person} />}
           <TheirSessions person={person} />
-          <LetIn person={person} onDone={onClose} />
         </div>
       </div>
     </Dialog>
   );
 }
 
-/** One change of an account; what is shown is asked for anew afterwards, and also where somebody else was first. */
-function useChange<T>(change: (value: T) => Promise<unknown>, onDone?: () => void) {
-  const client = useQueryClient();
-  return useMutation<unknown, Problem, T>({
-    mutationFn: change,
-    onSettled: () =>
-      Promise.all([
-        client.invalidateQueries({ queryKey: ['people'] }),
-        client.invalidateQueries({ queryKey: ['cohortStaff'] }),
-      ]),
-    ...(onDone === undefined ? {} : { onSuccess: onDone }),
-  });
-}
+const SHOWN_BY = ['people', 'cohortStaff'];
 
 function WhatTheyAre({ person, onDone }: { person: Person; onDone: () => void }) {
   const [fullName, setFullName] = useState(person.fullName);
   const [role, setRole] = useState(person.role);
-  const change = useChange<undefined>(
+  const change = useKept(
     () =>
       body(
         api.PUT('/api/people/{id}/role', {
@@ -64,6 +51,7 @@ function WhatTheyAre({ person, onDone }: { person: Person; onDone: () => void })
           body: { edition: person.edition, fullName, role },
         }),
       ),
+    SHOWN_BY,
     onDone,
   );
   return (
@@ -105,8 +93,10 @@ function WhatTheyAre({ person, onDone }: { person: Person; onDone: () => void })
 function TheirCohorts({ person }: { person: Person }) {
   const staff = useCohortStaff();
   const seen = staff.data?.filter((cohort) => cohort.staff.includes(person.id)).map(({ cohortId }) => cohortId) ?? [];
-  const assign = useChange<string[]>((cohortIds) =>
-    body(api.PUT('/api/people/{id}/cohorts', { params: { path: { id: person.id } }, body: { seen, cohortIds } })),
+  const assign = useKept<string[]>(
+    (cohortIds) =>
+      body(api.PUT('/api/people/{id}/cohorts', { params: { path: { id: person.id } }, body: { seen, cohortIds } })),
+    SHOWN_BY,
   );
   if (person.role === 'AUDITOR' || person.role === 'LEAD') {
     return <p className="leading-snug">{ROLES[person.role].name}s see every cohort.</p>;
@@ -187,7 +177,7 @@ function TheirSessions({ person }: { person: Person }) {
 function LetIn({ person, onDone }: { person: Person; onDone: () => void }) {
   const disabled = person.state === 'DISABLED';
   const [reason, setReason] = useState('');
-  const change = useChange<undefined>(
+  const change = useKept(
     () =>
       body(
         api.PUT('/api/people/{id}/disabled', {
@@ -195,6 +185,7 @@ function LetIn({ person, onDone }: { person: Person; onDone: () => void }) {
           body: { edition: person.edition, disabled: !disabled, reason },
         }),
       ),
+    SHOWN_BY,
     onDone,
   );
   return (

@@ -1,11 +1,15 @@
 import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
 import { type Right, useMay } from '../frame/rights';
+import { Cohorts } from './Cohorts';
 import { People } from './People';
 import { Records } from './Records';
+import { School } from './School';
 import { You } from './You';
 
 const SIDES = [
+  { value: 'school', name: 'School', needs: 'READ', Screen: School },
+  { value: 'cohorts', name: 'Cohorts', needs: 'READ', Screen: Cohorts },
   { value: 'people', name: 'People', needs: 'READ_RECORDS', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },

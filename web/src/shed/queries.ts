@@ -21,3 +21,37 @@ export function useCohortStaff() {
     queryFn: () => body(api.GET('/api/cohort-staff')),
   });
 }
+
+/** What the school is set up with. */
+export function useSchool() {
+  return useQuery<Schemas['SchoolView'], Problem>({
+    queryKey: ['school'],
+    queryFn: () => body(api.GET('/api/school')),
+  });
+}
+
+export type KeptCohort = Schemas['KeptCohort'];
+
+/** The cohorts that one may see, with those of earlier years. */
+export function useKeptCohorts() {
+  return useQuery<KeptCohort[], Problem>({
+    queryKey: ['keptCohorts'],
+    queryFn: () => body(api.GET('/api/kept-cohorts')),
+  });
+}
+
+export type Enrolled = Schemas['Enrolled'];
+
+/** Some trainees: by name or number, of one cohort or all, there or left, from so many on. */
+export function useTrainees(wanted: { text: string; cohort: string | undefined; left: boolean; from: number }) {
+  const { cohort, ...query } = wanted;
+  return useQuery<Schemas['EnrolledPage'], Problem>({
+    queryKey: ['trainees', wanted],
+    queryFn: () =>
+      body(api.GET('/api/trainees', { params: { query: { ...query, ...(cohort === undefined ? {} : { cohort }) } } })),
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** Whatever shows who is in which cohort. */
+export const WHO_IS_WHERE = ['keptCohorts', 'trainees', 'cohorts', 'floor', 'progress', 'kit'];
