@@ -34,6 +34,15 @@ export function useCohorts() {
   });
 }
 
+/** The cohorts of earlier years, where somebody looks for one. */
+export function useEarlierCohorts(wanted: boolean): Schemas['CohortView'][] | undefined {
+  return useQuery<Schemas['CohortView'][], Problem>({
+    queryKey: ['cohorts', 'earlier'],
+    queryFn: () => body(api.GET('/api/cohorts', { params: { query: { archived: true } } })),
+    enabled: wanted,
+  }).data;
+}
+
 export function useFloor(cohortId: string | undefined) {
   return useQuery<Schemas['FloorView'], Problem>({
     queryKey: ['floor', cohortId],

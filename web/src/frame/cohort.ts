@@ -1,5 +1,5 @@
 import { useCallback } from 'react';
-import { useCohorts } from '../api/queries';
+import { useCohorts, useEarlierCohorts } from '../api/queries';
 import type { Schemas } from '../api/client';
 import { useAddress } from './address';
 
@@ -11,9 +11,13 @@ export function useCohort(): {
   cohort: Schemas['CohortView'] | undefined;
   choose: (id: string) => void;
 } {
-  const { data: cohorts } = useCohorts();
+  const { data: going } = useCohorts();
   const [search, changeAddress] = useAddress();
-  const wanted = search.get('cohort') ?? localStorage.getItem(REMEMBERED);
+  const asked = search.get('cohort');
+  // One of an earlier year is on no list, but where somebody asks for it.
+  const earlier = useEarlierCohorts(asked !== null && going?.every(({ id }) => id !== asked) === true);
+  const cohorts = earlier?.some(({ id }) => id === asked) ? [...(going ?? []), ...earlier] : going;
+  const wanted = asked ?? localStorage.getItem(REMEMBERED);
   const cohort = cohorts?.find(({ id }) => id === wanted) ?? cohorts?.[0];
   const choose = useCallback(
     (id: string) => {

@@ -238,8 +238,8 @@ function TraineeTable({
         </thead>
         <tbody>
           {trainees.map((trainee) => (
-            <tr key={trainee.id} className="border-t border-base-300">
-              <td className="py-1.5 pl-4">
+            <tr key={trainee.id} className="h-15 border-t border-base-300">
+              <td className="py-2 pl-4">
                 <Link to={`/progress/${trainee.id}`} className="font-semibold hover:underline">
                   {trainee.fullName}
                 </Link>

@@ -23,6 +23,7 @@ const UNITS = [
 /** What the school is called, how its screens begin, and what stands on its sheets. */
 export function School() {
   const school = useSchool();
+  const [kept, setKept] = useState(false);
   if (school.data === undefined) {
     return (
       <p className="p-4 text-lg" role={school.error === null ? 'status' : 'alert'}>
@@ -32,18 +33,25 @@ export function School() {
   }
   return (
     <div
-      className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 overflow-y-auto p-4 md:grid-cols-[minmax(0,34rem)_minmax(0,26rem)]"
+      className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 overflow-y-auto p-4 lg:grid-cols-[minmax(0,42rem)_minmax(0,24rem)]"
       tabIndex={0}
       role="region"
       aria-label="School"
     >
-      <SetUp key={school.data.edition} school={school.data} />
+      <SetUp
+        key={school.data.edition}
+        school={school.data}
+        kept={kept}
+        onKept={() => {
+          setKept(true);
+        }}
+      />
       <Logo school={school.data} />
     </div>
   );
 }
 
-function SetUp({ school }: { school: SchoolView }) {
+function SetUp({ school, kept, onKept }: { school: SchoolView; kept: boolean; onKept: () => void }) {
   const client = useQueryClient();
   const leads = useMay('LEAD');
   const presets = useJudgingPresets();
@@ -62,8 +70,9 @@ function SetUp({ school }: { school: SchoolView }) {
           },
         }),
       ),
-    onSuccess: (kept) => {
-      client.setQueryData(['school'], kept);
+    onSuccess: (now) => {
+      client.setQueryData(['school'], now);
+      onKept();
       void client.invalidateQueries({ queryKey: ['shed'] });
       void client.invalidateQueries({ queryKey: ['firstSteps'] });
     },
@@ -155,7 +164,7 @@ function SetUp({ school }: { school: SchoolView }) {
           {school.isSetUp ? 'Keep it so' : 'This is our school'}
         </button>
       )}
-      <p role="status">{keep.isSuccess && '● Kept. What was set and given out before keeps what it had.'}</p>
+      <p role="status">{kept && '● Kept. What was set and given out before keeps what it had.'}</p>
     </form>
   );
 }

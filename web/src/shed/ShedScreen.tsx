@@ -1,5 +1,6 @@
 import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
+import { useNarrow } from '../frame/narrow';
 import { type Right, useMay } from '../frame/rights';
 import { Cohorts } from './Cohorts';
 import { People } from './People';
@@ -21,21 +22,34 @@ export default function ShedScreen() {
   const readsRecords = useMay('READ_RECORDS');
   const sides = SIDES.filter(({ needs }) => needs !== 'READ_RECORDS' || readsRecords);
   const side = sides.find(({ value }) => value === search.get('side')) ?? sides[0];
+  const narrow = useNarrow();
+  const show = (next: string) => {
+    changeAddress({ side: next }, { replace: false });
+  };
   return (
     <div className="flex h-full flex-col">
       <Header
         title="Shed"
         about={
-          sides.length > 1 && (
-            <Choice
-              label="Shown"
-              options={sides}
+          sides.length > 1 &&
+          (narrow ? (
+            <select
+              aria-label="Shown"
               value={side?.value}
-              onChange={(next) => {
-                changeAddress({ side: next }, { replace: false });
+              onChange={(event) => {
+                show(event.target.value);
               }}
-            />
-          )
+              className="h-11 rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
+            >
+              {sides.map(({ value, name }) => (
+                <option key={value} value={value}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          ) : (
+            <Choice label="Shown" options={sides} value={side?.value} onChange={show} />
+          ))
         }
       />
       {side !== undefined && <side.Screen />}

@@ -19,7 +19,12 @@ interface Step {
 export function YearChange({ cohorts, onClose }: { cohorts: KeptCohort[]; onClose: () => void }) {
   const [steps, setSteps] = useState<Record<string, Step>>(() =>
     Object.fromEntries(
-      cohorts.map((cohort) => [cohort.id, { what: 'up' as const, id: crypto.randomUUID(), ...nextYearOf(cohort) }]),
+      cohorts.map((cohort) => {
+        const next = nextYearOf(cohort);
+        // What has no year in its name goes on, as an evening class does, unless somebody says otherwise.
+        const what: Step['what'] = next.name === cohort.name ? 'stay' : 'up';
+        return [cohort.id, { what, id: crypto.randomUUID(), ...next }];
+      }),
     ),
   );
   const change = useKept(
@@ -80,8 +85,8 @@ function StepRow({
 }) {
   return (
     <li className="grid gap-2 border-t border-base-300 pt-2">
-      <div className="flex flex-wrap items-center gap-3">
-        <b className="min-w-40 text-lg">{cohort.name}</b>
+      <div className="grid items-center gap-x-3 gap-y-2 sm:grid-cols-[11rem_10.5rem_minmax(0,1fr)_9.5rem_9.5rem]">
+        <b className="text-lg leading-tight">{cohort.name}</b>
         <select
           aria-label={`What becomes of ${cohort.name}`}
           value={step.what}
@@ -104,7 +109,7 @@ function StepRow({
               onChange={(event) => {
                 onChange({ name: event.target.value });
               }}
-              className={`${FIELD} w-44`}
+              className={`${FIELD} w-full min-w-0`}
             />
             <input
               type="date"

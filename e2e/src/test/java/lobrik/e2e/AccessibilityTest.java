@@ -167,6 +167,43 @@ class AccessibilityTest {
         assertThat(errors).isEmpty();
     }
 
+    /** What the school consists of, as its lead keeps it. */
+    @Test
+    void everySideOfTheShed_hasNoBarriers_andFitsItsScreen(School.Room room) {
+        Page page = room.signedIn("oskar", room.screen(TABLET_WIDTH, HEIGHT, THEMES[0], errors));
+        School.go(page, "/shed");
+        page.getByLabel("Name of the school").waitFor();
+        check(page, "school");
+        School.go(page, "/shed?side=cohorts");
+        Bench.button(page, "Change Kezia Mallow").click();
+        page.getByLabel("Leaves the school").waitFor();
+        check(page, "a trainee", DIALOG);
+        page.keyboard().press("Escape");
+        check(page, "cohorts");
+        Bench.button(page, "End the year…").click();
+        page.getByLabel("What becomes of First year").waitFor();
+        check(page, "the end of a year", DIALOG);
+        page.keyboard().press("Escape");
+        School.go(page, "/shed?side=people");
+        Bench.button(page, "Change Dessa Quillow").click();
+        page.getByLabel("Let in no more").waitFor();
+        check(page, "somebody's account", DIALOG);
+        page.keyboard().press("Escape");
+        check(page, "people");
+        School.go(page, "/shed?side=records");
+        Bench.button(page, "Check that it is whole").click();
+        page.getByText("none changed").waitFor();
+        check(page, "records");
+        School.go(page, "/shed?side=you");
+        page.getByText("(this one)").waitFor();
+        check(page, "one's own account");
+        page.context().clearCookies();
+        page.navigate(room.lobrik().base() + "/join");
+        page.getByLabel("The code on your slip").waitFor();
+        check(page, "joining");
+        assertThat(errors).isEmpty();
+    }
+
     private void check(Page page, String view) {
         check(page, view, "html");
     }

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -56,10 +57,18 @@ class CohortResource {
         this.cohorts = cohorts;
     }
 
-    @Operation(summary = "The cohorts one teaches, with their trainees")
+    @Operation(
+            summary = "The cohorts one teaches, with their trainees; those of earlier years where they are asked for")
     @Needs(Right.READ)
     @GetMapping("/api/cohorts")
-    List<CohortView> list(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+    List<CohortView> list(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(defaultValue = "false") boolean archived) {
+        if (archived) {
+            return cohorts.archived(who).stream()
+                    .map(cohort -> view(cohort, cohorts.trainees(who, cohort.id()), List.of()))
+                    .toList();
+        }
         // A few questions for all of them: a lead sees hundreds.
         Map<UUID, List<Trainee>> trainees = cohorts.traineesByCohort(who);
         Map<UUID, List<TraineeGroup>> groups = cohorts.groupsByCohort(who);

@@ -1,0 +1,195 @@
+package lobrik.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A school that began empty, set up and kept by its lead on the screens alone. */
+@ExtendWith(School.class)
+class ShedTest {
+
+    private static final String PASSWORD = "a slow ferry at noon";
+
+    private final List<String> errors = new ArrayList<>();
+
+    @Test
+    void emptySchool_isSetUp_invites_movesUpAYear_andShutsSomebodyOut(School.Room room) throws Exception {
+        try (Launched school = Launched.startNew(Launched.newFolder(), "--empty")) {
+            Page lead = room.screen(1280, 800, "film", errors);
+            lead.navigate(school.base());
+            lead.getByLabel("Name").fill("lead");
+            lead.getByLabel("Password").fill(school.password());
+            lead.keyboard().press("Enter");
+            lead.getByLabel("Name of the cohort").waitFor();
+            ownPassword(lead, school);
+            setUp(lead, school);
+            cohort(lead);
+            String link = invited(lead);
+            Page wim = joined(room, link);
+            teaches(lead, wim, school);
+            yearChange(lead, school);
+            shutOut(lead, wim, school);
+            audit(lead, school);
+            assertThat(errors).isEmpty();
+        }
+    }
+
+    private static Locator side(Page page, String name) {
+        return page.getByRole(AriaRole.RADIOGROUP, new Page.GetByRoleOptions().setName("Shown"))
+                .getByText(name, new Locator.GetByTextOptions().setExact(true));
+    }
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static void ownPassword(Page lead, Launched school) {
+        School.go(lead, "/shed?side=you");
+        lead.getByLabel("Your password now").fill(school.password());
+        lead.getByLabel("Another one").fill("short");
+        button(lead, "Take the other one").click();
+        assertThat(lead.getByRole(AriaRole.ALERT)).containsText("at least 10 characters");
+        lead.getByLabel("Another one").fill("grey herons at low tide");
+        button(lead, "Take the other one").click();
+        assertThat(lead.getByText("It counts from now on")).isVisible();
+        assertThat(lead.getByText("(this one)")).isVisible();
+    }
+
+    private static void setUp(Page lead, Launched school) {
+        side(lead, "School").click();
+        lead.getByLabel("Name of the school").fill("Gull Point Training Shed");
+        lead.getByLabel("What of the local code").fill("Straps within 36 in of every box.");
+        button(lead, "This is our school").click();
+        assertThat(lead.getByText("● Kept.")).isVisible();
+        // Somebody else was first: what they kept is not lost, and whoever comes later is told.
+        assertThat(Bench.call(lead, "PUT", "/api/school", "{\"edition\":0,\"name\":\"Another\",\"divisionIn\":0.0625}")
+                        .get("status"))
+                .isEqualTo(409);
+    }
+
+    private static void cohort(Page lead) {
+        side(lead, "Cohorts").click();
+        button(lead, "Start a cohort").click();
+        lead.getByLabel("Name of the cohort").fill("First year 2026");
+        lead.getByLabel("Trainees, one name a line")
+                .fill("Ada Finch\nBo Rill\nCai Tamsin\nDov Harrow\nEda Quill\nFen Marsh");
+        button(lead, "Start with 6 trainees").click();
+        assertThat(lead.getByLabel("Trainees", new Page.GetByLabelOptions().setExact(true))
+                        .first())
+                .isVisible();
+        button(lead, "Add trainees").click();
+        lead.getByLabel("Names, one a line").fill("Gus Orme");
+        button(lead, "Add 1 trainee").click();
+        button(lead, "Change Gus Orme").click();
+        lead.getByLabel("Sheets in larger print").check();
+        lead.getByLabel("More time than the others").fill("25");
+        button(lead, "Keep").click();
+        assertThat(lead.getByText("larger print, 25 % more time")).isVisible();
+    }
+
+    private static String invited(Page lead) {
+        side(lead, "People").click();
+        assertThat(lead.getByText("You are the only one here")).isVisible();
+        button(lead, "Invite somebody").click();
+        lead.getByLabel("Full name").fill("Wim Askel");
+        assertThat(lead.getByLabel("Signs in as")).hasValue("wim.askel");
+        button(lead, "Make the invitation").click();
+        String link = lead.getByText(Pattern.compile("http://.+/join/.+"))
+                .textContent();
+        lead.keyboard().press("Escape");
+        assertThat(lead.getByText("○ invited")).isVisible();
+        return link;
+    }
+
+    /** On a device of their own. */
+    private Page joined(School.Room room, String link) {
+        Page wim = room.browser().newContext(new Browser.NewContextOptions()).newPage();
+        wim.onPageError(errors::add);
+        wim.navigate(link);
+        assertThat(wim.getByText("Gull Point Training Shed")).isVisible();
+        wim.getByLabel("A password of your own").fill(PASSWORD);
+        wim.keyboard().press("Enter");
+        assertThat(wim.getByText("Start your first cohort")).isVisible();
+        return wim;
+    }
+
+    /** An instructor sees a cohort once it is theirs, and signs nothing once they are an assistant. */
+    private static void teaches(Page lead, Page wim, Launched school) {
+        button(lead, "Change Wim Askel").click();
+        lead.getByLabel("First year 2026").check();
+        assertThat(lead.getByLabel("First year 2026")).isChecked();
+        wim.navigate(school.base() + "/floor");
+        assertThat(wim.getByText("Ada Finch")).isVisible();
+        lead.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Assistant:"))
+                .check();
+        assertThat(lead.getByText("is signed out everywhere")).isVisible();
+        button(lead, "Keep").click();
+        assertThat(lead.getByLabel("People").getByText("Assistant")).isVisible();
+        wim.navigate(school.base() + "/floor");
+        wim.getByLabel("Name").fill("wim.askel");
+        wim.getByLabel("Password").fill(PASSWORD);
+        wim.keyboard().press("Enter");
+        assertThat(wim.getByText("Ada Finch")).isVisible();
+        wim.getByText("Ada Finch").click();
+        wim.getByLabel("Sign-off", new Page.GetByLabelOptions().setExact(true)).waitFor();
+        assertThat(wim.getByText("Own page")).isHidden();
+    }
+
+    private static void yearChange(Page lead, Launched school) {
+        side(lead, "Cohorts").click();
+        button(lead, "End the year…").click();
+        assertThat(lead.getByLabel("Next year First year 2026 is called")).hasValue("Second year 2027");
+        button(lead, "End the year of 1 cohort, 7 trainees").click();
+        assertThat(lead.getByText("Earlier years")).isVisible();
+        button(lead, "Change Bo Rill").click();
+        lead.getByLabel("Leaves the school").fill("has a job");
+        button(lead, "Has left").click();
+        assertThat(lead.getByText("Bo Rill")).isHidden();
+        // As it was: seven trainees, also the one who has left since.
+        lead.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("First year 2026"))
+                .click();
+        assertThat(lead.getByLabel("Cohort matrix").getByText("Bo Rill")).isVisible();
+        School.go(lead, "/shed?side=cohorts");
+        lead.getByLabel("Trainees", new Page.GetByLabelOptions().setExact(true)).selectOption("left");
+        button(lead, "Change Bo Rill").click();
+        button(lead, "Comes back here").click();
+        assertThat(lead.getByText("Nobody of that name")).isVisible();
+    }
+
+    private static void shutOut(Page lead, Page wim, Launched school) {
+        wim.navigate(school.base() + "/shed?side=you");
+        assertThat(wim.getByText("(this one)")).isVisible();
+        side(lead, "People").click();
+        button(lead, "Change Wim Askel").click();
+        lead.getByLabel("Let in no more, because").fill("left the school");
+        button(lead, "Disable the account").click();
+        assertThat(lead.getByText("✕ not let in")).isVisible();
+        assertThat(Bench.call(wim, "GET", "/api/cohorts", "").get("status")).isEqualTo(401);
+        wim.reload();
+        assertThat(wim.getByLabel("Password")).isVisible();
+    }
+
+    private static void audit(Page lead, Launched school) throws Exception {
+        side(lead, "Records").click();
+        assertThat(lead.getByLabel("Entries").getByText("“left the school”")).isVisible();
+        lead.getByLabel("Find", new Page.GetByLabelOptions().setExact(true)).fill("has a job");
+        assertThat(lead.getByLabel("Entries").getByRole(AriaRole.LISTITEM)).hasCount(1);
+        button(lead, "Check that it is whole").click();
+        assertThat(lead.getByText("none changed, taken out or put in")).isVisible();
+        Launched.Said said =
+                Launched.run(Map.of(), "audit", "--data", school.data().toString());
+        assertThat(said.code()).as(said.text()).isZero();
+        assertThat(said.text()).contains("Gull Point Training Shed", "whole", "head ");
+    }
+}
