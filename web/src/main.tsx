@@ -1,4 +1,4 @@
-import { MutationCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { MutationCache, QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { type ComponentType, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
@@ -17,10 +17,20 @@ import { Outbox } from './queue/outbox';
 import { OutboxContext } from './queue/outboxContext';
 
 const client: QueryClient = new QueryClient({
+  // Whoever is signed in no more is asked to sign in, whatever was asked for.
+  queryCache: new QueryCache({
+    onError: (problem, { queryKey: [key] }) => {
+      if (problem instanceof Problem && problem.status === 401 && key !== 'me') {
+        void client.invalidateQueries({ queryKey: ['me'] });
+      }
+    },
+  }),
   // Somebody else signed in in another window: this one shows who it is now.
   mutationCache: new MutationCache({
     onError: (problem) => {
-      if (problem instanceof Problem && problem.errors.some(({ code }) => code === 'another-account')) {
+      if (problem instanceof Problem && problem.status === 401) {
+        void client.invalidateQueries({ queryKey: ['me'] });
+      } else if (problem instanceof Problem && problem.errors.some(({ code }) => code === 'another-account')) {
         void client.invalidateQueries({ queryKey: ['me'] });
       }
     },

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 
 const KEYS: readonly (readonly [string, string])[] = [
-  ['Alt 1 … 4', 'Floor, Set, Measure, Progress'],
+  ['Alt 1 … 5', 'Floor, Set, Measure, Progress, Shed'],
   ['Enter', 'Keep a reading and go on to the next'],
   ['Enter, empty', 'Take what the claimed gauge shows'],
   ['↑ ↓', 'In a field: one division up or down'],

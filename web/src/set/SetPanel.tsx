@@ -237,7 +237,10 @@ function Inputs({ shed, desk, fields }: Pick<SetPanelProps, 'shed' | 'desk' | 'f
           }}
           options={[
             ...(draft.conduitId === '' ? brought(draft, 'benderLabel') : []),
-            ...bendersFor(shed, draft.conduitId).map(({ id, label }) => ({ value: id, name: label })),
+            ...bendersFor(shed, draft.conduitId).map(({ id, label, doubtful }) => ({
+              value: id,
+              name: doubtful ? `▲ ${label}, doubtful` : label,
+            })),
           ]}
         />
         <Select

@@ -29,6 +29,7 @@ const shed: Schemas['Shed'] = {
       conduitId: 'three',
       label: 'Bender 4',
       revision: 1,
+      doubtful: false,
       figures: { takeUpIn: 6, radiusIn: 5.125 },
       gainIn: 3.1,
       arrowLeadIn: 0.4,

@@ -98,6 +98,8 @@ function TheirCohorts({ person }: { person: Person }) {
       body(api.PUT('/api/people/{id}/cohorts', { params: { path: { id: person.id } }, body: { seen, cohortIds } })),
     SHOWN_BY,
   );
+  // As it was pressed, until the server has said.
+  const shown = assign.isPending ? assign.variables : seen;
   if (person.role === 'AUDITOR' || person.role === 'LEAD') {
     return <p className="leading-snug">{ROLES[person.role].name}s see every cohort.</p>;
   }
@@ -110,7 +112,7 @@ function TheirCohorts({ person }: { person: Person }) {
           <input
             type="checkbox"
             className="size-5"
-            checked={seen.includes(cohortId)}
+            checked={shown.includes(cohortId)}
             disabled={assign.isPending}
             onChange={(event) => {
               assign.mutate(event.target.checked ? [...seen, cohortId] : seen.filter((id) => id !== cohortId));

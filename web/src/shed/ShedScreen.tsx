@@ -2,6 +2,7 @@ import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { type Right, useMay } from '../frame/rights';
+import { Benders } from './Benders';
 import { Cohorts } from './Cohorts';
 import { People } from './People';
 import { Records } from './Records';
@@ -11,6 +12,7 @@ import { You } from './You';
 const SIDES = [
   { value: 'school', name: 'School', needs: 'READ', Screen: School },
   { value: 'cohorts', name: 'Cohorts', needs: 'READ', Screen: Cohorts },
+  { value: 'benders', name: 'Benders', needs: 'READ', Screen: Benders },
   { value: 'people', name: 'People', needs: 'READ_RECORDS', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },

@@ -18,6 +18,7 @@ export const SUBJECTS = [
   { value: 'cohort', name: 'Cohort' },
   { value: 'trainee', name: 'Trainee' },
   { value: 'bender', name: 'Bender' },
+  { value: 'conduit', name: 'Conduit' },
   { value: 'tolerances', name: 'Tolerances' },
   { value: 'rule', name: 'Sign-off rule' },
   { value: 'curriculum', name: 'Order of learning' },

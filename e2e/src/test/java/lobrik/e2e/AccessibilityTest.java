@@ -184,6 +184,18 @@ class AccessibilityTest {
         page.getByLabel("What becomes of First year").waitFor();
         check(page, "the end of a year", DIALOG);
         page.keyboard().press("Escape");
+        School.go(page, "/shed?side=benders");
+        page.getByText("Bender 7").click();
+        page.getByText("Take take-up").waitFor();
+        check(page, "a bender");
+        Bench.button(page, "Test bends…").click();
+        page.getByLabel("Straight, bend 1").waitFor();
+        check(page, "test bends", DIALOG);
+        page.keyboard().press("Escape");
+        Bench.button(page, "Conduit…").click();
+        page.getByLabel("Conduit of your own").waitFor();
+        check(page, "conduit", DIALOG);
+        page.keyboard().press("Escape");
         School.go(page, "/shed?side=people");
         Bench.button(page, "Change Dessa Quillow").click();
         page.getByLabel("Let in no more").waitFor();

@@ -54,6 +54,7 @@ public class Audit {
         COHORT("cohort"),
         TRAINEE("trainee"),
         BENDER("bender"),
+        CONDUIT("conduit"),
         TOLERANCES("tolerances"),
         RULE("rule"),
         CURRICULUM("curriculum"),

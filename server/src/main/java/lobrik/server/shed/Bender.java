@@ -1,13 +1,15 @@
 package lobrik.server.shed;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import java.util.UUID;
-import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A bender of the centre, for one size of conduit. What its figures are is a {@link BenderRevision}. */
 @Entity
-@Immutable
+@DynamicUpdate // The application may only update what can change.
 public class Bender {
 
     @Id
@@ -17,6 +19,14 @@ public class Bender {
     private UUID conduitId;
     private String label;
 
+    @Enumerated(EnumType.STRING)
+    private BenderState state;
+
+    private String stateReason;
+
+    /** Counts what is kept of it, so that two who change it at once do not write over each other. */
+    private int edition;
+
     @SuppressWarnings("NullAway.Init")
     protected Bender() {}
 
@@ -25,6 +35,8 @@ public class Bender {
         this.centreId = centreId;
         this.conduitId = conduitId;
         this.label = label;
+        this.state = BenderState.IN_USE;
+        this.stateReason = "";
     }
 
     public UUID id() {
@@ -33,6 +45,30 @@ public class Bender {
 
     public UUID conduitId() {
         return conduitId;
+    }
+
+    boolean isIn(UUID centre) {
+        return centreId.equals(centre);
+    }
+
+    public BenderState state() {
+        return state;
+    }
+
+    /** Why it is not simply in use; empty if it is. */
+    String stateReason() {
+        return stateReason;
+    }
+
+    int edition() {
+        return edition;
+    }
+
+    void become(String newLabel, BenderState newState, String reason) {
+        label = newLabel;
+        state = newState;
+        stateReason = reason;
+        edition++;
     }
 
     public String label() {

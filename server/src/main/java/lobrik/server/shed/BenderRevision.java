@@ -61,6 +61,20 @@ public class BenderRevision {
         return revision;
     }
 
+    @Nullable
+    UUID madeBy() {
+        return madeBy;
+    }
+
+    Instant madeAt() {
+        return madeAt;
+    }
+
+    /** Why its figures are these. */
+    String reason() {
+        return reason;
+    }
+
     public Tool tool() {
         return figures.toCore();
     }

@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.util.UUID;
 import lobrik.measure.Length;
+import org.hibernate.annotations.DynamicUpdate;
 
 /** A size of conduit that the centre bends. */
 @Entity
+@DynamicUpdate // The application may only update what can change.
 @Table(name = "conduit")
 public class ConduitSize {
 
@@ -17,6 +19,7 @@ public class ConduitSize {
     private UUID centreId;
     private String label;
     private long outsideDiameterPm;
+    private boolean putAway;
 
     @SuppressWarnings("NullAway.Init")
     protected ConduitSize() {}
@@ -30,6 +33,18 @@ public class ConduitSize {
 
     public UUID id() {
         return id;
+    }
+
+    boolean isIn(UUID centre) {
+        return centreId.equals(centre);
+    }
+
+    boolean isPutAway() {
+        return putAway;
+    }
+
+    void putAway(boolean away) {
+        putAway = away;
     }
 
     public String label() {

@@ -115,7 +115,8 @@ public class Rack {
     /** All of a centre, by label. */
     @Transactional(readOnly = true)
     List<Racked> all(SignedIn who) {
-        return entities.createQuery(NEWEST + " order by b.label", Racked.class)
+        return entities.createQuery(
+                        NEWEST + " and b.state <> lobrik.server.shed.BenderState.OUT order by b.label", Racked.class)
                 .setParameter("centre", who.centreId())
                 .getResultList();
     }

@@ -44,12 +44,14 @@ class ShedResource {
      * A bender with its figures as the calculation interface takes them, and what follows from them.
      *
      * @param arrowLeadIn null for a tool without a shoe
+     * @param doubtful whether somebody thinks that it is off
      * @param revision how often its figures were changed, and one
      */
     record BenderView(
             UUID id,
             UUID conduitId,
             String label,
+            boolean doubtful,
             int revision,
             BenderInput figures,
             double gainIn,
@@ -74,7 +76,8 @@ class ShedResource {
     @GetMapping("/api/shed")
     Shed shed(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         List<ConduitSize> conduits = entities.createQuery(
-                        "from ConduitSize where centreId = :centre order by outsideDiameterPm", ConduitSize.class)
+                        "from ConduitSize where centreId = :centre and not putAway order by outsideDiameterPm",
+                        ConduitSize.class)
                 .setParameter("centre", who.centreId())
                 .getResultList();
         return new Shed(
@@ -130,6 +133,7 @@ class ShedResource {
                 racked.bender().id(),
                 racked.bender().conduitId(),
                 racked.bender().label(),
+                racked.bender().state() == BenderState.DOUBTFUL,
                 racked.revision().revision(),
                 BenderInput.of(tooling.tool()),
                 tooling.gain().inches(),

@@ -47,6 +47,12 @@ class AccessTest {
             GET    /api/benches/{code}/hints                    code
             PUT    /api/benches/{code}/looks/{key}              code
             PUT    /api/benches/{code}/steps/{key}              code
+            GET    /api/benders                                 L I A U -
+            PUT    /api/benders/{id}                            L - - - -
+            PUT    /api/benders/{id}/state                      L I - - -
+            PUT    /api/conduits/{id}                           L - - - -
+            PUT    /api/conduits/{id}/put-away                  L - - - -
+            GET    /api/benders/{id}/class                      L I A U -
             GET    /api/benders/comparison                      L I A U -
             GET    /api/benders/points                          L I A U -
             PUT    /api/benders/points                          L - - - -

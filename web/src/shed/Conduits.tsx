@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import { api, body } from '../api/client';
+import { useBenchCore } from '../benchcore/useBenchCore';
+import { Figure } from '../entry/Figure';
+import { Beside } from '../frame/Beside';
+import { Dialog } from '../frame/Dialog';
+import { problemAt, problemBeside } from '../frame/problems';
+import { useMay } from '../frame/rights';
+import { useDisplayUnit } from '../frame/signedIn';
+import { TextField } from '../frame/TextField';
+import { BUTTON } from '../library/button';
+import { type ConduitCard, SHOWS_BENDERS } from './benderQueries';
+import { readFigure } from './typedFigures';
+import { useKept } from './useKept';
+
+/** The sizes of conduit that the school bends: the usual ones, and its own. */
+export function Conduits({ conduits, onClose }: { conduits: ConduitCard[]; onClose: () => void }) {
+  const leads = useMay('LEAD');
+  const away = useKept<ConduitCard>(
+    (conduit) =>
+      body(
+        api.PUT('/api/conduits/{id}/put-away', {
+          params: { path: { id: conduit.id } },
+          body: { putAway: !conduit.putAway },
+        }),
+      ),
+    SHOWS_BENDERS,
+  );
+  return (
+    <Dialog title="Conduit" onClose={onClose}>
+      <ul className="max-h-[22rem] overflow-y-auto" tabIndex={0} aria-label="Sizes of conduit">
+        {conduits.map((conduit) => (
+          <li key={conduit.id} className="flex items-center gap-3 border-t border-base-300 py-1 text-lg">
+            <span className={`flex-1 ${conduit.putAway ? 'line-through' : ''}`}>{conduit.label}</span>
+            <Figure value={conduit.outsideDiameterIn} unit="in" fine />
+            {leads && (
+              <button
+                type="button"
+                className={BUTTON}
+                aria-label={`${conduit.putAway ? 'Take back' : 'Put away'} ${conduit.label}`}
+                onClick={() => {
+                  away.mutate(conduit);
+                }}
+              >
+                {conduit.putAway ? 'Take back' : 'Put away'}
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <Beside problem={away.error?.message} />
+      {leads && <AddConduit />}
+    </Dialog>
+  );
+}
+
+function AddConduit() {
+  const core = useBenchCore();
+  const unit = useDisplayUnit();
+  const [id, setId] = useState(() => crypto.randomUUID());
+  const [label, setLabel] = useState('');
+  const [text, setText] = useState('');
+  const read = core === undefined ? undefined : readFigure(core, text, 'length', unit);
+  const add = useKept(
+    () =>
+      body(
+        api.PUT('/api/conduits/{id}', {
+          params: { path: { id } },
+          body: { label, outsideDiameterIn: read !== undefined && 'value' in read ? read.value : null },
+        }),
+      ),
+    SHOWS_BENDERS,
+    () => {
+      setId(crypto.randomUUID());
+      setLabel('');
+      setText('');
+    },
+  );
+  return (
+    <form
+      className="mt-3 grid gap-2 border-t-2 border-base-content/60 pt-3"
+      aria-label="Conduit of one’s own"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add.mutate(undefined);
+      }}
+    >
+      <TextField
+        label="Conduit of your own, called"
+        value={label}
+        onChange={setLabel}
+        required
+        maxLength={60}
+        problem={problemAt(add.error, '/label')}
+      />
+      <TextField
+        label={`Outside diameter, ${unit}`}
+        value={text}
+        onChange={setText}
+        required
+        maxLength={20}
+        problem={read !== undefined && 'problem' in read ? read.problem : problemAt(add.error, '/outsideDiameterIn')}
+      />
+      <Beside problem={problemBeside(add.error, ['/label', '/outsideDiameterIn'])} />
+      <button className={BUTTON} disabled={add.isPending}>
+        Add it
+      </button>
+    </form>
+  );
+}
