@@ -87,7 +87,7 @@ export function AddBender({ conduits, onClose }: { conduits: ConduitCard[]; onCl
           />
         ))}
         <Beside problem={problemBeside(add.error, POINTERS)} />
-        <button className="btn h-12 btn-neutral text-lg" disabled={add.isPending}>
+        <button className="btn h-12 btn-neutral text-lg" disabled={add.isPending || core === undefined}>
           Add it
         </button>
         <p className="text-sm leading-snug">

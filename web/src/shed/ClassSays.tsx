@@ -22,7 +22,7 @@ export function ClassSays({ bender }: { bender: BenderCard }) {
   }
   const { series, pieces, offByNowIn, offByToldIn } = says.data;
   const order = Object.keys(TOLD);
-  const figures = says.data.figures.toSorted((a, b) => order.indexOf(a.figure) - order.indexOf(b.figure));
+  const figures = [...says.data.figures].sort((a, b) => order.indexOf(a.figure) - order.indexOf(b.figure));
   return (
     <section aria-label="What its own pieces say">
       <h3 className="text-xl leading-tight font-semibold">What its own pieces say</h3>

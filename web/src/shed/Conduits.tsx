@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { api, body } from '../api/client';
 import { useBenchCore } from '../benchcore/useBenchCore';
-import { Figure } from '../entry/Figure';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
 import { problemAt, problemBeside } from '../frame/problems';
@@ -16,6 +15,7 @@ import { useKept } from './useKept';
 /** The sizes of conduit that the school bends: the usual ones, and its own. */
 export function Conduits({ conduits, onClose }: { conduits: ConduitCard[]; onClose: () => void }) {
   const leads = useMay('LEAD');
+  const unit = useDisplayUnit();
   const away = useKept<ConduitCard>(
     (conduit) =>
       body(
@@ -32,7 +32,7 @@ export function Conduits({ conduits, onClose }: { conduits: ConduitCard[]; onClo
         {conduits.map((conduit) => (
           <li key={conduit.id} className="flex items-center gap-3 border-t border-base-300 py-1 text-lg">
             <span className={`flex-1 ${conduit.putAway ? 'line-through' : ''}`}>{conduit.label}</span>
-            <Figure value={conduit.outsideDiameterIn} unit="in" fine />
+            <span className="figures">{diameterText(conduit.outsideDiameterIn, unit)}</span>
             {leads && (
               <button
                 type="button"
@@ -52,6 +52,11 @@ export function Conduits({ conduits, onClose }: { conduits: ConduitCard[]; onClo
       {leads && <AddConduit />}
     </Dialog>
   );
+}
+
+/** As tables have it: in thousandths of an inch, which no tape has, or tenths of a millimetre. */
+function diameterText(inches: number, unit: 'in' | 'mm'): string {
+  return unit === 'mm' ? `${(inches * 25.4).toFixed(1)} mm` : `${inches.toFixed(3)} in`;
 }
 
 function AddConduit() {
@@ -102,7 +107,7 @@ function AddConduit() {
         problem={read !== undefined && 'problem' in read ? read.problem : problemAt(add.error, '/outsideDiameterIn')}
       />
       <Beside problem={problemBeside(add.error, ['/label', '/outsideDiameterIn'])} />
-      <button className={BUTTON} disabled={add.isPending}>
+      <button className={BUTTON} disabled={add.isPending || core === undefined}>
         Add it
       </button>
     </form>

@@ -109,7 +109,7 @@ class ShedTest {
         assertThat(lead.getByLabel("Sizes of conduit").getByText("Dock rail")).isVisible();
         lead.keyboard().press("Escape");
         button(lead, "Add a bender").click();
-        lead.getByLabel("Number or name").fill("Shoe 1");
+        lead.getByRole(AriaRole.DIALOG).getByLabel("Number or name").fill("Shoe 1");
         lead.getByLabel("Bends", new Page.GetByLabelOptions().setExact(true)).selectOption("3/4 EMT");
         lead.getByLabel("Take-up, as it says").fill("6");
         lead.getByLabel("Radius of the centreline").fill("5 1/8");
