@@ -55,6 +55,10 @@ class ShedTest {
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    private static Locator choice(Page page, String name) {
+        return page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName(name));
+    }
+
     private static void ownPassword(Page lead, Launched school) {
         School.go(lead, "/shed?side=you");
         lead.getByLabel("Your password now").fill(school.password());
@@ -110,7 +114,7 @@ class ShedTest {
         lead.keyboard().press("Escape");
         button(lead, "Add a bender").click();
         lead.getByRole(AriaRole.DIALOG).getByLabel("Number or name").fill("Shoe 1");
-        lead.getByLabel("Bends", new Page.GetByLabelOptions().setExact(true)).selectOption("3/4 EMT");
+        choice(lead, "Bends").selectOption("3/4 EMT");
         lead.getByLabel("Take-up, as it says").fill("6");
         lead.getByLabel("Radius of the centreline").fill("5 1/8");
         button(lead, "Add it").click();
@@ -191,13 +195,13 @@ class ShedTest {
         button(lead, "Change Bo Rill").click();
         lead.getByLabel("Leaves the school").fill("has a job");
         button(lead, "Has left").click();
-        assertThat(lead.getByText("Bo Rill")).isHidden();
+        assertThat(button(lead, "Change Bo Rill")).isHidden();
         // As it was: seven trainees, also the one who has left since.
         lead.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("First year 2026"))
                 .click();
         assertThat(lead.getByLabel("Cohort matrix").getByText("Bo Rill")).isVisible();
         School.go(lead, "/shed?side=cohorts");
-        lead.getByLabel("Trainees", new Page.GetByLabelOptions().setExact(true)).selectOption("left");
+        choice(lead, "Trainees").selectOption("left");
         button(lead, "Change Bo Rill").click();
         button(lead, "Comes back here").click();
         assertThat(lead.getByText("Nobody of that name")).isVisible();
@@ -213,7 +217,7 @@ class ShedTest {
         assertThat(lead.getByText("✕ not let in")).isVisible();
         assertThat(Bench.call(wim, "GET", "/api/cohorts", "").get("status")).isEqualTo(401);
         wim.reload();
-        assertThat(wim.getByLabel("Password")).isVisible();
+        assertThat(button(wim, "Sign in")).isVisible();
     }
 
     private static void audit(Page lead, Launched school) throws Exception {
