@@ -27,6 +27,8 @@ import { SignIn } from '../session/SignIn';
 import { ClockNote } from './ClockNote';
 import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
+import { FirstSteps } from './FirstSteps';
+import { IfMay } from './IfMay';
 import { Help } from './Help';
 import { useMay } from './rights';
 import { useShortcuts } from './shortcuts';
@@ -100,9 +102,16 @@ export function Frame() {
             }}
           />
         )}
-        <main id="main" className="min-h-0 min-w-0 flex-1 overflow-auto" tabIndex={-1}>
-          <Outlet />
-        </main>
+        <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+          {!bare && (
+            <IfMay right="LEAD">
+              <FirstSteps />
+            </IfMay>
+          )}
+          <main id="main" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
+            <Outlet />
+          </main>
+        </div>
       </div>
       {finding && (
         <FindPerson

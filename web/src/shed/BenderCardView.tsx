@@ -49,17 +49,26 @@ export function BenderCardView({ bender }: { bender: BenderCard }) {
               {now.madeBy != null && `, ${now.madeBy}`}.
             </p>
           )}
-          {leads && bender.kind === 'shoe' && (
-            <button
-              type="button"
-              className={`${BUTTON} mt-2`}
-              onClick={() => {
-                setTesting(true);
-              }}
+          <div className="mt-2 flex flex-wrap gap-2">
+            {leads && bender.kind === 'shoe' && (
+              <button
+                type="button"
+                className={BUTTON}
+                onClick={() => {
+                  setTesting(true);
+                }}
+              >
+                Test bends…
+              </button>
+            )}
+            <a
+              href={`/api/shed/labels.pdf?bender=${bender.id}`}
+              download
+              className={`${BUTTON} grid place-items-center`}
             >
-              Test bends…
-            </button>
-          )}
+              Label to stick on
+            </a>
+          </div>
           {bender.revisions.length > 1 && (
             <details className="mt-3">
               <summary className="flex min-h-11 cursor-pointer items-center text-lg">

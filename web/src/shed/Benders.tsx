@@ -55,6 +55,11 @@ export function Benders() {
               Add a bender
             </button>
           )}
+          {benders.length > 0 && (
+            <a href="/api/shed/labels.pdf" download className={`${BUTTON} grid place-items-center`}>
+              All labels
+            </a>
+          )}
           <button
             type="button"
             className={BUTTON}

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { CohortForm } from '../floor/StartCohort';
 import { Dialog } from '../frame/Dialog';
 import { useMay } from '../frame/rights';
+import { SearchField } from '../frame/SearchField';
 import { Select } from '../frame/Select';
 import { BUTTON } from '../library/button';
 import { AddTrainees } from './AddTrainees';
@@ -110,18 +111,14 @@ export function Cohorts() {
       </aside>
       <div className="flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-3 border-b border-base-300 px-4 py-2">
-          <label className="grid gap-0.5">
-            <span className="text-sm leading-none">Name or number</span>
-            <input
-              type="search"
-              value={text}
-              onChange={(event) => {
-                setText(event.target.value);
-                setFrom(0);
-              }}
-              className="h-11 w-52 max-w-full rounded-field border-2 border-base-content/60 bg-base-100 px-3"
-            />
-          </label>
+          <SearchField
+            label="Name or number"
+            value={text}
+            onChange={(typed) => {
+              setText(typed);
+              setFrom(0);
+            }}
+          />
           <div className="w-40">
             <Select
               label="Trainees"

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useMay } from '../frame/rights';
+import { SearchField } from '../frame/SearchField';
 import { Select } from '../frame/Select';
 import { BUTTON } from '../library/button';
 import { day } from './days';
@@ -28,18 +29,14 @@ export function People() {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-wrap items-end gap-3 border-b border-base-300 px-4 py-2">
-        <label className="grid gap-0.5">
-          <span className="text-sm leading-none">Find a name</span>
-          <input
-            type="search"
-            value={text}
-            onChange={(event) => {
-              setText(event.target.value);
-              setFrom(0);
-            }}
-            className="h-11 w-64 max-w-full rounded-field border-2 border-base-content/60 bg-base-100 px-3"
-          />
-        </label>
+        <SearchField
+          label="Find a name"
+          value={text}
+          onChange={(typed) => {
+            setText(typed);
+            setFrom(0);
+          }}
+        />
         <div className="w-44">
           <Select
             label="Who"

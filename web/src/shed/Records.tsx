@@ -1,6 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { SearchField } from '../frame/SearchField';
 import { Select } from '../frame/Select';
 import { BUTTON } from '../library/button';
 import { moment } from './days';
@@ -33,17 +34,13 @@ export function Records() {
   return (
     <div className="flex min-h-0 flex-1 flex-col">
       <div className="flex flex-wrap items-end gap-3 border-b border-base-300 px-4 py-2">
-        <label className="grid gap-0.5">
-          <span className="text-sm leading-none">Find</span>
-          <input
-            type="search"
-            value={wanted.text}
-            onChange={(event) => {
-              change({ text: event.target.value });
-            }}
-            className="h-11 w-52 max-w-full rounded-field border-2 border-base-content/60 bg-base-100 px-3"
-          />
-        </label>
+        <SearchField
+          label="Find"
+          value={wanted.text}
+          onChange={(typed) => {
+            change({ text: typed });
+          }}
+        />
         <div className="w-40">
           <Select
             label="What"

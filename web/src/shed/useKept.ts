@@ -8,9 +8,14 @@ export function useKept<T = undefined>(
   onDone?: () => void,
 ) {
   const client = useQueryClient();
+  const askAnew = () => Promise.all(shownBy.map((key) => client.invalidateQueries({ queryKey: [key] })));
   return useMutation<unknown, Problem, T>({
     mutationFn: change,
-    onSettled: () => Promise.all(shownBy.map((key) => client.invalidateQueries({ queryKey: [key] }))),
-    ...(onDone === undefined ? {} : { onSuccess: onDone }),
+    onSuccess: async () => {
+      // What is opened next is opened as it is now: nobody types into what is about to be shown anew.
+      await askAnew();
+      onDone?.();
+    },
+    onError: askAnew,
   });
 }

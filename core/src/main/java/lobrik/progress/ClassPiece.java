@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import lobrik.bend.BendKind;
 import lobrik.feature.FeatureId;
 import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
@@ -60,12 +59,12 @@ public record ClassPiece(String person, String bender, long day, Optional<Ninety
     }
 
     private static Optional<Ninety> ninety(Layout layout, Map<FeatureId, Quantity> readings) {
-        boolean byTheArrow = layout.job().bend().kind() == BendKind.STUB_90
-                && layout.marks()
-                        .getFirst()
-                        .placing()
-                        .onShoe()
-                        .equals(Optional.of(new ShoePlacing(Reference.ARROW, HookSide.DATUM)));
+        // Nothing but a stub has another leg.
+        boolean byTheArrow = layout.marks()
+                .getFirst()
+                .placing()
+                .onShoe()
+                .equals(Optional.of(new ShoePlacing(Reference.ARROW, HookSide.DATUM)));
         Quantity mark = readings.get(FeatureId.mark(1));
         Quantity leg = readings.get(FeatureId.LEG);
         Quantity other = readings.get(FeatureId.OTHER_LEG);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -69,6 +70,11 @@ class DemoWalkTest {
     private static void untilListed(Page page, String place) {
         if (place.startsWith("/floor") || place.startsWith("/wall")) {
             page.locator("main li").first().waitFor();
+        } else if (place.startsWith("/shed")) {
+            page.getByRole(
+                            AriaRole.HEADING,
+                            new Page.GetByRoleOptions().setName("Shed").setExact(true))
+                    .waitFor();
         } else if (place.startsWith("/set/library")) {
             page.locator("main li, main tr").first().waitFor();
         } else if (place.startsWith("/progress?cohort") || place.endsWith("side=matrix")) {
@@ -138,7 +144,13 @@ class DemoWalkTest {
                 "/progress?side=benders",
                 "/progress?side=order",
                 "/progress?side=rules",
-                "/progress?side=files"));
+                "/progress?side=files",
+                "/shed?side=school",
+                "/shed?side=cohorts",
+                "/shed?side=benders",
+                "/shed?side=people",
+                "/shed?side=records",
+                "/shed?side=you"));
         demoCohorts(page).forEach(cohort -> known.add("/progress?cohort=" + cohort));
         List<String> waiting = new ArrayList<>(known);
         Set<String> likes = new HashSet<>();

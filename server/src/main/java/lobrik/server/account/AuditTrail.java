@@ -15,6 +15,7 @@ import java.util.function.Consumer;
 import java.util.stream.Stream;
 import lobrik.server.platform.Days;
 import lobrik.server.platform.Rows;
+import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.WireJson;
 import org.hibernate.Session;
 import org.hibernate.jpa.HibernateHints;
@@ -27,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class AuditTrail {
 
     private static final int FETCHED = 500;
+    private static final int FIRST_YEAR = 1900;
+    private static final int LAST_YEAR = 9998;
 
     /** What is of no school: tries with names that nobody has. */
     private static final UUID NOBODYS = new UUID(0, 0);
@@ -112,7 +115,7 @@ public class AuditTrail {
         if (wanted.text() != null && !wanted.text().isBlank()) {
             where.append(
                     " and (e.about ilike :text or e.changes ilike :text or e.reason ilike :text or a.full_name ilike :text)");
-            parameters.put("text", "%" + literally(wanted.text().strip()) + "%");
+            parameters.put("text", Rows.anywhere(wanted.text()));
         }
         if (wanted.what() != null) {
             where.append(" and e.what = :what");
@@ -128,11 +131,11 @@ public class AuditTrail {
         }
         if (wanted.since() != null) {
             where.append(" and e.at >= :since");
-            parameters.put("since", Days.begin(wanted.since()));
+            parameters.put("since", Days.begin(day("/since", wanted.since())));
         }
         if (wanted.until() != null) {
             where.append(" and e.at < :until");
-            parameters.put("until", Days.begin(wanted.until().plusDays(1)));
+            parameters.put("until", Days.begin(day("/until", wanted.until()).plusDays(1)));
         }
         if (before != null) {
             where.append(" and e.entry_no < :before");
@@ -159,9 +162,13 @@ public class AuditTrail {
         });
     }
 
-    /** What is typed is looked for as it is. */
-    private static String literally(String text) {
-        return text.replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
+    /** Days of another age are no days of a school. */
+    private static LocalDate day(String pointer, LocalDate given) {
+        if (given.getYear() < FIRST_YEAR || given.getYear() > LAST_YEAR) {
+            throw TurnedDown.badInput(
+                    pointer, "out-of-range", "give a day from the year " + FIRST_YEAR + " to " + LAST_YEAR);
+        }
+        return given;
     }
 
     private static AuditEntry entry(Tuple row) {

@@ -108,13 +108,7 @@ public class People {
     private Query found(SignedIn who, String question, String text, @Nullable Role role) {
         return entities.createNativeQuery(question, Tuple.class)
                 .setParameter("centre", who.centreId())
-                .setParameter(
-                        "text",
-                        "%"
-                                + text.strip()
-                                        .replace("\\", "\\\\")
-                                        .replace("%", "\\%")
-                                        .replace("_", "\\_") + "%")
+                .setParameter("text", Rows.anywhere(text))
                 .setParameter("role", role == null ? null : role.name());
     }
 
@@ -323,10 +317,7 @@ public class People {
     /** Whoever decides by what is not so any more decides again. */
     private Account requireUnchanged(Account account, int seen) {
         if (account.edition() != seen) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    account.fullName()
-                            + "'s account was changed by somebody else meanwhile; look at what it is now, and decide again");
+            throw TurnedDown.changedMeanwhile(account.fullName() + "'s account");
         }
         return account;
     }

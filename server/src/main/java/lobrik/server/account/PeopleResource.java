@@ -84,7 +84,7 @@ class PeopleResource {
                 id,
                 Objects.requireNonNullElse(person.fullName(), ""),
                 Objects.requireNonNullElse(person.signInName(), ""),
-                required("/role", person.role())));
+                TurnedDown.required("/role", person.role())));
     }
 
     @Operation(summary = "Make another code with which somebody chooses their password; an earlier one works no more")
@@ -107,9 +107,9 @@ class PeopleResource {
         people.change(
                 who,
                 id,
-                required("/edition", change.edition()),
+                TurnedDown.required("/edition", change.edition()),
                 Objects.requireNonNullElse(change.fullName(), ""),
-                required("/role", change.role()));
+                TurnedDown.required("/role", change.role()));
     }
 
     @Operation(summary = "Let somebody in no more, at once and everywhere; or again")
@@ -123,8 +123,8 @@ class PeopleResource {
         people.disable(
                 who,
                 id,
-                required("/edition", disabling.edition()),
-                required("/disabled", disabling.disabled()),
+                TurnedDown.required("/edition", disabling.edition()),
+                TurnedDown.required("/disabled", disabling.disabled()),
                 Objects.requireNonNullElse(disabling.reason(), ""));
     }
 
@@ -147,12 +147,5 @@ class PeopleResource {
         SignedIn person = people.person(who, id);
         sessions.end(person, session);
         audit.note(Audit.What.SIGNED_OUT, who.centreId(), who.accountId(), person.fullName() + ", by the lead", "");
-    }
-
-    private static <T> T required(String pointer, @Nullable T value) {
-        if (value == null) {
-            throw TurnedDown.badInput(pointer, "missing", "this is missing");
-        }
-        return value;
     }
 }

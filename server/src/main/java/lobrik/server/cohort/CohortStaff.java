@@ -69,10 +69,7 @@ class CohortStaff {
                 .map(Cohort::id)
                 .collect(Collectors.toSet());
         if (!now.equals(seen)) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    "Somebody else changed meanwhile which cohorts " + person.fullName()
-                            + " teaches; look at what they are now, and decide again");
+            throw TurnedDown.changedMeanwhile("Which cohorts " + person.fullName() + " teaches");
         }
         List<Audit.Change> changes = new ArrayList<>();
         for (Cohort cohort : cohorts) {

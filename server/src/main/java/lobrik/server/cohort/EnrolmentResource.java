@@ -126,7 +126,7 @@ class EnrolmentResource {
         enrolments.keep(
                 who,
                 id,
-                required("/edition", cohort.edition()),
+                TurnedDown.required("/edition", cohort.edition()),
                 Objects.requireNonNullElse(cohort.name(), ""),
                 cohort.beginsOn(),
                 cohort.endsOn());
@@ -155,7 +155,7 @@ class EnrolmentResource {
         enrolments.add(
                 who,
                 id,
-                required("/cohortId", trainee.cohortId()),
+                TurnedDown.required("/cohortId", trainee.cohortId()),
                 Objects.requireNonNullElse(trainee.fullName(), ""),
                 trainee.bench(),
                 trainee.number());
@@ -172,7 +172,7 @@ class EnrolmentResource {
         enrolments.change(
                 who,
                 id,
-                required("/edition", chosen.edition()),
+                TurnedDown.required("/edition", chosen.edition()),
                 new Enrolments.Particulars(
                         Objects.requireNonNullElse(chosen.fullName(), ""),
                         chosen.number(),
@@ -191,9 +191,9 @@ class EnrolmentResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @RequestBody TraineePlace place) {
-        int seen = required("/edition", place.edition());
-        UUID cohort = required("/cohortId", place.cohortId());
-        int bench = required("/bench", place.bench());
+        int seen = TurnedDown.required("/edition", place.edition());
+        UUID cohort = TurnedDown.required("/cohortId", place.cohortId());
+        int bench = TurnedDown.required("/bench", place.bench());
         if (cohorts.trainee(who, id).hasLeft()) {
             enrolments.comeBack(who, id, seen, cohort, bench);
         } else {
@@ -212,8 +212,8 @@ class EnrolmentResource {
         enrolments.leave(
                 who,
                 id,
-                required("/edition", leaving.edition()),
-                required("/left", leaving.left()),
+                TurnedDown.required("/edition", leaving.edition()),
+                TurnedDown.required("/left", leaving.left()),
                 Objects.requireNonNullElse(leaving.reason(), ""));
     }
 
@@ -233,19 +233,12 @@ class EnrolmentResource {
                 who,
                 steps.stream()
                         .map(step -> new Enrolments.Step(
-                                required("/steps", step.from()),
+                                TurnedDown.required("/steps", step.from()),
                                 step.to(),
                                 step.name(),
                                 step.beginsOn(),
                                 step.endsOn()))
                         .toList());
         return all(who);
-    }
-
-    private static <T> T required(String pointer, @Nullable T value) {
-        if (value == null) {
-            throw TurnedDown.badInput(pointer, "missing", "this is missing");
-        }
-        return value;
     }
 }

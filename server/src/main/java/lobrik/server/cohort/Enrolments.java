@@ -115,12 +115,11 @@ public class Enrolments {
     }
 
     private Query found(SignedIn who, String question, String text, @Nullable UUID cohort, boolean left) {
-        String literal = text.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_");
         return entities.createNativeQuery(question, Tuple.class)
                 .setParameter("centre", who.centreId())
                 .setParameter("all", who.may(Right.READ_EVERY_COHORT))
                 .setParameter("account", who.accountId())
-                .setParameter("text", "%" + literal + "%")
+                .setParameter("text", Rows.anywhere(text))
                 .setParameter("cohort", cohort == null ? null : cohort.toString())
                 .setParameter("left", left);
     }
@@ -309,10 +308,7 @@ public class Enrolments {
         turns.take(who.centreId());
         Cohort cohort = open(who, id);
         if (cohort.edition() != seen) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    cohort.name()
-                            + " was changed by somebody else meanwhile; look at what it is now, and decide again");
+            throw TurnedDown.changedMeanwhile(cohort.name());
         }
         String called = requireName(name);
         requireFree(who, id, called);
@@ -434,10 +430,7 @@ public class Enrolments {
 
     private static Trainee requireUnchanged(Trainee trainee, int seen) {
         if (trainee.edition() != seen) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    trainee.fullName()
-                            + " was changed by somebody else meanwhile; look at what is there now, and decide again");
+            throw TurnedDown.changedMeanwhile(trainee.fullName());
         }
         return trainee;
     }

@@ -78,9 +78,7 @@ public class School {
         turns.take(who.centreId());
         Centre centre = centre(who);
         if (centre.edition() != seen) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    "Somebody else changed this meanwhile; look at what it is now, and decide again");
+            throw TurnedDown.changedMeanwhile("What the school is set up with");
         }
         Centre.SetUp before = centre.setUp();
         centre.setUp(chosen, clock.instant());

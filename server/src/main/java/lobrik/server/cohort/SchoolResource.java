@@ -32,6 +32,9 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "school")
 class SchoolResource {
 
+    /** Nobody means more than that by a division of a tape. */
+    private static final double WIDEST_DIVISION_IN = 100;
+
     /**
      * A school.
      *
@@ -58,9 +61,11 @@ class SchoolResource {
             @Nullable String codeNotes) {}
 
     private final School school;
+    private final FirstSteps steps;
     private final PhotoIntake photos;
 
-    SchoolResource(School school, PhotoIntake photos) {
+    SchoolResource(School school, FirstSteps steps, PhotoIntake photos) {
+        this.steps = steps;
         this.school = school;
         this.photos = photos;
     }
@@ -82,6 +87,13 @@ class SchoolResource {
                 kept.edition());
     }
 
+    @Operation(summary = "What of the first steps of a new school is done")
+    @Needs(Right.LEAD)
+    @GetMapping("/api/first-steps")
+    FirstSteps.Done firstSteps(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return steps.of(who);
+    }
+
     @Operation(
             summary = "Set the school up from now on",
             description =
@@ -92,7 +104,7 @@ class SchoolResource {
         if (chosen.edition() == null) {
             throw TurnedDown.badInput("/edition", "missing", "this is missing");
         }
-        if (chosen.divisionIn() == null || !Double.isFinite(chosen.divisionIn())) {
+        if (chosen.divisionIn() == null || !(Math.abs(chosen.divisionIn()) <= WIDEST_DIVISION_IN)) {
             throw TurnedDown.badInput("/divisionIn", "missing", "say how the tape is divided");
         }
         school.setUp(

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import java.util.List;
 import java.util.Objects;
 import lobrik.measure.Length;
+import lobrik.server.platform.TurnedDown;
 import lobrik.sticks.Stock;
 import lobrik.sticks.Straps;
 import lobrik.wire.DivideRequest;
@@ -36,20 +37,29 @@ record JobRules(
                 ? List.of()
                 : leftOversIn.stream()
                         .filter(Objects::nonNull)
-                        .map(Length::ofInches)
+                        .map(inches -> length("/leftOversIn", inches, Length.ZERO))
                         .toList();
         var _ = new Stock(
                 ANY_STICK,
                 leftOvers,
-                length(kerfIn, Stock.USUAL_KERF),
-                length(couplingFromArcIn, Stock.USUAL_FROM_ARC));
+                length("/kerfIn", kerfIn, Stock.USUAL_KERF),
+                length("/couplingFromArcIn", couplingFromArcIn, Stock.USUAL_FROM_ARC));
         var _ = new Straps.Rule(
-                length(strapFromFittingIn, Straps.Rule.USUAL.fromFitting()),
-                length(strapApartIn, Straps.Rule.USUAL.apart()));
+                length("/strapFromFittingIn", strapFromFittingIn, Straps.Rule.USUAL.fromFitting()),
+                length("/strapApartIn", strapApartIn, Straps.Rule.USUAL.apart()));
     }
 
-    private static Length length(@Nullable Double inches, Length usual) {
-        return inches == null ? usual : Length.ofInches(inches);
+    private static Length length(String pointer, @Nullable Double inches, Length usual) {
+        if (inches == null) {
+            return usual;
+        }
+        if (!(Math.abs(inches) <= Length.LONGEST_ENTRY.inches())) {
+            throw TurnedDown.badInput(
+                    pointer,
+                    "out-of-range",
+                    inches + " in is no length; give at most " + Length.LONGEST_ENTRY.inches() + " in");
+        }
+        return Length.ofInches(inches);
     }
 
     DivideRequest of(LayoutRequest whole) {

@@ -16,6 +16,11 @@ public final class Rows {
         return query.getResultStream();
     }
 
+    /** A pattern for {@code ilike} that finds what somebody typed as it is, anywhere. */
+    public static String anywhere(String typed) {
+        return "%" + typed.strip().replace("\\", "\\\\").replace("%", "\\%").replace("_", "\\_") + "%";
+    }
+
     /** All at once, with columns by name: for what is few. */
     @SuppressWarnings("unchecked") // The interface of native questions is older than generics.
     public static List<Tuple> listed(Query query) {

@@ -2,6 +2,7 @@ package lobrik.server.platform;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 
 /** A request that is understood but not met, for a reason that a person can act on. */
@@ -33,6 +34,25 @@ public final class TurnedDown extends RuntimeException {
     /** A field of the request is missing or wrong. */
     public static TurnedDown badInput(String pointer, String code, String message) {
         return new TurnedDown(HttpStatus.BAD_REQUEST, pointer, code, message);
+    }
+
+    /**
+     * A field that a request must have.
+     *
+     * @throws TurnedDown if it has not
+     */
+    public static <T> T required(String pointer, @Nullable T value) {
+        if (value == null) {
+            throw badInput(pointer, "missing", "this is missing");
+        }
+        return value;
+    }
+
+    /** Somebody else changed it since whoever asks has seen it: they decide again, by what it is now. */
+    public static TurnedDown changedMeanwhile(String what) {
+        return conflict(
+                "changed-meanwhile",
+                what + " was changed by somebody else meanwhile; look at what it is now, and decide again");
     }
 
     /** It does not exist, or not for the one who asks: the two are told alike, so that nobody can probe. */

@@ -149,8 +149,8 @@ class BenderCardResource {
                 who,
                 id,
                 Objects.requireNonNullElse(bender.label(), ""),
-                required("/conduitId", bender.conduitId()),
-                required("/figures", bender.figures()),
+                TurnedDown.required("/conduitId", bender.conduitId()),
+                TurnedDown.required("/figures", bender.figures()),
                 Objects.requireNonNullElse(bender.reason(), ""));
     }
 
@@ -165,9 +165,9 @@ class BenderCardResource {
         cards.keep(
                 who,
                 id,
-                required("/edition", bender.edition()),
+                TurnedDown.required("/edition", bender.edition()),
                 Objects.requireNonNullElse(bender.label(), ""),
-                required("/state", bender.state()),
+                TurnedDown.required("/state", bender.state()),
                 Objects.requireNonNullElse(bender.reason(), ""));
     }
 
@@ -179,7 +179,7 @@ class BenderCardResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @RequestBody NewConduit conduit) {
-        double diameter = required("/outsideDiameterIn", conduit.outsideDiameterIn());
+        double diameter = TurnedDown.required("/outsideDiameterIn", conduit.outsideDiameterIn());
         if (!Double.isFinite(diameter) || Math.abs(diameter) > 1000) {
             throw TurnedDown.badInput("/outsideDiameterIn", "out-of-range", "this is no diameter");
         }
@@ -194,13 +194,6 @@ class BenderCardResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable UUID id,
             @RequestBody ConduitAway away) {
-        cards.putConduitAway(who, id, required("/putAway", away.putAway()));
-    }
-
-    private static <T> T required(String pointer, @Nullable T value) {
-        if (value == null) {
-            throw TurnedDown.badInput(pointer, "missing", "this is missing");
-        }
-        return value;
+        cards.putConduitAway(who, id, TurnedDown.required("/putAway", away.putAway()));
     }
 }

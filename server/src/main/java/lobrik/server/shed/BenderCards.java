@@ -123,10 +123,7 @@ public class BenderCards {
         turns.take(who.centreId());
         Bender bender = find(who, id);
         if (bender.edition() != seen) {
-            throw TurnedDown.conflict(
-                    "changed-meanwhile",
-                    bender.label()
-                            + " was changed by somebody else meanwhile; look at what it is now, and decide again");
+            throw TurnedDown.changedMeanwhile(bender.label());
         }
         boolean onlyDoubts = bender.label().equals(called) && state == BenderState.DOUBTFUL;
         if (!who.may(Right.LEAD) && !onlyDoubts) {

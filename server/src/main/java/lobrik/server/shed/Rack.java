@@ -112,9 +112,9 @@ public class Rack {
         return bender(who, id);
     }
 
-    /** All of a centre, by label. */
+    /** All of a centre that are bent on, by label. */
     @Transactional(readOnly = true)
-    List<Racked> all(SignedIn who) {
+    public List<Racked> all(SignedIn who) {
         return entities.createQuery(
                         NEWEST + " and b.state <> lobrik.server.shed.BenderState.OUT order by b.label", Racked.class)
                 .setParameter("centre", who.centreId())

@@ -186,6 +186,25 @@ class SheetResource {
                 fileName(content.title(), answers));
     }
 
+    @Operation(
+            summary =
+                    "Labels to stick on benders, each with a code that leads to its card: of one, or of all that are bent on")
+    @Needs(Right.READ)
+    @GetMapping("/api/shed/labels.pdf")
+    ResponseEntity<byte[]> labels(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestParam(required = false) @Nullable UUID bender,
+            @RequestParam(required = false) @Schema(implementation = Paper.class) @Nullable String paper) {
+        List<Rack.Racked> benders = bender == null ? rack.all(who) : List.of(rack.bender(who, bender));
+        if (benders.isEmpty()) {
+            throw TurnedDown.notFound("bender");
+        }
+        Paper on = "a4".equals(paper) ? Paper.A4 : Paper.LETTER;
+        return pdf(
+                BenderLabels.pdf(benders, address.base(), on, accounts.unitOf(who)),
+                fileName("Labels of benders", false));
+    }
+
     @Operation(summary = "A pocket card of multipliers, take-up and gain for a bender; four to the page")
     @Needs(Right.READ)
     @GetMapping("/api/shed/benders/{id}/card")

@@ -218,6 +218,27 @@ class EnrolmentTest {
     }
 
     @Test
+    void firstSteps_areTickedOffAsTheyAreDone(RunningServer.Address server) {
+        Client lead = lead(server);
+        assertThat(lead.get("/api/first-steps").at("/school").asBoolean()).isFalse();
+        lead.put("/api/school", "{\"edition\":0,\"name\":\"Gull Point\",\"unit\":\"in\",\"divisionIn\":0.0625}");
+        lead.put(
+                "/api/people/" + UUID.randomUUID(),
+                "{\"fullName\":\"Wim\",\"signInName\":\"wim-"
+                        + UUID.randomUUID().toString().substring(0, 8) + "\",\"role\":\"INSTRUCTOR\"}");
+        Client.Answer steps = lead.get("/api/first-steps");
+        assertThat(steps.at("/school").asBoolean()).isTrue();
+        assertThat(steps.at("/people").asBoolean()).isTrue();
+        assertThat(steps.at("/benders").asBoolean()).isFalse();
+        assertThat(steps.at("/measured").asBoolean()).isFalse();
+        assertThat(Client.signedIn(server, "oskar")
+                        .get("/api/first-steps")
+                        .at("/measured")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    @Test
     void needs_areFollowedByTheSheet(RunningServer.Address server) throws Exception {
         Client runa = Client.signedIn(server, "runa");
         Bench bench = Bench.of(runa, Bench.STUB, 2);

@@ -89,6 +89,7 @@ class AccessTest {
             GET    /api/cohorts/{id}/statements.json            L I - U -
             GET    /api/curriculum                              L I A U -
             PUT    /api/curriculum/{id}                         L - - - -
+            GET    /api/first-steps                             L - - - -
             GET    /api/floor/{cohortId}                        L I A U -
             GET    /api/floor/{cohortId}/benches                L I A U -
             GET    /api/gauges                                  L I A U -
@@ -154,6 +155,7 @@ class AccessTest {
             GET    /api/sessions                                L I A U T
             DELETE /api/sessions/{session}                      L I A U T
             GET    /api/shed                                    L I A U -
+            GET    /api/shed/labels.pdf                         L I A U -
             GET    /api/shed/benders/{id}/card                  L I A U -
             GET    /api/kept-cohorts                            L I A U -
             PUT    /api/cohorts/{id}/year                       L I - - -

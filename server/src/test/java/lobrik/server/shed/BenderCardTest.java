@@ -53,7 +53,8 @@ class BenderCardTest {
         assertThat(own.add(id, "Shoe 1").status()).isEqualTo(204);
         assertThat(own.add(id, "Shoe 1").status()).isEqualTo(204);
         assertThat(own.lead().get("/api/shed").at("/benders")).hasSize(1);
-        assertThat(own.lead().get("/api/shed").at("/conduits/0/label").asString()).isEqualTo("Dock rail");
+        assertThat(own.lead().get("/api/shed").at("/conduits/0/label").asString())
+                .isEqualTo("Dock rail");
         assertThat(card(own.lead(), "Shoe 1").at("/revisions/0/reason").asString())
                 .isEqualTo("As it says on the shoe");
         Client.Answer taken = own.add(UUID.randomUUID().toString(), "shoe 1");
@@ -82,7 +83,8 @@ class BenderCardTest {
                         .put("/api/benders/" + id + "/state", state.formatted(0, "DOUBTFUL", "slips"))
                         .status())
                 .isEqualTo(204);
-        assertThat(own.lead().get("/api/shed").at("/benders/0/doubtful").asBoolean()).isTrue();
+        assertThat(own.lead().get("/api/shed").at("/benders/0/doubtful").asBoolean())
+                .isTrue();
         assertThat(own.lead()
                         .put("/api/benders/" + id + "/state", state.formatted(0, "OUT", "bent"))
                         .at("/errors/0/code")
