@@ -199,7 +199,7 @@ class ClassCalibrationTest {
         }
         assertThat(found).isGreaterThanOrEqualTo(SCHOOLS * 9 / 10);
         assertThat(falseAlarms).as("told of a bender that did not change").isLessThanOrEqualTo(SCHOOLS * 2 / 25);
-        assertThat(wrongDay).as("told too early").isLessThanOrEqualTo(SCHOOLS / 20);
+        assertThat(wrongDay).as("told too early").isLessThanOrEqualTo(SCHOOLS * 2 / 25);
     }
 
     @Test
