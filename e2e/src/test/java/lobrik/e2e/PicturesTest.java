@@ -68,6 +68,10 @@ class PicturesTest {
         wall.getByText("Kezia Mallow").first().waitFor();
         take(wall, "wall");
 
+        shed(
+                room.signedIn("oskar", room.screen(1280, 800, "film", new ArrayList<>())),
+                room.lobrik().base());
+
         Page phone = room.signedIn("runa", room.screen(390, 800, "film", new ArrayList<>()));
         phone.navigate(attempt);
         phone.getByText("At rest").waitFor();
@@ -92,18 +96,21 @@ class PicturesTest {
         }
     }
 
-    /** The desk for a stub, and for every angle that an offset could have. */
+    /** The desk for a stub. */
     private static void desk(Page page, String base) {
         page.navigate(base + "/set");
         page.getByLabel("Ring 1 at").waitFor();
         situation(page, "Up from a box");
         take(page, "set");
-        situation(page, "Up onto a plinth");
-        page.getByText("Which angle?").click();
-        page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.ROW).nth(3).waitFor();
+    }
+
+    /** What the school consists of: a bender that is off, and what its own pieces say of it. */
+    private static void shed(Page page, String base) {
+        page.navigate(base + "/shed?side=benders");
+        page.getByText("Bender 7").click();
+        page.getByText("Take take-up").waitFor();
         page.waitForTimeout(400);
-        take(page, "set-angles");
-        page.keyboard().press("Escape");
+        take(page, "shed-benders");
     }
 
     /** A ninety at the machine: what it is bent by. */
