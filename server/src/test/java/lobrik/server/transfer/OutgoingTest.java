@@ -88,7 +88,7 @@ class OutgoingTest {
         HikariDataSource pool = server.context().getBean(HikariDataSource.class);
         UUID oskar = UUID.fromString(
                 Client.signedIn(server, "oskar").get("/api/me").at("/accountId").asString());
-        SignedIn who = new SignedIn(oskar, UUID.randomUUID(), "Oskar Brindlemay", Role.LEAD, 0);
+        SignedIn who = new SignedIn(oskar, server.school(), "Oskar Brindlemay", Role.LEAD, 0);
         Outgoing.Content content = to -> transaction.executeWithoutResult(_ -> {
             try {
                 to.write("what a connection was needed for".getBytes(StandardCharsets.UTF_8));
