@@ -1,8 +1,6 @@
 package lobrik.server.account;
 
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
@@ -15,6 +13,7 @@ import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.UUID;
+import lobrik.server.platform.Sha256;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -119,7 +118,7 @@ public final class AuditChain {
             wrong("entry " + is + " does not say what it said when it was written");
         }
         last = row.getBytes("hash");
-        if (!Arrays.equals(last, sha256(row.getBytes("before_hash"), content))) {
+        if (!Arrays.equals(last, Sha256.of(row.getBytes("before_hash"), content))) {
             wrong("the hash of entry " + is + " is not its own");
         }
         if (row.getString("what").equals(Audit.What.ERASED.word()) && row.getString("changes") != null) {
@@ -158,7 +157,7 @@ public final class AuditChain {
                 List.of("account_id", "what", "about", "address", "subject", "subject_id", "changes", "reason")) {
             field(all, row.getString(name));
         }
-        return sha256(all.toString().getBytes(StandardCharsets.UTF_8));
+        return Sha256.of(all.toString());
     }
 
     /** With its length before it, so that no two contents look alike. */
@@ -170,18 +169,6 @@ public final class AuditChain {
                     .append(':')
                     .append(field)
                     .append(';');
-        }
-    }
-
-    private static byte[] sha256(byte[]... parts) {
-        try {
-            MessageDigest digest = MessageDigest.getInstance("SHA-256");
-            for (byte[] part : parts) {
-                digest.update(part);
-            }
-            return digest.digest();
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
         }
     }
 }

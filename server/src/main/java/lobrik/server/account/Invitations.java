@@ -1,9 +1,6 @@
 package lobrik.server.account;
 
 import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -11,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
 import lobrik.server.platform.Codes;
+import lobrik.server.platform.Sha256;
 import lobrik.server.platform.TurnedDown;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -55,7 +53,7 @@ public class Invitations {
         String code = Codes.next(chance, LENGTH);
         Instant now = clock.instant();
         Instant until = now.plus(GOOD_FOR);
-        entities.persist(new Invitation(id, account.id(), hash(code), who.accountId(), now, until));
+        entities.persist(new Invitation(id, account.id(), Sha256.of(code), who.accountId(), now, until));
         return new InvitationCode(Codes.printed(code), until);
     }
 
@@ -141,7 +139,7 @@ public class Invitations {
     private Invitation find(String typed) {
         return Codes.read(typed, LENGTH, LENGTH)
                 .flatMap(code -> entities.createQuery("from Invitation where codeHash = :hash", Invitation.class)
-                        .setParameter("hash", hash(code))
+                        .setParameter("hash", Sha256.of(code))
                         .getResultStream()
                         .findFirst())
                 .filter(invitation -> invitation.isOpen(clock.instant()))
@@ -150,13 +148,5 @@ public class Invitations {
 
     private static TurnedDown nothing() {
         return TurnedDown.notFound("invitation");
-    }
-
-    private static byte[] hash(String code) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(code.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
     }
 }

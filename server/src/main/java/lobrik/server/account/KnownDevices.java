@@ -1,13 +1,11 @@
 package lobrik.server.account;
 
 import jakarta.persistence.EntityManager;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.HexFormat;
 import java.util.UUID;
 import java.util.random.RandomGenerator;
+import lobrik.server.platform.Sha256;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -36,7 +34,7 @@ class KnownDevices {
         return !entities.createNativeQuery("""
                         select 1 from known_device d join account a on a.id = d.account_id
                         where d.token_hash = :hash and a.sign_in_name = :name""")
-                .setParameter("hash", hash(token))
+                .setParameter("hash", Sha256.of(token))
                 .setParameter("name", signInName)
                 .getResultList()
                 .isEmpty();
@@ -50,7 +48,7 @@ class KnownDevices {
         String token = HexFormat.of().formatHex(bytes);
         entities.createNativeQuery("""
                         insert into known_device (token_hash, account_id, since, seen_at) values (:hash, :account, :now, :now)""")
-                .setParameter("hash", hash(token))
+                .setParameter("hash", Sha256.of(token))
                 .setParameter("account", accountId)
                 .setParameter("now", clock.instant())
                 .executeUpdate();
@@ -62,18 +60,10 @@ class KnownDevices {
     boolean seen(String token, UUID accountId) {
         return entities.createNativeQuery("""
                         update known_device set seen_at = :now where token_hash = :hash and account_id = :account""")
-                        .setParameter("hash", hash(token))
+                        .setParameter("hash", Sha256.of(token))
                         .setParameter("account", accountId)
                         .setParameter("now", clock.instant())
                         .executeUpdate()
                 > 0;
-    }
-
-    private static byte[] hash(String token) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
     }
 }

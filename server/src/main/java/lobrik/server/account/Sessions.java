@@ -1,15 +1,13 @@
 package lobrik.server.account;
 
 import jakarta.servlet.http.HttpSession;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Instant;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import lobrik.server.platform.Sha256;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
@@ -133,11 +131,6 @@ public class Sessions {
 
     /** The id of a session is the key to it, and is told to nobody. */
     private static String named(String id) {
-        try {
-            byte[] hash = MessageDigest.getInstance("SHA-256").digest(id.getBytes(StandardCharsets.UTF_8));
-            return HexFormat.of().formatHex(hash, 0, ID_BYTES);
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException(impossible);
-        }
+        return HexFormat.of().formatHex(Sha256.of(id), 0, ID_BYTES);
     }
 }
