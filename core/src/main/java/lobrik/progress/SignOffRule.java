@@ -2,6 +2,7 @@ package lobrik.progress;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import lobrik.fault.FaultCode;
 import lobrik.fault.Faults;
 import lobrik.verdict.TolerancePreset;
@@ -103,6 +104,21 @@ public record SignOffRule(int passes, int of, int days, Strictness strictness, i
         }
         long passed = last(pieces).stream().filter(Outcome::passed).count();
         return passed >= steadyPasses ? Standing.STEADY : Standing.LEARNING;
+    }
+
+    /** That pieces speak against a signature: so many of the last ones failed. */
+    public record Against(int failed, int pieces) {}
+
+    /**
+     * Whether the pieces since a signature speak against it: so many of the last ones failed that, however the others come out, they
+     * cannot count as steady any more.
+     *
+     * @param passedSince whether each piece passed, from the oldest
+     */
+    public Optional<Against> against(List<Boolean> passedSince) {
+        List<Boolean> last = passedSince.subList(Math.max(0, passedSince.size() - of), passedSince.size());
+        int failed = (int) last.stream().filter(passed -> !passed).count();
+        return failed > of - steadyPasses ? Optional.of(new Against(failed, last.size())) : Optional.empty();
     }
 
     private List<Outcome> last(List<Outcome> pieces) {

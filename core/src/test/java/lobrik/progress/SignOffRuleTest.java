@@ -80,4 +80,16 @@ class SignOffRuleTest {
                 .hasMessageContaining("passes")
                 .hasMessageContaining("re-bending");
     }
+
+    @Test
+    void piecesSinceASignature_speakAgainstIt_onceTheyCannotBeSteadyAnyMore() {
+        assertThat(USUAL.against(List.of())).isEmpty();
+        assertThat(USUAL.against(List.of(false)))
+                .as("three of four can still pass")
+                .isEmpty();
+        assertThat(USUAL.against(List.of(false, true, false))).contains(new SignOffRule.Against(2, 3));
+        assertThat(USUAL.against(List.of(false, false, true, true, true, true)))
+                .as("what is longer ago is made good")
+                .isEmpty();
+    }
 }
