@@ -2,6 +2,7 @@ package lobrik.exercise;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -71,6 +72,22 @@ class ConduitPlanTest {
             assertThat(plan.sticks().size()).isLessThanOrEqualTo((int) Math.ceil(withKerf / 120 * 2));
             assertThat(plan.sticks().size()).isGreaterThanOrEqualTo(plan.fewest());
         }
+    }
+
+    /** By hand: 50 into the left-over of 51, 40 into that of 45; 30 fits nothing that is left, and begins a stick. */
+    @Test
+    void leftOvers_areUsedFirst_theShortestThatHolds() {
+        ConduitPlan plan = ConduitPlan.of(inches(30, 50, 40), STICK, ConduitPlan.USUAL_KERF, inches(51, 45, 90, 12));
+        assertThat(plan.sticks())
+                .extracting(ConduitPlan.Stick::length, ConduitPlan.Stick::isLeftOver)
+                .containsExactly(
+                        tuple(Length.ofInches(51), true),
+                        tuple(Length.ofInches(45), true),
+                        tuple(Length.ofInches(90), true));
+        assertThat(plan.newSticks()).isZero();
+        ConduitPlan more = ConduitPlan.of(inches(30, 50, 40), STICK, ConduitPlan.USUAL_KERF, inches(51, 45, 12));
+        assertThat(more.newSticks()).isEqualTo(1);
+        assertThat(more.sticks().getLast().offcut()).isEqualTo(Length.ofFraction(89, 15, 16));
     }
 
     @Test
