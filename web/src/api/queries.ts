@@ -150,7 +150,6 @@ export function usePreview(request: Schemas['PreviewRequest'] | undefined) {
     queryKey: ['preview', request],
     queryFn: request === undefined ? skipToken : () => body(api.POST('/api/givings/preview', { body: request })),
     retry: false,
-    staleTime: Infinity,
   });
 }
 

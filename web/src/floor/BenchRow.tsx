@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useOpenAttempt } from '../api/queries';
 import { StepDialog } from './StepDialog';
+import { PRESENCE } from '../shed/AttendanceList';
 import { lasting, STATES } from './states';
 import { useMay } from '../frame/rights';
 
@@ -33,7 +34,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
   const { name, sign, tone } = STATES[bench.state];
   const urgent = bench.state === 'called' || bench.state === 'help';
   return (
-    <li className="flex min-h-[4.6rem] items-center gap-3 border-b border-base-300 py-1.5" data-state={bench.state}>
+    <li className="flex min-h-[4.6rem] items-center gap-3 border-b border-base-300 py-0.5" data-state={bench.state}>
       <span
         className="figures w-12 shrink-0 text-center text-[2.5rem] max-sm:w-8 max-sm:text-2xl leading-none opacity-85"
         aria-label={`Bench ${String(bench.bench)}`}
@@ -50,6 +51,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
         <p className="truncate text-lg leading-tight">
           {bench.exerciseTitle ?? 'Nothing given yet'}
           {bench.dueOn != null && <span className="text-base"> · until {bench.dueOn}</span>}
+          {bench.benderLabel != null && <span className="text-base"> · {bench.benderLabel}</span>}
         </p>
         <p
           className={`flex items-baseline gap-1 truncate leading-tight ${urgent ? 'font-semibold' : ''} ${tone.replace(/border-\S+/, '')}`}
@@ -66,6 +68,12 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
             <span aria-hidden="true">{sign}</span> {name}
           </button>
           {bench.since != null && <span className="figures"> {lasting(bench.since, now)}</span>}
+          {bench.presence != null && bench.presence !== 'HERE' && (
+            <span>
+              {' '}
+              · {PRESENCE[bench.presence].sign} {PRESENCE[bench.presence].name}
+            </span>
+          )}
           {bench.attempt?.disputed === true && <span className="text-error"> ▲ two readings differ</span>}
           {bench.attempt?.sealed === true && <span> · verified</span>}
           {waiting > 0 && <span> · {waiting} to be sent</span>}

@@ -10,6 +10,7 @@ import { type Found, found } from '../frame/people';
 import { useLive } from '../live/useLive';
 import { useOutboxState } from '../queue/outboxContext';
 import { BenchRow } from './BenchRow';
+import { SessionLine } from './SessionLine';
 import { StartCohort } from './StartCohort';
 import { type BenchState, IN_ORDER, STATES } from './states';
 import { useNow } from './useNow';
@@ -107,6 +108,7 @@ export function Floor() {
         </Link>
         <CohortChoice {...room} />
       </Header>
+      {floor.data?.session != null && <SessionLine session={floor.data.session} />}
       {open.error !== null && (
         <p role="alert" className="px-4 py-2 text-error">
           {open.error.message}
@@ -122,7 +124,7 @@ export function Floor() {
         className="grid grid-cols-[minmax(0,1fr)] gap-x-8 [&[hidden]]:hidden px-4 lg:grid-cols-none lg:min-h-0 lg:flex-1 lg:auto-cols-fr lg:grid-flow-col lg:[grid-template-rows:var(--rows)]"
         style={
           {
-            '--rows': `repeat(${String(Math.max(4, Math.ceil(benches.length / 2)))}, minmax(4.6rem, 6.1rem))`,
+            '--rows': `repeat(${String(Math.max(4, Math.ceil(benches.length / 2)))}, minmax(4.6rem, 5.6rem))`,
           } as CSSProperties
         }
       >

@@ -5,10 +5,18 @@ import { api, body, Problem, type Schemas } from '../api/client';
 import { usePlan } from '../api/progress';
 import { familyOf } from '../bends/families';
 import { BendGlyph } from './BendGlyph';
+import { useAddress } from '../frame/address';
 import { IfMay } from '../frame/IfMay';
+import { Select } from '../frame/Select';
+import { type ClassSession, SHOWS_SESSIONS, useSessions } from '../shed/sessionQueries';
+import { useKept } from '../shed/useKept';
+import { dayHere, daysAfter, shortDay } from '../shed/weeks';
 
 type PlanOfSession = Schemas['PlanView'];
 type Group = Schemas['PlanGroup'];
+
+/** A plan is made for the coming weeks; beyond them everybody will need something else. */
+const WEEKS_AHEAD = 6;
 
 /** What somebody changed about a group of the plan. */
 interface Change {
@@ -32,6 +40,9 @@ export function Plan({ cohortId }: { cohortId: string | undefined }) {
 
 function PlanForm({ plan }: { plan: PlanOfSession }) {
   const client = useQueryClient();
+  const sessions = useComing(plan.cohortId);
+  const [search, changeAddress] = useAddress();
+  const session = sessions.find(({ id }) => id === search.get('session'));
   const [changes, setChanges] = useState<Record<string, Change>>({});
   const [key, setKey] = useState(() => crypto.randomUUID());
   const parts = plan.groups.flatMap((group) => {
@@ -62,6 +73,11 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
       }
     },
   });
+  const keep = useKept<ClassSession>(
+    ({ id, edition }) =>
+      body(api.PUT('/api/class-sessions/{id}/plan', { params: { path: { id } }, body: { edition, parts } })),
+    SHOWS_SESSIONS,
+  );
   const people = parts.reduce((sum, part) => sum + part.traineeIds.length, 0);
   return (
     <div className="flex h-full flex-col">
@@ -80,15 +96,34 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
       </div>
       <footer className="flex flex-wrap items-center gap-4 border-t-2 border-base-content/60 px-4 py-2">
         <IfMay right="TEACH">
+          {sessions.length > 0 && (
+            <div className="w-60">
+              <Select
+                label="When"
+                value={session?.id ?? ''}
+                onChange={(id) => {
+                  changeAddress({ session: id });
+                }}
+                options={[
+                  { value: '', name: 'now' },
+                  ...sessions.map(({ id, day, from }) => ({ value: id, name: `${shortDay(day)}, ${from}` })),
+                ]}
+              />
+            </div>
+          )}
           <button
             type="button"
             className="btn h-12 px-6 text-lg btn-primary"
-            disabled={parts.length === 0 || give.isPending}
+            disabled={parts.length === 0 || give.isPending || keep.isPending}
             onClick={() => {
-              give.mutate();
+              if (session === undefined) {
+                give.mutate();
+              } else {
+                keep.mutate(session);
+              }
             }}
           >
-            Give all of this out
+            {session === undefined ? 'Give all of this out' : 'Plan it for this session'}
           </button>
         </IfMay>
         <span className="text-lg">
@@ -96,7 +131,18 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
           {parts.length === 1 ? 'exercise' : 'exercises'}
         </span>
         <span role="status" className="text-lg">
-          {give.isSuccess && (
+          {keep.isSuccess && session !== undefined && (
+            <>
+              <span className="text-success">● </span>Planned; it is given out when the session begins.{' '}
+              <Link
+                to={`/shed?side=sessions&week=${session.day}&session=${session.id}`}
+                className="underline underline-offset-4"
+              >
+                See the session
+              </Link>
+            </>
+          )}
+          {give.isSuccess && session === undefined && (
             <>
               <span className="text-success">● </span>Given out.{' '}
               <Link to="/set/library?side=given" className="underline underline-offset-4">
@@ -105,13 +151,22 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
             </>
           )}
         </span>
-        {give.error !== null && (
+        {(give.error ?? keep.error) !== null && (
           <span role="alert" className="text-error">
-            ✕ {give.error.message}
+            ✕ {(give.error ?? keep.error)?.message}
           </span>
         )}
       </footer>
     </div>
+  );
+}
+
+/** The sessions of a cohort that a plan can be for: those of the coming weeks that have not begun. */
+function useComing(cohortId: string): ClassSession[] {
+  const [today] = useState(() => dayHere());
+  const { data } = useSessions(today, daysAfter(today, WEEKS_AHEAD * 7));
+  return (data?.sessions ?? []).filter(
+    (each) => each.cohortId === cohortId && each.begunAt == null && each.calledOff == null,
   );
 }
 

@@ -6,6 +6,7 @@ import { useJudgingPresets } from '../api/queries';
 import { FAMILIES, familyOf } from '../bends/families';
 import { Figure } from '../entry/Figure';
 import { BUTTON } from '../library/button';
+import { RuleEffect } from './RuleEffect';
 
 type Figures = Schemas['SignOffFigures'];
 
@@ -40,6 +41,7 @@ export function Rules() {
                     {family === null ? 'Every kind of bend' : familyOf(family).name}
                   </h2>
                   <RuleText figures={figures} />
+                  <RuleEffect figures={figures} />
                 </div>
                 {mayChange && (
                   <button
@@ -195,6 +197,7 @@ function RuleForm({ family, start, onDone }: { family: string | null; start: Fig
           ))}
         </select>
       </label>
+      <RuleEffect figures={figures} open />
       {keep.error !== null && (
         <ul role="alert" className="text-error">
           {(keep.error.errors.length > 0 ? keep.error.errors : [keep.error]).map(({ message }) => (

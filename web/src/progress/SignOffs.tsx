@@ -109,6 +109,12 @@ function Signatures({
                 evidence came to something else since.
               </span>
             )}
+            {signature.against != null && (
+              <span className="block leading-snug">
+                ▲ {signature.against.failed} of the last {signature.against.pieces} pieces since it was signed failed.
+                It stands; look at it again.
+              </span>
+            )}
             {signature.withdrawal == null ? (
               <IfMay right="SIGN">
                 <button

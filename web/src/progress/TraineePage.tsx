@@ -14,6 +14,7 @@ import { SignOffs } from './SignOffs';
 import { StandingMark } from './StandingMark';
 import { STANDINGS } from './standings';
 import { IfMay } from '../frame/IfMay';
+import { useAttendance } from '../shed/sessionQueries';
 
 /** A trainee: habits, each family of bends over time, signatures, and what comes next. */
 export default function TraineePage() {
@@ -75,6 +76,7 @@ export default function TraineePage() {
           )}
         </div>
         <aside className="w-[20rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:overflow-visible max-lg:border-t lg:border-l">
+          <Attendance traineeId={page.traineeId} />
           <SignOffs page={page} family={family} />
           <IfMay right="TEACH">
             <OwnKey page={page} />
@@ -82,6 +84,25 @@ export default function TraineePage() {
         </aside>
       </div>
     </div>
+  );
+}
+
+/** How often they were there, where anybody noted it. */
+function Attendance({ traineeId }: { traineeId: string }) {
+  const { data } = useAttendance(traineeId);
+  const all = data === undefined ? 0 : data.here + data.late + data.excused + data.away;
+  if (data === undefined || all === 0) {
+    return null;
+  }
+  const parts = [
+    data.late > 0 && `${String(data.late)} late`,
+    data.excused > 0 && `${String(data.excused)} excused`,
+    data.away > 0 && `${String(data.away)} away`,
+  ].filter((part) => part !== false);
+  return (
+    <p className="mb-2 text-lg leading-snug">
+      There at {data.here + data.late} of {all} sessions{parts.length > 0 && `: ${parts.join(', ')}`}.
+    </p>
   );
 }
 

@@ -5,7 +5,7 @@ import { api, body, type Problem, type Schemas } from '../api/client';
 import { usePreview } from '../api/queries';
 import { Choice } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
-import { bendInputs } from './draft';
+import { bendInputs, toolingOf } from './draft';
 import { exerciseOf, tolerancesOf } from './asked';
 import { GivePreview } from './GivePreview';
 import { GroupDialog } from './GroupDialog';
@@ -49,6 +49,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
     ready
       ? {
           definition: request,
+          conduitLabel: toolingOf(shed, draft)?.conduitLabel ?? null,
           giveTo,
           tolerances: draft.methodFree ? null : tolerancesOf(shed, draft),
           ...(varied === 'varied' && variation ? { variation } : {}),
@@ -66,7 +67,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
       const copied = done.libraryId !== draft.entry.id;
       saved({ id: done.libraryId, version: done.version, theirs: copied ? undefined : draft.entry.theirs });
       setCopied(copied && draft.entry.theirs !== undefined);
-      for (const queryKey of [['floor'], ['givings'], ['library']]) {
+      for (const queryKey of [['floor'], ['givings'], ['library'], ['preview'], ['stock']]) {
         void client.invalidateQueries({ queryKey });
       }
     },

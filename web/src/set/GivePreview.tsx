@@ -81,13 +81,22 @@ function sizeOf(bend: Schemas['BendInput'], path: string): number {
 
 /** The sticks, each as a bar with its pieces to scale. */
 function Sticks({ conduit, dealt }: { conduit: Schemas['SticksView']; dealt: readonly Schemas['DealtView'][] }) {
-  const { sticks, stickIn, usedIn, offcutsIn } = conduit;
+  const { sticks, stickIn, usedIn, offcutsIn, onRack, fewestOnRack } = conduit;
+  const fresh = sticks.filter(({ leftOver }) => !leftOver).length;
+  const longest = Math.max(stickIn, ...sticks.map(({ lengthIn }) => lengthIn));
   return (
     <section aria-label="Conduit" className="mb-4">
       <h2 className="text-xl font-semibold">
-        Takes {sticks.length === 1 ? 'one stick' : `${String(sticks.length)} sticks`} of{' '}
-        <Figure value={stickIn} unit="in" />
+        Takes {fresh === 1 ? 'one stick' : `${String(fresh)} sticks`} of <Figure value={stickIn} unit="in" />
+        {fresh < sticks.length && ` and ${String(sticks.length - fresh)} left over from before`}
       </h2>
+      {onRack != null && (
+        <p className="leading-snug">
+          {onRack < fresh && '▲ '}The rack has {onRack < 0 ? 'none, and fewer than that were counted' : onRack}
+          {onRack < fresh ? '; count them, or bring more.' : `, then ${String(onRack - fresh)}`}
+          {onRack >= fresh && onRack - fresh < (fewestOnRack ?? 0) && `: ▲ fewer than ${String(fewestOnRack ?? 0)}`}
+        </p>
+      )}
       <p className="mb-1">
         <Figure value={usedIn} unit="in" /> in pieces, <Figure value={offcutsIn} unit="in" /> in offcuts, the rest in
         saw cuts.
@@ -96,17 +105,22 @@ function Sticks({ conduit, dealt }: { conduit: Schemas['SticksView']; dealt: rea
         {sticks.map((stick, i) => (
           <li key={i} className="flex items-center gap-2">
             <span className="figures w-6 text-right">{i + 1}</span>
-            <span className="flex h-7 min-w-0 flex-1 border-2 border-base-content/60 bg-base-100">
-              {stick.cuts.map(({ owner, lengthIn }) => (
-                <span
-                  key={owner}
-                  className="grid place-items-center overflow-hidden border-r-2 border-base-content/60 bg-base-300 text-sm"
-                  style={{ width: `${String((lengthIn / stickIn) * 100)}%` }}
-                  title={dealt[owner]?.fullName ?? ''}
-                >
-                  <Figure value={lengthIn} unit="in" />
-                </span>
-              ))}
+            <span className="min-w-0 flex-1">
+              <span
+                className={`flex h-7 border-2 border-base-content/60 bg-base-100 ${stick.leftOver ? 'border-dashed' : ''}`}
+                style={{ width: `${String((stick.lengthIn / longest) * 100)}%` }}
+              >
+                {stick.cuts.map(({ owner, lengthIn }) => (
+                  <span
+                    key={owner}
+                    className="grid place-items-center overflow-hidden border-r-2 border-base-content/60 bg-base-300 text-sm"
+                    style={{ width: `${String((lengthIn / stick.lengthIn) * 100)}%` }}
+                    title={dealt[owner]?.fullName ?? ''}
+                  >
+                    <Figure value={lengthIn} unit="in" />
+                  </span>
+                ))}
+              </span>
             </span>
             <span className="w-28 text-sm">
               <Figure value={stick.offcutIn} unit="in" /> left

@@ -30,10 +30,15 @@ const post = vi.spyOn(api, 'POST');
 
 const get = vi.spyOn(api, 'GET');
 
-function keptBySchool(rules: Schemas['JobRules']) {
+function keptBySchool(rules: Schemas['JobRules'], conduits: unknown[] = []) {
   get.mockReset().mockImplementation(((path: string) =>
     Promise.resolve({
-      data: path === '/api/run-rules' ? { rules, mayChange: false } : [],
+      data:
+        path === '/api/run-rules'
+          ? { rules, mayChange: false }
+          : path === '/api/stock'
+            ? { currency: '', conduits }
+            : [],
       response: new Response(),
     })) as never);
 }
@@ -97,4 +102,19 @@ it('begins with what the school has kept, and lets whoever teaches keep what is 
       body: expect.objectContaining({ strapApartIn: 96, leftOversIn: [40] }) as object,
     });
   });
+});
+
+it('takes the left-overs from the rack, the longest first as they lie there', async () => {
+  keptBySchool({}, [
+    {
+      label: exercise().conduitLabel,
+      leftOvers: [
+        { lengthIn: 90, pieces: 1 },
+        { lengthIn: 31, pieces: 2 },
+      ],
+    },
+  ]);
+  drawnInApp(<RunSticks request={request} exercise={exercise} entry={{ id: 'e1' }} onGiven={vi.fn()} />);
+  fireEvent.click(await screen.findByText('Take the 3 from the rack'));
+  expect(screen.getByLabelText<HTMLInputElement>(/Left-overs at hand/).value).toBe('90, 31, 31');
 });

@@ -11,6 +11,7 @@ import { CutList } from '../job/CutList';
 import { GivePieces } from '../job/GivePieces';
 import { useRunRules } from '../job/queries';
 import { useMay } from '../frame/rights';
+import { useStock } from '../shed/stockQueries';
 
 /** What local code decides, with what is usual where it says nothing; sizes as they are typed. */
 const RULES = [
@@ -72,6 +73,7 @@ function Sticks({
   const changed = Object.keys(typed).filter((name) => typed[name] !== (start as Record<string, string>)[name]);
   const teaches = useMay('TEACH');
   const mayKeep = kept !== undefined && (kept.mayChange || changed.every((name) => name === 'leftOvers'));
+  const onRack = useLeftOvers(exercise().conduitLabel);
   const badLeftOver = left.find(({ problem }) => problem !== null)?.problem;
   return (
     <section aria-label="Sticks and couplings" className="grid gap-2 border-t-2 border-base-300 pt-2 leading-snug">
@@ -105,6 +107,20 @@ function Sticks({
           className="figures h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2 text-lg"
         />
       </label>
+      {onRack.length > 0 && (
+        <button
+          type="button"
+          className="btn h-11 border-2 border-base-content/60 text-base"
+          onClick={() => {
+            setTyped((before) => ({
+              ...before,
+              leftOvers: onRack.map((inches) => exactText(inches, unit)).join(', '),
+            }));
+          }}
+        >
+          Take the {onRack.length} from the rack
+        </button>
+      )}
       {badLeftOver != null && (
         <p role="alert" className="text-error">
           ✕ {badLeftOver.message}
@@ -126,6 +142,13 @@ function Sticks({
       </p>
     </section>
   );
+}
+
+/** The left-overs of some conduit on the rack, the longest first. */
+function useLeftOvers(conduitLabel: string | null | undefined): number[] {
+  const { data } = useStock();
+  const conduit = data?.conduits.find(({ label }) => label === conduitLabel);
+  return (conduit?.leftOvers ?? []).flatMap(({ lengthIn, pieces }) => Array.from({ length: pieces }, () => lengthIn));
 }
 
 /** From now on the desk begins with these, for everybody of the school. */

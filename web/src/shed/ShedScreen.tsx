@@ -7,12 +7,16 @@ import { Cohorts } from './Cohorts';
 import { People } from './People';
 import { Records } from './Records';
 import { School } from './School';
+import { Sessions } from './Sessions';
+import { Stock } from './Stock';
 import { You } from './You';
 
 const SIDES = [
   { value: 'school', name: 'School', needs: 'READ', Screen: School },
   { value: 'cohorts', name: 'Cohorts', needs: 'READ', Screen: Cohorts },
+  { value: 'sessions', name: 'Sessions', needs: 'READ', Screen: Sessions },
   { value: 'benders', name: 'Benders', needs: 'READ', Screen: Benders },
+  { value: 'stock', name: 'Stock', needs: 'READ', Screen: Stock },
   { value: 'people', name: 'People', needs: 'READ_RECORDS', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },

@@ -26,6 +26,10 @@ export const SUBJECTS = [
   { value: 'signature', name: 'Signature' },
   { value: 'reading', name: 'Reading' },
   { value: 'giving', name: 'Giving out' },
+  { value: 'session', name: 'Sessions' },
+  { value: 'rota', name: 'Who sits where' },
+  { value: 'room', name: 'Rooms' },
+  { value: 'holiday', name: 'Holidays' },
 ] as const;
 
 /** What is looked for; what is empty does not matter. */

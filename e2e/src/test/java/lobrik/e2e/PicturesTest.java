@@ -6,6 +6,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
 import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -38,7 +39,6 @@ class PicturesTest {
         String floor = page.url();
         desk(page, room.lobrik().base());
         run(page);
-        atTheMachine(page);
         page.navigate(room.lobrik().base() + "/set/library");
         page.getByText("Down behind the plinth").waitFor();
         take(page, "library");
@@ -60,9 +60,6 @@ class PicturesTest {
         String attempt = page.url();
         progress(page, room.lobrik().base());
 
-        job(
-                room.signedIn("runa", room.screen(1280, 800, "shed", new ArrayList<>())),
-                room.lobrik().base());
         Page wall = room.signedIn("runa", room.screen(1280, 800, "shed", new ArrayList<>()));
         wall.navigate(room.lobrik().base() + "/wall");
         wall.getByText("Kezia Mallow").first().waitFor();
@@ -104,30 +101,27 @@ class PicturesTest {
         take(page, "set");
     }
 
-    /** What the school consists of: a bender that is off, and what its own pieces say of it. */
+    /** What the school consists of: a bender that is off, the calendar with a planned session, who sits where, and the rack. */
     private static void shed(Page page, String base) {
         page.navigate(base + "/shed?side=benders");
         page.getByText("Bender 7").click();
         page.getByText("Take take-up").waitFor();
         page.waitForTimeout(400);
         take(page, "shed-benders");
-    }
-
-    /** A ninety at the machine: what it is bent by. */
-    private static void atTheMachine(Page page) {
-        page.getByLabel("Bend", new Page.GetByLabelOptions().setExact(true)).selectOption("stub90");
-        conduit(page, "3 EMT");
-        page.getByTestId("elevation").getByLabel("Leg", exact()).fill("30");
-        page.getByTestId("elevation").getByLabel("Other leg", exact()).fill("40");
-        page.getByText("ram out").first().waitFor();
-        take(page, "set-machine");
-    }
-
-    private static void conduit(Page page, String label) {
-        page.getByText("Inputs", new Page.GetByTextOptions().setExact(true)).click();
-        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Conduit"))
-                .selectOption(label);
-        page.getByText("Bending", new Page.GetByTextOptions().setExact(true)).click();
+        page.navigate(base + "/progress?side=plan");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("When"))
+                .selectOption(new SelectOption().setIndex(1));
+        page.getByText("Plan it for this session").click();
+        page.getByText("See the session").click();
+        page.getByText("on the rack").first().waitFor();
+        take(page, "shed-sessions");
+        page.getByText("Who sits where").click();
+        page.getByLabel("Rota").getByRole(AriaRole.BUTTON).first().waitFor();
+        take(page, "shed-rota");
+        page.navigate(base + "/shed?side=stock");
+        page.getByLabel("On the rack").waitFor();
+        page.getByText("What came and went").waitFor();
+        take(page, "shed-stock");
     }
 
     private static void situation(Page page, String name) {
@@ -197,20 +191,8 @@ class PicturesTest {
         }
     }
 
-    /** A run that three bent together. */
-    private static void job(Page page, String base) {
-        String id = (String)
-                page.evaluate(
-                        "async () => (await (await fetch('/api/jobs')).json()).find(({ title }) => title.startsWith('From the panel')).id");
-        page.navigate(base + "/jobs/" + id);
-        page.getByLabel("Put together", new Page.GetByLabelOptions().setExact(true))
-                .waitFor();
-        page.waitForTimeout(1500);
-        take(page, "job");
-    }
-
-    /** A cohort, a trainee with a habit, and a record of achievement. */
-    private static void progress(Page page, String base) throws IOException {
+    /** A cohort, and a trainee with a habit. */
+    private static void progress(Page page, String base) {
         page.navigate(base + "/progress");
         page.getByLabel("Cohort matrix").waitFor();
         take(page, "progress");
@@ -218,18 +200,6 @@ class PicturesTest {
                 .click();
         page.getByText("newest first").waitFor();
         take(page, "progress-trainee");
-        page.navigate(base + "/progress");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile(": signed,")))
-                .first()
-                .click();
-        Download record = page.waitForDownload(
-                () -> page.getByText("Record of achievement").click());
-        try (PDDocument pdf = Loader.loadPDF(record.path().toFile())) {
-            ImageIO.write(
-                    new PDFRenderer(pdf).renderImageWithDPI(0, 96),
-                    "png",
-                    FOLDER.resolve("record.png").toFile());
-        }
     }
 
     /** Variants for the class, and the first of their sheets. */

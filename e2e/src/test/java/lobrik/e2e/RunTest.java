@@ -126,6 +126,8 @@ class RunTest {
         KeyboardPathTest.tabTo(page, "Give to");
         keys.type(trainee);
         Locator hand = SettingDesk.button(page, "Give");
+        // What is not ready to be pressed is not on the way of the focus.
+        assertThat(hand).isEnabled();
         for (int i = 0; i < 30 && !(boolean) hand.evaluate("each => each === document.activeElement"); i++) {
             keys.press("Tab");
         }

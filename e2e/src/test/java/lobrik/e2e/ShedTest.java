@@ -38,6 +38,7 @@ class ShedTest {
             String link = invited(lead);
             Page wim = joined(room, link);
             teaches(lead, wim, school);
+            new FirstSession(lead, school).isHeld();
             yearChange(lead, school);
             shutOut(lead, wim, school);
             audit(lead, school);
@@ -166,7 +167,7 @@ class ShedTest {
     /** An instructor sees a cohort once it is theirs, and signs nothing once they are an assistant. */
     private static void teaches(Page lead, Page wim, Launched school) {
         button(lead, "Change Wim Askel").click();
-        lead.getByLabel("First year 2026").check();
+        lead.getByLabel("First year 2026").click();
         assertThat(lead.getByLabel("First year 2026")).isChecked();
         wim.navigate(school.base() + "/floor");
         assertThat(wim.getByText("Ada Finch")).isVisible();
@@ -187,6 +188,7 @@ class ShedTest {
     }
 
     private static void yearChange(Page lead, Launched school) {
+        School.go(lead, "/shed");
         side(lead, "Cohorts").click();
         button(lead, "End the year…").click();
         assertThat(lead.getByLabel("Next year First year 2026 is called")).hasValue("Second year 2027");

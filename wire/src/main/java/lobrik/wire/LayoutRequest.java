@@ -41,6 +41,11 @@ public record LayoutRequest(
         return new LayoutRequest(method, tapeDivisionIn, conduit, bender, other, multipliers, limits, obstacle, place);
     }
 
+    /** The same on another bender. */
+    public LayoutRequest on(BenderInput other) {
+        return new LayoutRequest(method, tapeDivisionIn, conduit, other, bend, multipliers, limits, obstacle, place);
+    }
+
     /** The same without anything around it. */
     LayoutRequest withoutPlace() {
         return new LayoutRequest(method, tapeDivisionIn, conduit, bender, bend, multipliers, limits, null, null);

@@ -116,7 +116,7 @@ public class Account {
         return disabledAt;
     }
 
-    boolean isDisabled() {
+    public boolean isDisabled() {
         return disabledAt != null;
     }
 

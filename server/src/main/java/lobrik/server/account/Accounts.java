@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import lobrik.measure.LengthUnit;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -82,6 +83,17 @@ public class Accounts {
                     + namesOf(List.of(maker)).getOrDefault(maker, "a colleague")
                     + "; only they and the centre lead change it or put it away. " + cure);
         }
+    }
+
+    /** Those of a school who may hold a session, by name. */
+    @Transactional(readOnly = true)
+    public List<Account> whoTeach(UUID centreId) {
+        return entities.createQuery(
+                        "from Account where centreId = :centre and disabledAt is null order by fullName", Account.class)
+                .setParameter("centre", centreId)
+                .getResultStream()
+                .filter(account -> account.signedIn().may(Right.TEACH))
+                .toList();
     }
 
     /** The full names of accounts, by id. */

@@ -61,7 +61,11 @@ public class Audit {
         RUN_RULES("runRules"),
         SIGNATURE("signature"),
         READING("reading"),
-        GIVING("giving");
+        GIVING("giving"),
+        ROOM("room"),
+        HOLIDAY("holiday"),
+        SESSION("session"),
+        ROTA("rota");
 
         private final String word;
 

@@ -24,6 +24,7 @@ import lobrik.server.giving.Giving;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import lobrik.server.stock.Stockroom;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -61,6 +62,7 @@ public class WorkInHand {
     private final Turns turns;
     private final Live live;
     private final BenchFloors floors;
+    private final Stockroom stockroom;
     private final Clock clock;
 
     WorkInHand(
@@ -75,6 +77,7 @@ public class WorkInHand {
             Turns turns,
             Live live,
             BenchFloors floors,
+            Stockroom stockroom,
             Clock clock) {
         this.entities = entities;
         this.attempts = attempts;
@@ -87,6 +90,7 @@ public class WorkInHand {
         this.turns = turns;
         this.live = live;
         this.floors = floors;
+        this.stockroom = stockroom;
         this.clock = clock;
     }
 
@@ -238,6 +242,10 @@ public class WorkInHand {
         Attempt attempt = new Attempt(id, assignment, exercise, basisId, onBender, startedBy, clock.instant());
         entities.persist(attempt);
         floors.at(trainee, attempt).ifPresent(entities::persist);
+        if (!before.isEmpty()) {
+            entities.flush();
+            stockroom.cutAnother(assignment.id(), startedBy);
+        }
         live.changed(trainee.cohortId(), trainee.id(), id);
         return attempts.measured(List.of(attempt)).getFirst();
     }

@@ -42,6 +42,9 @@ public class Centre {
     /** Counts what is kept of its set-up, so that two who change it at once do not write over each other. */
     private int edition;
 
+    /** In what prices of conduit are. */
+    private String currency = "";
+
     @SuppressWarnings("NullAway.Init")
     protected Centre() {}
 
@@ -148,4 +151,13 @@ public class Centre {
      * @param initials instead of whole names
      */
     public record OnTheWall(boolean scores, boolean initials) {}
+
+    /** In what prices of conduit are; empty where nobody said. */
+    public String currency() {
+        return currency;
+    }
+
+    public void payIn(String newCurrency) {
+        currency = newCurrency;
+    }
 }

@@ -261,7 +261,8 @@ public class Cohorts {
     }
 
     /** A cohort that goes on: others stay as they are. */
-    Cohort open(SignedIn who, UUID id) {
+    @Transactional(readOnly = true)
+    public Cohort open(SignedIn who, UUID id) {
         Cohort cohort = cohort(who, id);
         if (cohort.isArchived()) {
             throw TurnedDown.conflict(

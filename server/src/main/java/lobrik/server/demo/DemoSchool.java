@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +18,7 @@ import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import lobrik.feature.FeatureId;
 import lobrik.layout.Layout;
+import lobrik.measure.Length;
 import lobrik.measure.Quantity;
 import lobrik.server.account.Account;
 import lobrik.server.account.Role;
@@ -27,6 +29,7 @@ import lobrik.server.cohort.Centre;
 import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Trainee;
 import lobrik.server.cohort.TraineeGroup;
+import lobrik.server.demo.DemoCalendar.Hours;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
 import lobrik.server.exercise.Exercise;
@@ -34,6 +37,8 @@ import lobrik.server.giving.Assignment;
 import lobrik.server.giving.Giving;
 import lobrik.server.giving.SheetCode;
 import lobrik.server.job.JobRecords;
+import lobrik.server.shed.ConduitSize;
+import lobrik.server.stock.RackContents;
 import lobrik.shop.ToolKind;
 import lobrik.verdict.TolerancePreset;
 import lobrik.wire.DivideRequest;
@@ -55,6 +60,9 @@ final class DemoSchool {
 
     /** And what several bend together. */
     private static final long JOBS = 20_261_160;
+
+    /** And what lies on the rack. */
+    private static final long STOCK = 20_261_202;
 
     private static final int DRAWS_OF_A_CODE = 8;
     private static final double ABSENT = 0.07;
@@ -85,6 +93,7 @@ final class DemoSchool {
     private final UUID centreId;
     private final DemoFloor floor;
     private final DemoRecord record;
+    private final DemoCalendar calendar;
 
     DemoSchool(
             EntityManager entities,
@@ -95,6 +104,25 @@ final class DemoSchool {
             Instant now,
             String passwordHash) {
         this(entities, bases, calculations, new Streams(ids, random, drawnFrom(CODES)), now, passwordHash, ids.next());
+    }
+
+    private DemoSchool(
+            EntityManager entities,
+            Bases bases,
+            Calculations calculations,
+            Streams streams,
+            Instant now,
+            String passwordHash,
+            UUID centreId) {
+        this(
+                entities,
+                bases,
+                calculations,
+                streams,
+                now,
+                passwordHash,
+                centreId,
+                new DemoCalendar(entities, centreId, now));
     }
 
     /** What ids, people and codes are drawn from. */
@@ -128,7 +156,8 @@ final class DemoSchool {
             Streams streams,
             Instant now,
             String passwordHash,
-            UUID centreId) {
+            UUID centreId,
+            DemoCalendar calendar) {
         this.entities = entities;
         this.bases = bases;
         this.calculations = calculations;
@@ -138,6 +167,7 @@ final class DemoSchool {
         this.now = now;
         this.passwordHash = passwordHash;
         this.centreId = centreId;
+        this.calendar = calendar;
         this.floor = new DemoFloor(entities, bases, ids, now);
         this.record = new DemoRecord(entities, bases, ids, random, centreId);
     }
@@ -146,6 +176,7 @@ final class DemoSchool {
         Instant founded = now.minus(7L * (WEEKS + 2), ChronoUnit.DAYS);
         Centre centre = new Centre(centreId, "Tern Quay Apprentice School", founded);
         centre.lookedAt(founded);
+        centre.payIn("tl");
         entities.persist(centre);
         account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
         UUID runa = account("runa", "Runa Tolvane", Role.INSTRUCTOR, founded);
@@ -172,11 +203,15 @@ final class DemoSchool {
                 first.trainees().getFirst().cohortId(),
                 "Stubs once more",
                 first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
-        term(first, rack::forSession, 2);
-        term(second, rack::forSession, 2);
-        new DemoSchool(entities, bases, calculations, Streams.elsewhere(), now, passwordHash, centreId)
+        calendar.open();
+        rack(rack, runa);
+        List<UUID> byHand = List.of(idOf(rack.half()), idOf(rack.threeQuarters()), idOf(rack.worn()));
+        term(first, rack::forSession, 2, attending(first, Hours.MORNING, byHand), true);
+        term(second, rack::forSession, 2, attending(second, Hours.AFTERNOON, byHand), false);
+        calendar.awayInAWeek(first.trainees().get(3), "driving test", runa);
+        new DemoSchool(entities, bases, calculations, Streams.elsewhere(), now, passwordHash, centreId, calendar)
                 .notByHand(runa, dessa, founded);
-        new DemoSchool(entities, bases, calculations, Streams.ofRuns(), now, passwordHash, centreId)
+        new DemoSchool(entities, bases, calculations, Streams.ofRuns(), now, passwordHash, centreId, calendar)
                 .runs(runa, founded, rack);
     }
 
@@ -190,8 +225,16 @@ final class DemoSchool {
                 DemoCast.THIRD_YEAR_TERM,
                 TolerancePreset.LEARNING,
                 TolerancePreset.LEARNING);
-        DemoSchool jobs = new DemoSchool(entities, bases, calculations, Streams.ofJobs(), now, passwordHash, centreId);
-        term(third, rack::forSession, 1, () -> jobs.together(third, rack.forSession(0)));
+        DemoSchool jobs =
+                new DemoSchool(entities, bases, calculations, Streams.ofJobs(), now, passwordHash, centreId, calendar);
+        List<UUID> byHand = List.of(idOf(rack.half()), idOf(rack.threeQuarters()));
+        term(
+                third,
+                rack::forSession,
+                1,
+                attending(third, Hours.BACK, byHand),
+                false,
+                () -> jobs.together(third, rack.forSession(0)));
     }
 
     /** Three days ago they bent a run together, a piece each. */
@@ -262,8 +305,8 @@ final class DemoSchool {
                 DemoCast.HEAT_TERM,
                 TolerancePreset.BY_HAND,
                 TolerancePreset.BY_HAND);
-        term(machine, _ -> rack.machine(), 1);
-        term(heat, _ -> rack.heat(), 1);
+        term(machine, _ -> rack.machine(), 1, attending(machine, Hours.EVENING, List.of(idOf(rack.machine()))), true);
+        term(heat, _ -> rack.heat(), 1, attending(heat, Hours.HEAT, List.of(idOf(rack.heat()))), true);
     }
 
     private String code() {
@@ -298,13 +341,57 @@ final class DemoSchool {
         return new Taught(name, trainees, people, instructor, exercises, early, late);
     }
 
-    /** All sessions of a cohort, the last of them going on since this morning. */
-    private void term(Taught cohort, IntFunction<Racked> rack, int sessionsAWeek) {
-        term(cohort, rack, sessionsAWeek, () -> {});
+    /** What lies on the rack: counted, with some left-overs, and too little of one size. */
+    private void rack(DemoRack rack, UUID by) {
+        Ids own = new Ids(drawnFrom(STOCK));
+        RackContents contents = new RackContents(entities, centreId, by, own::next);
+        Instant ordered = now.minus(7L * WEEKS, ChronoUnit.DAYS);
+        Instant counted = now.minus(4, ChronoUnit.DAYS);
+        Length stick = Length.ofInches(120);
+        Length shortest = Length.ofInches(24);
+        ConduitSize half = rack.half().conduit();
+        contents.delivered(
+                half, new ConduitSize.Keeping("steel", stick, 20, shortest, RackContents.price(620)), 120, ordered);
+        contents.counted(half, 83, counted);
+        contents.broughtBack(half, Length.ofFraction(88, 1, 2), 1, counted);
+        contents.broughtBack(half, Length.ofInches(41), 2, counted);
+        ConduitSize threeQuarters = rack.threeQuarters().conduit();
+        contents.delivered(
+                threeQuarters,
+                new ConduitSize.Keeping("steel", stick, 25, shortest, RackContents.price(940)),
+                150,
+                ordered);
+        contents.counted(threeQuarters, 132, counted);
+        contents.broughtBack(threeQuarters, Length.ofFraction(96, 3, 8), 1, counted);
+        contents.broughtBack(threeQuarters, Length.ofFraction(57, 3, 4), 3, counted);
+        contents.broughtBack(threeQuarters, Length.ofInches(30), 2, counted);
     }
 
-    /** @param beforeToday what else they did before the session that is going on */
-    private void term(Taught cohort, IntFunction<Racked> rack, int sessionsAWeek, Runnable beforeToday) {
+    private static UUID idOf(Racked bender) {
+        return bender.known().bender().id();
+    }
+
+    private DemoCalendar.Term attending(Taught cohort, Hours hours, List<UUID> benders) {
+        return calendar.term(new DemoCalendar.Course(cohort.trainees(), cohort.instructor(), hours, benders));
+    }
+
+    /** All sessions of a cohort, the last of them going on since this morning. */
+    private void term(
+            Taught cohort, IntFunction<Racked> rack, int sessionsAWeek, DemoCalendar.Term term, boolean seated) {
+        term(cohort, rack, sessionsAWeek, term, seated, () -> {});
+    }
+
+    /**
+     * @param seated whether their benders of the coming weeks have been dealt out
+     * @param beforeToday what else they did before the session that is going on
+     */
+    private void term(
+            Taught cohort,
+            IntFunction<Racked> rack,
+            int sessionsAWeek,
+            DemoCalendar.Term term,
+            boolean seated,
+            Runnable beforeToday) {
         int sessions = WEEKS * sessionsAWeek;
         for (int session = 0; session <= sessions; session++) {
             boolean today = session == sessions;
@@ -314,18 +401,25 @@ final class DemoSchool {
             int daysAgo = (sessions - session) * 7 / sessionsAWeek;
             Instant start = now.minus(daysAgo, ChronoUnit.DAYS).minus(MORNING_SO_FAR);
             double partOfTerm = (double) session / sessions;
-            session(cohort, session, rack.apply(session), start, partOfTerm, today);
+            Racked bender = rack.apply(session);
+            Set<UUID> away = session(cohort, session, bender, start, partOfTerm, today);
+            term.held(daysAgo, start, idOf(bender), away);
         }
+        term.toCome(sessionsAWeek, seated);
     }
 
-    private void session(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
-        bent(cohort, session, bender, start, partOfTerm, today);
+    /** Those who were not there. */
+    private Set<UUID> session(
+            Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
+        Set<UUID> away = bent(cohort, session, bender, start, partOfTerm, today);
         // What is written is let go: else every later question looks through all of it for changes.
         entities.flush();
         entities.clear();
+        return away;
     }
 
-    private void bent(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
+    private Set<UUID> bent(Taught cohort, int session, Racked bender, Instant start, double partOfTerm, boolean today) {
+        Set<UUID> away = new HashSet<>();
         DemoExercise set = cohort.exercises().get(session % cohort.exercises().size());
         TolerancePreset preset = partOfTerm < 0.4 ? cohort.early() : cohort.late();
         Exercise exercise = record.exercise(
@@ -337,10 +431,13 @@ final class DemoSchool {
         for (int i = 0; i < cohort.trainees().size(); i++) {
             boolean absent = !today && random.nextDouble() < ABSENT;
             // Somebody always joins late and has nothing yet.
+            Trainee trainee = cohort.trainees().get(i);
             if (absent || (today && i == cohort.trainees().size() - 1)) {
+                if (absent) {
+                    away.add(trainee.id());
+                }
                 continue;
             }
-            Trainee trainee = cohort.trainees().get(i);
             Assignment assignment = new Assignment(ids.next(), giving, exercise.id(), trainee.id(), code());
             entities.persist(assignment);
             Instant measuredAt = start.plus(12 + 4L * i, ChronoUnit.MINUTES);
@@ -371,5 +468,6 @@ final class DemoSchool {
                         readings);
             }
         }
+        return away;
     }
 }

@@ -118,6 +118,22 @@ public record Content(
                 title, level, tags, conduitLabel, benderLabel, other, null, tolerances, readings, methodFree, null);
     }
 
+    /** The same exercise on another bender. */
+    public Content on(String otherBender, LayoutRequest other) {
+        return new Content(
+                title,
+                level,
+                tags,
+                conduitLabel,
+                otherBender,
+                other,
+                entered,
+                tolerances,
+                readings,
+                methodFree,
+                variation);
+    }
+
     /** A piece of a run as an exercise of its own. */
     public Content piece(LayoutRequest own, String which) {
         String name = title.length() + which.length() + 2 > LONGEST_TEXT

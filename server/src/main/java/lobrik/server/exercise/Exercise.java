@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.UUID;
 import lobrik.bend.BendKind;
 import lobrik.progress.Family;
+import lobrik.server.shed.Rack;
 import lobrik.server.shed.ToleranceFigures;
 import lobrik.wire.LayoutRequest;
 import lobrik.wire.VariationInput;
@@ -91,6 +92,21 @@ public class Exercise {
                 new Exercise(newId, centreId, entryId, version, content().varied(varied), benderRevisionId, by, at);
         variant.variantOf = id;
         return variant;
+    }
+
+    /** The same on a bender that somebody has in its place, for them. */
+    public Exercise on(UUID newId, Rack.Racked bender, LayoutRequest definition, UUID by, Instant at) {
+        Exercise own = new Exercise(
+                newId,
+                centreId,
+                entryId,
+                version,
+                content().on(bender.bender().label(), definition),
+                bender.revision().id(),
+                by,
+                at);
+        own.variantOf = id;
+        return own;
     }
 
     private void say(Content content) {

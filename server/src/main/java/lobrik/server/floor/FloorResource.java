@@ -33,6 +33,9 @@ import lobrik.server.live.Live;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.rota.Attendance;
+import lobrik.server.rota.FloorSession;
+import lobrik.server.rota.Today;
 import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,8 +55,15 @@ class FloorResource {
      *
      * @param now by the server's clock, for whoever shows how long something lasts
      * @param wall what the monitor on the wall tells of people
+     * @param session that is on today; null where the calendar has none
      */
-    record FloorView(UUID cohortId, String cohortName, Instant now, Centre.OnTheWall wall, List<BenchView> benches) {}
+    record FloorView(
+            UUID cohortId,
+            String cohortName,
+            Instant now,
+            Centre.OnTheWall wall,
+            @Nullable FloorSession session,
+            List<BenchView> benches) {}
 
     /** Some of its benches, and what a tablet takes along of them where that is asked for. */
     record BenchesView(Instant now, List<BenchView> benches, List<AttemptView> kit) {}
@@ -64,6 +74,9 @@ class FloorResource {
     /**
      * A trainee at a bench with what they are on; the attempt is the last one at it.
      *
+     * @param bench where they sit today
+     * @param benderLabel what they bend on today, where the rota says so
+     * @param presence whether they are there, as was noted or said beforehand; null where nobody knows
      * @param since when the state began; nothing where there is none
      * @param others what they have in hand besides, in the order in which somebody should look at it
      */
@@ -71,6 +84,8 @@ class FloorResource {
             UUID traineeId,
             String fullName,
             int bench,
+            @Nullable String benderLabel,
+            Attendance.@Nullable State presence,
             State state,
             @Nullable Instant since,
             @Nullable UUID assignmentId,
@@ -131,6 +146,7 @@ class FloorResource {
     private final Library library;
     private final WorkInHand work;
     private final AttemptViews views;
+    private final Today today;
     private final Live live;
     private final Clock clock;
 
@@ -140,6 +156,7 @@ class FloorResource {
             Library library,
             WorkInHand work,
             AttemptViews views,
+            Today today,
             Live live,
             Clock clock) {
         this.cohorts = cohorts;
@@ -147,6 +164,7 @@ class FloorResource {
         this.library = library;
         this.work = work;
         this.views = views;
+        this.today = today;
         this.live = live;
         this.clock = clock;
     }
@@ -157,12 +175,14 @@ class FloorResource {
     FloorView floor(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID cohortId) {
         Cohort cohort = cohorts.cohort(who, cohortId);
         List<Trainee> trainees = cohorts.trainees(who, cohortId);
+        Today.Here here = today.of(who, cohortId, trainees);
         return new FloorView(
                 cohort.id(),
                 cohort.name(),
                 clock.instant(),
                 cohorts.onTheWall(who),
-                benches(trainees, inHand(trainees)));
+                here.session(),
+                benches(here, trainees, inHand(trainees)));
     }
 
     private Map<UUID, List<InHand>> inHand(List<Trainee> trainees) {
@@ -185,7 +205,7 @@ class FloorResource {
         Map<UUID, List<InHand>> inHand = inHand(chosen);
         return new BenchesView(
                 clock.instant(),
-                benches(chosen, inHand),
+                benches(today.of(who, cohortId, chosen), chosen, inHand),
                 kit
                         ? work.kit(who, cohortId, inHand).stream()
                                 .map(measured -> views.of(who, measured))
@@ -193,7 +213,7 @@ class FloorResource {
                         : List.of());
     }
 
-    private List<BenchView> benches(List<Trainee> trainees, Map<UUID, List<InHand>> inHand) {
+    private List<BenchView> benches(Today.Here here, List<Trainee> trainees, Map<UUID, List<InHand>> inHand) {
         List<Assignment> all = inHand.values().stream()
                 .flatMap(List::stream)
                 .map(InHand::assignment)
@@ -202,7 +222,9 @@ class FloorResource {
         Map<UUID, Exercise> byId =
                 library.byId(all.stream().map(Assignment::exerciseId).collect(Collectors.toSet()));
         return trainees.stream()
-                .map(trainee -> bench(trainee, inHand.getOrDefault(trainee.id(), List.of()), byId, terms))
+                .map(trainee ->
+                        bench(trainee, here.of(trainee), inHand.getOrDefault(trainee.id(), List.of()), byId, terms))
+                .sorted(Comparator.comparingInt(BenchView::bench).thenComparing(BenchView::fullName))
                 .toList();
     }
 
@@ -223,7 +245,11 @@ class FloorResource {
     }
 
     private static BenchView bench(
-            Trainee trainee, List<InHand> inHand, Map<UUID, Exercise> exercises, Map<UUID, Giving.Terms> terms) {
+            Trainee trainee,
+            Today.Sits sits,
+            List<InHand> inHand,
+            Map<UUID, Exercise> exercises,
+            Map<UUID, Giving.Terms> terms) {
         List<Stand> stands = inHand.stream()
                 .map(FloorResource::stand)
                 .sorted(Comparator.comparing(Stand::state))
@@ -232,7 +258,9 @@ class FloorResource {
             return new BenchView(
                     trainee.id(),
                     trainee.fullName(),
-                    trainee.bench(),
+                    sits.bench(),
+                    sits.benderLabel(),
+                    sits.presence(),
                     State.NOTHING_GIVEN,
                     null,
                     null,
@@ -247,7 +275,9 @@ class FloorResource {
         return new BenchView(
                 trainee.id(),
                 trainee.fullName(),
-                trainee.bench(),
+                sits.bench(),
+                sits.benderLabel() == null ? null : benderOf(assignment, exercises),
+                sits.presence(),
                 first.state(),
                 first.since(),
                 assignment.id(),
@@ -273,6 +303,12 @@ class FloorResource {
     private static String title(Assignment assignment, Map<UUID, Exercise> exercises) {
         Exercise exercise = exercises.get(assignment.exerciseId());
         return exercise == null ? "" : exercise.title();
+    }
+
+    /** The one that its exercise is for, whatever the rota says: its marks are of that one. */
+    private static @Nullable String benderOf(Assignment assignment, Map<UUID, Exercise> exercises) {
+        Exercise exercise = exercises.get(assignment.exerciseId());
+        return exercise == null ? null : exercise.benderLabel();
     }
 
     private static Stand stand(InHand work) {

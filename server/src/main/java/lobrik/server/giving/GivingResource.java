@@ -21,6 +21,7 @@ import lobrik.server.exercise.ForesightView;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.stock.Stockroom;
 import lobrik.verdict.MethodShare;
 import lobrik.verdict.Tolerances;
 import lobrik.wire.BendInput;
@@ -85,10 +86,12 @@ class GivingResource {
     /**
      * What would be given to whom.
      *
+     * @param conduitLabel of the conduit on the rack that it is cut from
      * @param tolerances that it is judged by; without them nothing is said of what the method misses
      */
     record PreviewRequest(
             @Nullable LayoutRequest definition,
+            @Nullable String conduitLabel,
             @Nullable VariationInput variation,
             Givings.@Nullable Receivers giveTo,
             @Nullable Double stickIn,
@@ -111,19 +114,34 @@ class GivingResource {
             double hardness,
             ForesightView.@Nullable GradeName worst) {}
 
-    /** The sticks that it uses up; cuts name the place of the trainee among the dealt. */
+    /**
+     * The sticks that it uses up; cuts name the place of the trainee among the dealt.
+     *
+     * @param onRack whole sticks that are there; null where nothing is kept of this conduit
+     * @param fewestOnRack so many are too few
+     */
     record SticksView(
-            double stickIn, double kerfIn, int fewest, double usedIn, double offcutsIn, List<StickView> sticks) {}
+            double stickIn,
+            double kerfIn,
+            int fewest,
+            double usedIn,
+            double offcutsIn,
+            List<StickView> sticks,
+            @Nullable Integer onRack,
+            @Nullable Integer fewestOnRack) {}
 
-    record StickView(List<CutView> cuts, double offcutIn) {}
+    /** A stick, or a left-over of earlier work, with what is cut from it. */
+    record StickView(double lengthIn, boolean leftOver, List<CutView> cuts, double offcutIn) {}
 
     record CutView(int owner, double lengthIn) {}
 
     private final Givings givings;
     private final Dealing dealing;
     private final Cohorts cohorts;
+    private final Stockroom stockroom;
 
-    GivingResource(Givings givings, Dealing dealing, Cohorts cohorts) {
+    GivingResource(Givings givings, Dealing dealing, Cohorts cohorts, Stockroom stockroom) {
+        this.stockroom = stockroom;
         this.givings = givings;
         this.dealing = dealing;
         this.cohorts = cohorts;
@@ -137,6 +155,8 @@ class GivingResource {
         List<Trainee> trainees = givings.receivers(who, require("/giveTo", request.giveTo()));
         LayoutRequest definition = require("/definition", request.definition());
         List<Dealing.Dealt> dealt = dealing.deal(definition, request.variation(), trainees);
+        Stockroom.OnRack rack =
+                stockroom.called(who.centreId(), request.conduitLabel()).orElse(null);
         Optional<Tolerances> judgedBy = Optional.ofNullable(request.tolerances())
                 .map(input -> Content.tolerances(input).toCore());
         return new Preview(
@@ -146,7 +166,7 @@ class GivingResource {
                                 judgedBy.map(tolerances -> dealing.worst(each, tolerances))
                                         .orElse(null)))
                         .toList(),
-                view(Dealing.conduit(dealt, request.stickIn())));
+                view(Dealing.conduit(dealt, request.stickIn(), rack), rack));
     }
 
     @Operation(summary = "Save an exercise and give it out; repeating the request changes nothing")
@@ -280,7 +300,7 @@ class GivingResource {
                 worst == null ? null : ForesightView.GradeName.of(worst));
     }
 
-    private static SticksView view(ConduitPlan plan) {
+    private static SticksView view(ConduitPlan plan, Stockroom.@Nullable OnRack rack) {
         return new SticksView(
                 plan.stick().inches(),
                 plan.kerf().inches(),
@@ -289,11 +309,15 @@ class GivingResource {
                 plan.offcuts().inches(),
                 plan.sticks().stream()
                         .map(stick -> new StickView(
+                                stick.length().inches(),
+                                stick.isLeftOver(),
                                 stick.cuts().stream()
                                         .map(cut -> new CutView(
                                                 cut.owner(), cut.length().inches()))
                                         .toList(),
                                 stick.offcut().inches()))
-                        .toList());
+                        .toList(),
+                rack == null ? null : rack.sticks(),
+                rack == null ? null : rack.conduit().keeping().fewestSticks());
     }
 }

@@ -8,11 +8,13 @@ import java.util.Comparator;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
+import lobrik.measure.Length;
 import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
@@ -23,6 +25,8 @@ import lobrik.server.exercise.Library;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
+import lobrik.server.shed.Rack;
+import lobrik.server.stock.Stockroom;
 import lobrik.wire.VariationInput;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -44,6 +48,8 @@ public class Givings {
      * @param entryId of the library: a new one, or the one that was opened
      * @param basedOn its version that was opened, if it was
      * @param varied whether each trainee gets a variant
+     * @param benders who has another bender than the exercise is for, by trainee: theirs is laid out for that one, where it bends the
+     *     same conduit
      */
     public record Order(
             UUID id,
@@ -52,7 +58,24 @@ public class Givings {
             Content content,
             boolean varied,
             Receivers to,
-            Giving.Terms terms) {
+            Giving.Terms terms,
+            Map<UUID, UUID> benders) {
+
+        public Order {
+            benders = Map.copyOf(benders);
+        }
+
+        /** Everybody on the bender that the exercise is for. */
+        public Order(
+                UUID id,
+                UUID entryId,
+                @Nullable Integer basedOn,
+                Content content,
+                boolean varied,
+                Receivers to,
+                Giving.Terms terms) {
+            this(id, entryId, basedOn, content, varied, to, terms, Map.of());
+        }
 
         @Nullable
         VariationInput variation() {
@@ -72,6 +95,8 @@ public class Givings {
     private final Cohorts cohorts;
     private final Library library;
     private final Dealing dealing;
+    private final Rack rack;
+    private final Stockroom stockroom;
     private final Turns turns;
     private final Live live;
     private final Audit audit;
@@ -83,6 +108,8 @@ public class Givings {
             Cohorts cohorts,
             Library library,
             Dealing dealing,
+            Rack rack,
+            Stockroom stockroom,
             Turns turns,
             Live live,
             Audit audit,
@@ -93,6 +120,8 @@ public class Givings {
         this.cohorts = cohorts;
         this.library = library;
         this.dealing = dealing;
+        this.rack = rack;
+        this.stockroom = stockroom;
         this.turns = turns;
         this.live = live;
         this.clock = clock;
@@ -128,9 +157,22 @@ public class Givings {
                 order.varied());
         entities.persist(giving);
         List<Sheet> sheets = new ArrayList<>();
-        for (Dealing.Dealt dealt : dealing.deal(order.content().definition(), order.variation(), trainees)) {
+        List<Stockroom.Wanted> pieces = new ArrayList<>();
+        Map<UUID, Rack.Racked> benders = order.benders().isEmpty()
+                ? Map.of()
+                : rack.all(who).stream()
+                        .collect(Collectors.toMap(each -> each.bender().id(), Function.identity()));
+        for (Dealing.Dealt asSet : dealing.deal(order.content().definition(), order.variation(), trainees)) {
+            UUID seatedAt = order.benders().get(asSet.trainee().id());
+            Rack.Racked bender = seatedAt == null ? null : benders.get(seatedAt);
+            Optional<Dealing.Dealt> onTheirs =
+                    Optional.ofNullable(bender).flatMap(theirs -> dealing.on(asSet, exercise, theirs));
+            Dealing.Dealt dealt = onTheirs.orElse(asSet);
             Exercise own = exercise;
-            if (order.varied()) {
+            if (bender != null && onTheirs.isPresent()) {
+                own = exercise.on(UUID.randomUUID(), bender, dealt.definition(), who.accountId(), clock.instant());
+                entities.persist(own);
+            } else if (order.varied()) {
                 own = exercise.variant(UUID.randomUUID(), dealt.definition(), who.accountId(), clock.instant());
                 entities.persist(own);
             }
@@ -138,7 +180,10 @@ public class Givings {
                     UUID.randomUUID(), giving, own.id(), dealt.trainee().id(), SheetCode.next(codes));
             entities.persist(assignment);
             sheets.add(new Sheet(assignment, dealt.trainee(), own));
+            pieces.add(new Stockroom.Wanted(dealt.trainee().id(), assignment.id(), exercise.family(), dealt.conduit()));
         }
+        entities.flush();
+        stockroom.cut(who, exercise.conduitLabel(), giving.id(), pieces);
         return new Given(giving, exercise, List.copyOf(sheets));
     }
 
@@ -173,6 +218,7 @@ public class Givings {
                     "It cannot be taken back: " + whoOf(measured, given) + " readings of it already");
         }
         entities.persist(new TakenBack(id, who.accountId(), clock.instant()));
+        stockroom.notCut(who, id);
         all.forEach(trainee -> live.changed(trainee.cohortId(), trainee.id(), null));
         audit.ended(
                 who, new Audit.Subject(Audit.Kind.GIVING, id, given.exercise().title()), null);
@@ -190,6 +236,15 @@ public class Givings {
             return "somebody of another cohort has";
         }
         return String.join(", ", names) + (names.size() == 1 ? " has" : " have");
+    }
+
+    /** The conduit that an exercise of the library would take for some trainees, a piece each. */
+    @Transactional(readOnly = true)
+    public List<Length> pieces(Exercise exercise, boolean varied, List<Trainee> trainees) {
+        Content content = exercise.content();
+        return dealing.deal(content.definition(), varied ? content.variation() : null, trainees).stream()
+                .map(Dealing.Dealt::conduit)
+                .toList();
     }
 
     /** Who gets it, in the order of their benches; each once. */

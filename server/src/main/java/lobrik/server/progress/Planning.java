@@ -43,7 +43,7 @@ public class Planning {
     private static final int LOOKED_AT = 24;
 
     /** Who bends what of a plan. */
-    record Part(UUID entryId, List<UUID> traineeIds, boolean varied) {}
+    public record Part(UUID entryId, List<UUID> traineeIds, boolean varied) {}
 
     private final EntityManager entities;
     private final Cohorts cohorts;
@@ -137,11 +137,18 @@ public class Planning {
     /**
      * Gives a plan out, all of it or nothing. Repeating the request with the same key changes nothing.
      *
+     * @param benders who has which bender, by trainee; of the others each has that of their exercise
      * @return the givings
      * @throws TurnedDown if an exercise is not on the shelf, or a trainee not in the cohort
      */
     @Transactional
-    public List<UUID> give(SignedIn who, UUID cohortId, UUID key, List<Part> parts, @Nullable LocalDate dueOn) {
+    public List<UUID> give(
+            SignedIn who,
+            UUID cohortId,
+            UUID key,
+            List<Part> parts,
+            @Nullable LocalDate dueOn,
+            Map<UUID, UUID> benders) {
         var known = cohorts.trainees(who, cohortId).stream().map(Trainee::id).collect(Collectors.toSet());
         List<UUID> given = new ArrayList<>();
         for (Part part : parts) {
@@ -159,7 +166,8 @@ public class Planning {
                             exercise.content(),
                             part.varied() && exercise.content().variation() != null,
                             new Givings.Receivers(null, null, part.traineeIds()),
-                            new Giving.Terms(dueOn, null)));
+                            new Giving.Terms(dueOn, null),
+                            benders));
             given.add(id);
         }
         return given;

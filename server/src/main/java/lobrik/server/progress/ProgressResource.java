@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
@@ -137,6 +138,7 @@ class ProgressResource {
                                 Objects.requireNonNull(part.traineeIds()),
                                 Boolean.TRUE.equals(part.varied())))
                         .toList(),
-                plan.dueOn()));
+                plan.dueOn(),
+                Map.of()));
     }
 }

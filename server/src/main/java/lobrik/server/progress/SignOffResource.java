@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -56,8 +57,10 @@ class SignOffResource {
     private final Rules rules;
     private final TraineePages pages;
     private final Accounts accounts;
+    private final RuleEffects effects;
 
-    SignOffResource(SignOffs signOffs, Rules rules, TraineePages pages, Accounts accounts) {
+    SignOffResource(SignOffs signOffs, Rules rules, TraineePages pages, Accounts accounts, RuleEffects effects) {
+        this.effects = effects;
         this.signOffs = signOffs;
         this.rules = rules;
         this.pages = pages;
@@ -114,6 +117,17 @@ class SignOffResource {
                                 row.keptAt()))
                         .toList(),
                 who.may(Right.LEAD));
+    }
+
+    @Operation(
+            summary = "What a rule does: how likely who is called ready, and the smallest rule that keeps a risk",
+            description = "Worked out exactly; pieces are taken to come out independently, and as the school bends.")
+    @Needs(Right.READ)
+    @PostMapping("/api/sign-off-rules/effect")
+    RuleEffects.RuleEffect effect(
+            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
+            @RequestBody RuleEffects.EffectAsked asked) {
+        return effects.of(who, asked);
     }
 
     @Operation(summary = "Write a rule that counts from now on; what was signed keeps its own")

@@ -3,6 +3,7 @@ package lobrik.server.progress;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import lobrik.progress.SignOffRule;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -10,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param met whether the rule was met; else the remark says why it was signed all the same
  * @param changed pieces of the evidence that have come to something else since
+ * @param against what the last pieces say against it; it stands until somebody withdraws it
  * @param withdrawal if it no longer counts
  */
 public record SignOffView(
@@ -22,6 +24,7 @@ public record SignOffView(
         SignOffFigures rule,
         List<SignOff.Evidence> evidence,
         List<UUID> changed,
+        SignOffRule.@Nullable Against against,
         @Nullable WithdrawalView withdrawal) {
 
     /** Who withdrew it, when and why. */
@@ -39,6 +42,7 @@ public record SignOffView(
                 signature.rule(),
                 signature.evidence(),
                 signed.changed(),
+                signed.against().orElse(null),
                 signed.withdrawal()
                         .map(each -> new WithdrawalView(each.withdrawnName(), each.withdrawnAt(), each.reason()))
                         .orElse(null));

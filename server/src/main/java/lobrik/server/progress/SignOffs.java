@@ -22,6 +22,7 @@ import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.cohort.Trainee;
+import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.wire.Numbers;
@@ -35,8 +36,15 @@ public class SignOffs {
 
     private static final int LONGEST_TEXT = 300;
 
-    /** A signature, its withdrawal if there is one, and pieces of its evidence that have come to something else since. */
-    record Signed(SignOff signature, Optional<SignOffWithdrawal> withdrawal, List<UUID> changed) {
+    /**
+     * A signature, its withdrawal if there is one, pieces of its evidence that have come to something else since, and whether the
+     * pieces since speak against it.
+     */
+    record Signed(
+            SignOff signature,
+            Optional<SignOffWithdrawal> withdrawal,
+            List<UUID> changed,
+            Optional<SignOffRule.Against> against) {
 
         boolean stands() {
             return withdrawal.isEmpty();
@@ -89,6 +97,7 @@ public class SignOffs {
                 .getResultStream()
                 .collect(Collectors.toMap(SignOffWithdrawal::signOffId, Function.identity()));
         Map<UUID, OutcomeRow> now = evidenceNow(signatures);
+        Map<UUID, List<Boolean>> since = passedSince(signatures);
         Map<UUID, List<Signed>> signed = new HashMap<>();
         for (SignOff signature : signatures) {
             List<UUID> changed = signature.evidence().stream()
@@ -96,9 +105,35 @@ public class SignOffs {
                     .map(SignOff.Evidence::attemptId)
                     .toList();
             signed.computeIfAbsent(signature.traineeId(), id -> new ArrayList<>())
-                    .add(new Signed(signature, Optional.ofNullable(withdrawals.get(signature.id())), changed));
+                    .add(new Signed(
+                            signature,
+                            Optional.ofNullable(withdrawals.get(signature.id())),
+                            changed,
+                            withdrawals.containsKey(signature.id())
+                                    ? Optional.empty()
+                                    : signature
+                                            .rule()
+                                            .toCore()
+                                            .against(since.getOrDefault(signature.id(), List.of()))));
         }
         return signed;
+    }
+
+    /** Whether each piece of the family passed that was measured after it was signed, from the oldest, by signature. */
+    private Map<UUID, List<Boolean>> passedSince(List<SignOff> signatures) {
+        Map<UUID, List<Boolean>> since = new HashMap<>();
+        if (signatures.isEmpty()) {
+            return since;
+        }
+        Rows.named(entities.createNativeQuery("""
+                                select s.id, o.passed from sign_off s
+                                join outcome o on o.trainee_id = s.trainee_id and o.family = s.family and o.measured_at > s.signed_at
+                                where s.id in (:ids) order by o.measured_at, o.attempt_id""", Tuple.class)
+                        .setParameter(
+                                "ids", signatures.stream().map(SignOff::id).toList()))
+                .forEach(row -> since.computeIfAbsent(row.get("id", UUID.class), _ -> new ArrayList<>())
+                        .add(row.get("passed", Boolean.class)));
+        return since;
     }
 
     private Map<UUID, OutcomeRow> evidenceNow(List<SignOff> signatures) {

@@ -2,6 +2,8 @@ package lobrik.server.sheet;
 
 import java.io.ByteArrayOutputStream;
 import java.util.List;
+import java.util.Map;
+import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.function.BooleanSupplier;
 import java.util.function.IntConsumer;
@@ -42,6 +44,7 @@ class Printing {
     /**
      * The sheets of what was given out, one page each.
      *
+     * @param benches where trainees sit on the day that it is for, by id; the others at their own
      * @param base address of the application, such as {@code https://bench.example}
      * @param progress is told the number of pages that are done
      * @param cancelled is asked before every page
@@ -50,6 +53,7 @@ class Printing {
     byte[] sheets(
             Givings.Given given,
             List<Givings.Sheet> chosen,
+            Map<UUID, Integer> benches,
             String base,
             Paper paper,
             boolean answers,
@@ -62,7 +66,8 @@ class Printing {
                         calculations,
                         new SheetContent.Whose(
                                 sheet.trainee().fullName(),
-                                sheet.trainee().bench(),
+                                benches.getOrDefault(
+                                        sheet.trainee().id(), sheet.trainee().bench()),
                                 SheetCode.printed(sheet.assignment().code()),
                                 base + "/sheet/" + sheet.assignment().code(),
                                 given.giving().terms().dueOn(),
@@ -72,11 +77,10 @@ class Printing {
         return pdf(given.exercise().title(), paper, contents, answers, school, progress, cancelled);
     }
 
-    /** A variant's sizes were dealt, not typed; everybody's own exercise says what was. */
+    /** A variant's sizes were dealt, and somebody may have another bender: everybody's own exercise says what was. */
     private static Content content(Givings.Given given, Givings.Sheet sheet) {
-        return given.giving().isVaried()
-                ? sheet.exercise().content()
-                : given.exercise().content();
+        boolean asSet = sheet.exercise().id().equals(given.exercise().id());
+        return asSet ? given.exercise().content() : sheet.exercise().content();
     }
 
     private static Rectangle size(Paper paper, SheetContent sheet) {

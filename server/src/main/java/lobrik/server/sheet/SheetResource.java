@@ -9,6 +9,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import lobrik.server.account.Accounts;
 import lobrik.server.account.SignedIn;
@@ -20,6 +21,7 @@ import lobrik.server.exercise.ExerciseInput;
 import lobrik.server.giving.Givings;
 import lobrik.server.judging.Judging;
 import lobrik.server.platform.Allowance;
+import lobrik.server.platform.Days;
 import lobrik.server.platform.Guesses;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.NeedsNoAccount;
@@ -28,6 +30,7 @@ import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.progress.Achievement;
 import lobrik.server.progress.TraineePages;
+import lobrik.server.rota.Today;
 import lobrik.server.shed.Rack;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -89,6 +92,8 @@ class SheetResource {
     private final PublicAddress address;
     private final Allowance ownRecords = new Allowance(OWN_RECORDS_A_SECOND, Duration.ofSeconds(1));
 
+    private final Today today;
+
     SheetResource(
             Givings givings,
             Printing printing,
@@ -101,7 +106,9 @@ class SheetResource {
             TraineePages pages,
             Guesses guesses,
             Clock clock,
-            PublicAddress address) {
+            PublicAddress address,
+            Today today) {
+        this.today = today;
         this.givings = givings;
         this.printing = printing;
         this.jobs = jobs;
@@ -135,11 +142,14 @@ class SheetResource {
         Paper paper = paper(request.paper());
         boolean answers = Boolean.TRUE.equals(request.answers());
         School.Letterhead head = school.letterhead(who);
+        Map<UUID, Integer> benches = today.benches(
+                chosen.stream().map(Givings.Sheet::trainee).toList(),
+                Days.of(given.giving().givenAt()));
         PrintJobs.Job started = jobs.start(
                 who,
                 fileName(given.exercise().title(), answers),
                 chosen.size(),
-                job -> printing.sheets(given, chosen, base, paper, answers, head, job::done, job::isStopped));
+                job -> printing.sheets(given, chosen, benches, base, paper, answers, head, job::done, job::isStopped));
         return PrintView.of(started);
     }
 

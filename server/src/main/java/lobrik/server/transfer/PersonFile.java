@@ -41,6 +41,30 @@ class PersonFile {
                     "select g.name from trainee_group g join trainee_group_member m on m.group_id = g.id "
                             + "where m.trainee_id = :trainee"),
             new Part(
+                    "enrolments",
+                    "select c.name as cohort, e.bench, e.since, e.until from enrolment e join cohort c on c.id = e.cohort_id "
+                            + "where e.trainee_id = :trainee order by e.since nulls first"),
+            new Part(
+                    "attendance",
+                    "select s.on_day, s.begins, a.state, a.noted_at from attendance a join class_session s on s.id = a.session_id "
+                            + "where a.trainee_id = :trainee order by s.on_day, s.begins"),
+            new Part(
+                    "absences",
+                    "select first_day, last_day, reason from absence where trainee_id = :trainee order by first_day"),
+            new Part(
+                    "seats",
+                    "select s.on_day, s.begins, t.bench, b.label as bender, t.by_hand from seat t "
+                            + "join class_session s on s.id = t.session_id join bender b on b.id = t.bender_id "
+                            + "where t.trainee_id = :trainee order by s.on_day, s.begins"),
+            // That there is a wish is theirs; with whom is also somebody else's.
+            new Part(
+                    "keptApart",
+                    "select count(*) as people from kept_apart where one_id = :trainee or other_id = :trainee having count(*) > 0"),
+            new Part(
+                    "conduitCut",
+                    "select c.at, k.label as conduit, p.family, p.length_pm from cut_piece p join cutting c on c.id = p.cutting_id "
+                            + "join conduit k on k.id = c.conduit_id where p.trainee_id = :trainee order by c.at"),
+            new Part(
                     "assignments",
                     "select a.*, e.title, e.kind, e.conduit_label, e.bender_label, e.definition "
                             + "from assignment a join exercise e on e.id = a.exercise_id where a.trainee_id = :trainee order by a.given_at"),

@@ -25,6 +25,8 @@ class AccessTest {
      * to some a code is the key, which nobody can guess.
      */
     private static final String TABLE = """
+            PUT    /api/absences/{id}                           L I - - -
+            DELETE /api/absences/{id}                           L I - - -
             DELETE /api/assignments/{id}                        L I - - -
             GET    /api/attempts/{id}                           L I A U -
             PUT    /api/attempts/{id}                           L I A - -
@@ -76,6 +78,22 @@ class AccessTest {
             GET    /api/calc/tables                             open
             POST   /api/calc/tooling                            open
             POST   /api/calc/why                                open
+            GET    /api/calendar-feeds                          L I A U -
+            POST   /api/calendar-feeds                          L I A U -
+            DELETE /api/calendar-feeds/{id}                     L I A U -
+            GET    /api/calendars/{key}                         code
+            GET    /api/class-sessions                          L I A U -
+            POST   /api/class-sessions/check                    L I - - -
+            GET    /api/class-sessions/{id}                     L I A U -
+            PUT    /api/class-sessions/{id}                     L I - - -
+            DELETE /api/class-sessions/{id}                     L I - - -
+            PUT    /api/class-sessions/{id}/arrangement         L I - - -
+            PUT    /api/class-sessions/{id}/attendance/{traineeId} L I A - -
+            PUT    /api/class-sessions/{id}/begun               L I - - -
+            GET    /api/class-sessions/{id}/conduit             L I A U -
+            PUT    /api/class-sessions/{id}/held                L I - - -
+            PUT    /api/class-sessions/{id}/plan                L I - - -
+            PUT    /api/class-sessions/{id}/seats/{traineeId}   L I - - -
             GET    /api/cohort-staff                            L - - U -
             GET    /api/cohorts                                 L I A U -
             PUT    /api/cohorts/{id}                            L I - - -
@@ -104,6 +122,8 @@ class AccessTest {
             DELETE /api/groups/{id}                             L I - - -
             PUT    /api/groups/{id}                             L I - - -
             GET    /api/health                                  open
+            PUT    /api/holidays/{id}                           L - - - -
+            DELETE /api/holidays/{id}                           L - - - -
             GET    /api/invitations/{code}                      code
             PUT    /api/invitations/{code}                      code
             POST   /api/invitation-slips                        L I - - -
@@ -116,6 +136,7 @@ class AccessTest {
             DELETE /api/judging-presets/{id}                    L I - - -
             PUT    /api/judging-presets/{id}                    L I - - -
             GET    /api/judging-presets/{id}/versions           L I A U -
+            PUT    /api/kept-apart                              L I - - -
             GET    /api/library                                 L I A U -
             GET    /api/library/file                            L I A U -
             POST   /api/library/file                            L I - - -
@@ -156,6 +177,17 @@ class AccessTest {
             DELETE /api/sessions/{session}                      L I A U T
             GET    /api/shed                                    L I A U -
             GET    /api/shed/labels.pdf                         L I A U -
+            PUT    /api/rooms/{id}                              L - - - -
+            GET    /api/rota/{cohortId}                         L I A U -
+            PUT    /api/rota/{cohortId}                         L I - - -
+            POST   /api/rota/{cohortId}/proposal                L I - - -
+            GET    /api/rota/{cohortId}/wishes                  L I A U -
+            GET    /api/stock                                   L I A U -
+            PUT    /api/stock/{conduitId}                       L - - - -
+            GET    /api/stock/{conduitId}/entries               L I A U -
+            PUT    /api/stock/{conduitId}/entries/{id}          L I - - -
+            GET    /api/stock-use                               L I A U -
+            GET    /api/timetable/setting                       L I A U -
             GET    /api/shed/benders/{id}/card                  L I A U -
             GET    /api/kept-cohorts                            L I A U -
             PUT    /api/cohorts/{id}/year                       L I - - -
@@ -175,10 +207,12 @@ class AccessTest {
             POST   /api/sheets/blank                            L I A U -
             GET    /api/sheets/{code}                           L I A U -
             GET    /api/sign-off-rules                          L I A U -
+            POST   /api/sign-off-rules/effect                   L I A U -
             PUT    /api/sign-off-rules/{id}                     L - - - -
             PUT    /api/sign-offs/{id}/withdrawal               L I - - -
             GET    /api/status                                  open
             PUT    /api/trainees/{id}/account                   L I - - -
+            GET    /api/trainees/{id}/attendance                L I A U -
             PUT    /api/trainees/{id}/erasures/{key}            L - - - -
             GET    /api/trainees/{id}/everything.json           L I - U -
             DELETE /api/trainees/{id}/keys                      L I - - -

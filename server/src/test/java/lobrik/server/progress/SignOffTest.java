@@ -55,6 +55,21 @@ class SignOffTest {
     }
 
     @Test
+    void piecesThatFailAfterwards_arePointedOut_andTheSignatureStands() {
+        getsReady();
+        runa.put(signing(), "{\"family\":\"stub90\"}");
+        String page = "/api/trainees/" + taught.trainee(0) + "/progress";
+        taught.bends(0, 0, "17 5/8", "84");
+        assertThat(runa.get(page).at("/signOffs/0/against").isNull())
+                .as("one of four may fail")
+                .isTrue();
+        taught.bends(0, 0, "17 5/8", "83");
+        assertThat(runa.get(page).at("/signOffs/0/against/failed").asInt()).isEqualTo(2);
+        assertThat(runa.get(page).at("/signOffs/0/against/pieces").asInt()).isEqualTo(2);
+        assertThat(taught.standing(0)).isEqualTo("signed");
+    }
+
+    @Test
     void repeatedRequest_signsOnce() {
         getsReady();
         String path = signing();

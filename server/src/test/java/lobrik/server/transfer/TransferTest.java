@@ -11,12 +11,15 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
 import lobrik.server.RunningServer;
+import lobrik.server.platform.Days;
 import lobrik.server.progress.Taught;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVRecord;
@@ -147,12 +150,44 @@ class TransferTest {
     @Test
     void everythingAboutAPerson_isOneFile() {
         String attempt = taught.bends(0, 3, "17 5/8");
+        sitsInASession();
         JsonNode file = JSON.readTree(runa.file("/api/trainees/" + taught.trainee(0) + "/everything.json"));
+        assertThat(file.at("/attendance/0/state").asString()).isEqualTo("LATE");
+        assertThat(file.at("/absences/0/reason").asString()).isEqualTo("at the dentist’s");
+        assertThat(file.at("/seats/0/bench").asInt()).isEqualTo(2);
+        assertThat(file.at("/keptApart/0/people").asInt()).isEqualTo(1);
+        assertThat(file.at("/enrolments/0/bench").asInt()).isEqualTo(1);
         assertThat(file.at("/format").asString()).isEqualTo("lobrik-person/1");
         assertThat(file.at("/trainee/0/full_name").asString()).isEqualTo("=SUM(A1) Finch");
         assertThat(file.at("/attempts/0/id").asString()).isEqualTo(attempt);
         assertThat(file.at("/readings").size()).isEqualTo(4);
         assertThat(file.at("/outcomes").size()).isEqualTo(1);
+    }
+
+    /** The first of them is in the calendar: a session of today with a seat, late, apart from the other, and away another day. */
+    private void sitsInASession() {
+        LocalDate today = Days.of(Instant.now());
+        String bender = runa.get("/api/benders").at("/benders/0/id").asString();
+        String session = "/api/class-sessions/" + UUID.randomUUID();
+        String who = taught.trainee(0);
+        for (String[] call : new String[][] {
+            {
+                session,
+                "{\"session\":{\"cohortId\":\"%s\",\"day\":\"%s\",\"from\":\"08:00\",\"until\":\"09:00\",\"benches\":[2],\"benders\":[\"%s\"]},\"days\":[\"%s\"]}"
+                        .formatted(taught.id(), today, bender, today)
+            },
+            {session + "/seats/" + who, "{\"place\":{\"bench\":2,\"benderId\":\"%s\"}}".formatted(bender)},
+            {session + "/attendance/" + who, "{\"state\":\"LATE\"}"},
+            {
+                "/api/absences/" + UUID.randomUUID(),
+                "{\"traineeId\":\"%s\",\"firstDay\":\"%s\",\"lastDay\":\"%s\",\"reason\":\"at the dentist’s\"}"
+                        .formatted(who, today.plusDays(3), today.plusDays(3))
+            },
+            {"/api/kept-apart", "{\"oneId\":\"%s\",\"otherId\":\"%s\",\"apart\":true}".formatted(who, taught.trainee(1))
+            }
+        }) {
+            assertThat(runa.put(call[0], call[1]).status()).as(call[0]).isEqualTo(204);
+        }
     }
 
     /** Every table that knows of a trainee, directly or through an attempt or a signature, is in the file and goes with the person. */
@@ -163,6 +198,7 @@ class TransferTest {
                 "/api/trainees/" + taught.trainee(0) + "/sign-offs/" + UUID.randomUUID(),
                 "{\"family\":\"stub90\",\"remark\":\"Trade test\"}");
         runa.put("/api/trainees/" + taught.trainee(0) + "/keys/" + UUID.randomUUID(), "");
+        sitsInASession();
         Client oskar = Client.signedIn(server, "oskar");
         String path = "/api/trainees/" + taught.trainee(0) + "/erasures/" + UUID.randomUUID();
         String body = "{\"fullName\":\"=SUM(A1) Finch\",\"reason\":\"Left the school and asked for it\"}";
@@ -176,7 +212,9 @@ class TransferTest {
             statement.execute("insert into taken_off select id, given_by, given_at from assignment where trainee_id = '"
                     + taught.trainee(0) + "' on conflict do nothing");
             List<String> before = mentions(statement, taught.trainee(0));
-            assertThat(before).contains("trainee", "attempt", "outcome", "sign_off", "assignment", "trainee_key");
+            assertThat(before)
+                    .contains("trainee", "attempt", "outcome", "sign_off", "assignment", "trainee_key")
+                    .contains("seat", "attendance", "absence", "kept_apart");
             long anonymous = count(statement, "select count(*) from anonymous_outcome");
             Answer erased = oskar.put(path, body);
             assertThat(erased.status()).as(erased.body().toString()).isEqualTo(200);

@@ -1,0 +1,5 @@
+/** The calendar of sessions, who is there, and who sits where. */
+@NullMarked
+package lobrik.server.rota;
+
+import org.jspecify.annotations.NullMarked;
