@@ -121,7 +121,9 @@ class BenderCardTest {
      */
     @Test
     void classOfTheDemoSchool_findsTheBenderThatIsOff_byAsMuchAsItIs(RunningServer.Address server) throws IOException {
-        RunningServer.Address kept = server.restored("class_of_v29", Path.of("src/test/resources/records/demo-school-v29.sql.gz").toAbsolutePath());
+        RunningServer.Address kept = server.restored(
+                "class_of_v29",
+                Path.of("src/test/resources/records/demo-school-v29.sql.gz").toAbsolutePath());
         try {
             assertFoundByTheClass(Client.signedIn(kept, "oskar"));
         } finally {
