@@ -1,4 +1,6 @@
 import { useState } from 'react';
+import { useAddress } from '../frame/address';
+import { Choice } from '../frame/Header';
 import { useMay } from '../frame/rights';
 import { SearchField } from '../frame/SearchField';
 import { Select } from '../frame/Select';
@@ -9,13 +11,40 @@ import { PersonDialog } from './PersonDialog';
 import { useCohortStaff, usePeople, type Person } from './queries';
 import { type Role, ROLES } from './roles';
 import { Pages } from './Pages';
+import { Studies } from './Studies';
 
 const PAGE = 100;
 
 const EVERYBODY = { value: '', name: 'Everybody' };
 
-/** Who may sign in at the school, what they are, and which cohorts are theirs. */
+const VIEWS = [
+  { value: 'accounts', name: 'Accounts' },
+  { value: 'readers', name: 'Measuring the measurers' },
+] as const;
+
+/** Who is at the school, and how they read. Who may sign in is seen by those who read records alone. */
 export function People() {
+  const [search, changeAddress] = useAddress();
+  const readsRecords = useMay('READ_RECORDS');
+  if (!readsRecords) {
+    return <Studies />;
+  }
+  const view = search.get('view') === 'readers' ? 'readers' : 'accounts';
+  const choice = (
+    <Choice
+      label="View"
+      options={VIEWS}
+      value={view}
+      onChange={(value) => {
+        changeAddress({ view: value }, { replace: false });
+      }}
+    />
+  );
+  return view === 'readers' ? <Studies>{choice}</Studies> : <Accounts>{choice}</Accounts>;
+}
+
+/** Who may sign in at the school, what they are, and which cohorts are theirs. */
+function Accounts({ children }: { children: React.ReactNode }) {
   const [text, setText] = useState('');
   const [role, setRole] = useState<Role>();
   const [from, setFrom] = useState(0);
@@ -28,7 +57,8 @@ export function People() {
   const chosen = shown.find(({ id }) => id === open);
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <div className="flex flex-wrap items-end gap-3 border-b border-base-300 px-4 py-2">
+      <div className="flex flex-wrap items-end gap-3 border-b border-base-300 px-3 py-1.5">
+        {children}
         <SearchField
           label="Find a name"
           value={text}

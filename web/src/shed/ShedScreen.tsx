@@ -17,7 +17,7 @@ const SIDES = [
   { value: 'sessions', name: 'Sessions', needs: 'READ', Screen: Sessions },
   { value: 'benders', name: 'Benders', needs: 'READ', Screen: Benders },
   { value: 'stock', name: 'Stock', needs: 'READ', Screen: Stock },
-  { value: 'people', name: 'People', needs: 'READ_RECORDS', Screen: People },
+  { value: 'people', name: 'People', needs: 'READ', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },
 ] as const satisfies readonly { value: string; name: string; needs: Right; Screen: () => React.ReactNode }[];

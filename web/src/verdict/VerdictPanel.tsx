@@ -5,6 +5,7 @@ import { Choice } from '../frame/Header';
 import { stagesOf } from '../measure/stages';
 import { BenderShare } from './BenderShare';
 import { Decide } from './Decide';
+import { NearLimits } from './NearLimits';
 import { Points } from './Points';
 import { Remedy } from './Remedy';
 import { ScoreLine } from './ScoreLine';
@@ -55,6 +56,8 @@ export function VerdictPanel({ attempt, judgement, problem }: VerdictPanelProps)
             <>
               {stagesOf(attempt).length > 0 && <p className="-mb-2 text-base">As first bent:</p>}
               <Why finding={judgement.finding} diagnosis={judgement.diagnosis} />
+              {/* A device may remember an answer of an earlier build. */}
+              <NearLimits near={(judgement.nearLimits as typeof judgement.nearLimits | undefined) ?? []} />
               {judgement.bender != null && <BenderShare share={judgement.bender} bends={attempt.plan.marks.length} />}
               <Remedy judgement={judgement} attempt={attempt} />
             </>

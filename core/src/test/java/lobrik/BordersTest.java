@@ -20,7 +20,7 @@ class BordersTest {
     void core_usesNothingButTheJavaLanguage_andProgressItsDistributions() {
         classes()
                 .that()
-                .resideInAPackage("lobrik.progress..")
+                .resideInAnyPackage("lobrik.progress..", "lobrik.study..")
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage("lobrik..", "java.lang..", "java.util..", "java.math..", "org.hipparchus..")
@@ -29,7 +29,7 @@ class BordersTest {
                 .that()
                 .resideInAPackage("lobrik..")
                 .and()
-                .resideOutsideOfPackage("lobrik.progress..")
+                .resideOutsideOfPackages("lobrik.progress..", "lobrik.study..")
                 .should()
                 .onlyDependOnClassesThat()
                 .resideInAnyPackage("lobrik..", "java.lang..", "java.util..", "java.math..")

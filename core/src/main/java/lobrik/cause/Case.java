@@ -10,19 +10,18 @@ import lobrik.layout.Layout;
 import lobrik.layout.PlannedFeature;
 import lobrik.measure.Angle;
 import lobrik.measure.Length;
-import lobrik.measure.Percentage;
 import lobrik.measure.Quantity;
 import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.ReadingSpread;
 
 /**
  * A piece of which somebody wants to know what went wrong.
  *
  * @param readings of any of the bend's features
  * @param own the trainee's own figures for the marks, by number from 1; may be empty
- * @param sigmaLength standard deviation of a reading of a length, more than 0
- * @param sigmaAngle the same of an angle
+ * @param spread how far readings of the same thing lie apart
  * @param insertion how far an end goes into its fitting
  * @param fromBack numbers of the marks that were measured from the back of the bend before: they followed it wherever it went
  * @param bender what the bender adds by itself
@@ -32,30 +31,22 @@ public record Case(
         Layout layout,
         Map<FeatureId, Quantity> readings,
         Map<Integer, Length> own,
-        Length sigmaLength,
-        Angle sigmaAngle,
+        ReadingSpread spread,
         Length insertion,
         Priors priors,
         Set<Integer> fromBack,
         BenderShare bender,
         Set<InspectionPoint> faulty) {
 
-    /** What a tape reads to (handbook 7). */
-    public static final Length USUAL_SIGMA_LENGTH = Length.ofFraction(0, 1, 32);
-
-    /** What a level reads to (handbook 7). */
-    public static final Angle USUAL_SIGMA_ANGLE = Angle.ofDegrees(0.5);
-
-    /** How round a bend stays that nothing went wrong with, besides what a caliper reads to. */
-    public static final Percentage USUAL_SIGMA_FLATTENING = Percentage.of(2.5);
-
     private static final Length LARGEST_INSERTION = Length.ofInches(12);
 
     /** @throws lobrik.fault.Refused with every figure that is outside its range */
     public Case {
         Faults faults = new Faults();
-        faults.requireWithin("sigmaIn", "the tape's spread", sigmaLength, Length.ofInches(0.0001), Length.ofInches(2));
-        faults.requireWithin("sigmaDeg", "the level's spread", sigmaAngle, Angle.ofDegrees(0.001), Angle.ofDegrees(30));
+        faults.requireWithin(
+                "sigmaIn", "the tape's spread", spread.length(), Length.ofInches(0.0001), Length.ofInches(2));
+        faults.requireWithin(
+                "sigmaDeg", "the level's spread", spread.angle(), Angle.ofDegrees(0.001), Angle.ofDegrees(30));
         faults.requireWithin("insertionIn", "the insertion", insertion, Length.ZERO, LARGEST_INSERTION);
         if (readings.isEmpty()) {
             faults.add(FaultCode.MISSING, "readings", "there is nothing to go by: give at least one reading");
@@ -80,25 +71,20 @@ public record Case(
             Layout layout,
             Map<FeatureId, Quantity> readings,
             Map<Integer, Length> own,
-            Length sigmaLength,
-            Angle sigmaAngle,
+            ReadingSpread spread,
             Length insertion,
             Priors priors) {
-        this(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, Set.of(), BenderShare.NONE, Set.of());
+        this(layout, readings, own, spread, insertion, priors, Set.of(), BenderShare.NONE, Set.of());
     }
 
     /** The same piece, on which this was found wrong. */
     public Case lookedOver(Set<InspectionPoint> found) {
-        return new Case(layout, readings, own, sigmaLength, sigmaAngle, insertion, priors, fromBack, bender, found);
+        return new Case(layout, readings, own, spread, insertion, priors, fromBack, bender, found);
     }
 
     /** Standard deviation of a reading of a feature, in inches or degrees. */
     double sigma(FeatureId feature) {
-        return switch (feature.measured()) {
-            case LENGTH -> sigmaLength.inches();
-            case ANGLE -> sigmaAngle.degrees();
-            case PERCENTAGE -> USUAL_SIGMA_FLATTENING.perCent();
-        };
+        return spread.of(feature).number();
     }
 
     /** What a reading of a feature is uncertain by besides: how surely it is known what the bender adds. */
@@ -108,13 +94,6 @@ public record Case(
 
     /** A case with the usual instruments and priors. */
     public static Case of(Layout layout, Map<FeatureId, Quantity> readings) {
-        return new Case(
-                layout,
-                readings,
-                Map.of(),
-                USUAL_SIGMA_LENGTH,
-                USUAL_SIGMA_ANGLE,
-                Surround.USUAL_INSERTION,
-                Priors.USUAL);
+        return new Case(layout, readings, Map.of(), ReadingSpread.USUAL, Surround.USUAL_INSERTION, Priors.USUAL);
     }
 }

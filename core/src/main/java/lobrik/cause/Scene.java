@@ -55,7 +55,7 @@ final class Scene {
                         FeatureId.mark(i + 1),
                         i,
                         own.inches(),
-                        seen.sigmaLength().inches()));
+                        seen.spread().length().inches()));
             }
         }
     }

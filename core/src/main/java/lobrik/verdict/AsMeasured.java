@@ -28,11 +28,6 @@ import lobrik.shape.Piece;
  */
 public final class AsMeasured {
 
-    /** What a tape and a level read to (handbook 7). */
-    private static final double SIGMA_IN = 1.0 / 32;
-
-    private static final double SIGMA_DEG = 0.5;
-
     /** How firmly bends stay on their rings, and the conduit as long as it was cut: hardly, against a reading. */
     private static final double LOOSE_IN = 2;
 
@@ -43,14 +38,16 @@ public final class AsMeasured {
 
     private final Layout layout;
     private final Map<FeatureId, Quantity> readings;
+    private final ReadingSpread spread;
     private final int bends;
     private final boolean rolls;
 
     /** How far each bend was turned to another side than asked for, by the turns that were read. */
     private final Angle[] turned;
 
-    private AsMeasured(Layout layout, Map<FeatureId, Quantity> readings) {
+    private AsMeasured(Layout layout, Map<FeatureId, Quantity> readings, ReadingSpread spread) {
         this.layout = layout;
+        this.spread = spread;
         this.readings = FeatureId.inOrder(readings);
         this.bends = layout.marks().size();
         this.rolls = Form.of(layout.job().bend().kind()).has(InputId.ROLL);
@@ -61,11 +58,17 @@ public final class AsMeasured {
      * Finds the piece.
      *
      * @param readings of any of the layout's features
+     * @param spread how far readings of the same thing lie apart: what is read closely counts for more
      * @return empty until something of the finished piece was read, and where no conduit can look like that
      */
-    public static Optional<Piece> of(Layout layout, Map<FeatureId, Quantity> readings) {
+    public static Optional<Piece> of(Layout layout, Map<FeatureId, Quantity> readings, ReadingSpread spread) {
         boolean begun = readings.keySet().stream().anyMatch(FeatureId::isOfFinishedPiece);
-        return begun ? new AsMeasured(layout, readings).piece() : Optional.empty();
+        return begun ? new AsMeasured(layout, readings, spread).piece() : Optional.empty();
+    }
+
+    /** The same with the usual instruments. */
+    public static Optional<Piece> of(Layout layout, Map<FeatureId, Quantity> readings) {
+        return of(layout, readings, ReadingSpread.USUAL);
     }
 
     private Optional<Piece> piece() {
@@ -137,7 +140,7 @@ public final class AsMeasured {
             for (Feature feature : Features.of(layout.job().bend(), piece)) {
                 Quantity read = readings.get(feature.id());
                 if (read != null && feature.id().isOfFinishedPiece()) {
-                    residuals.add(residual(feature.value().minus(read)));
+                    residuals.add(residual(feature.id(), feature.value().minus(read)));
                 }
             }
         } catch (Refused notANinety) {
@@ -152,10 +155,10 @@ public final class AsMeasured {
         return Optional.of(residuals.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
-    private static double residual(Quantity difference) {
+    private double residual(FeatureId feature, Quantity difference) {
         return switch (difference) {
-            case Length length -> length.inches() / SIGMA_IN;
-            case Angle angle -> angle.degrees() / SIGMA_DEG;
+            case Length length -> length.inches() / spread.of(feature).number();
+            case Angle angle -> angle.degrees() / spread.of(feature).number();
             // How flat it is says nothing of where it goes.
             case Percentage _ -> 0;
         };

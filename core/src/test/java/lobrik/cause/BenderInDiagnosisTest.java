@@ -16,6 +16,7 @@ import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
+import lobrik.verdict.ReadingSpread;
 import org.junit.jupiter.api.Test;
 
 /** What a bender is known to add is no fault of whoever bends on it. */
@@ -38,8 +39,7 @@ class BenderInDiagnosisTest {
                         stub,
                         readings,
                         Map.of(),
-                        Case.USUAL_SIGMA_LENGTH,
-                        Case.USUAL_SIGMA_ANGLE,
+                        ReadingSpread.USUAL,
                         Surround.USUAL_INSERTION,
                         Priors.USUAL,
                         Set.of(),

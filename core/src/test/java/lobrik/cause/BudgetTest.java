@@ -14,6 +14,7 @@ import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.DeviationKind;
 import lobrik.verdict.KnownBender;
+import lobrik.verdict.ReadingSpread;
 import org.junit.jupiter.api.Test;
 
 class BudgetTest {
@@ -83,8 +84,7 @@ class BudgetTest {
                 Pieces.offset(),
                 readings,
                 Map.of(1, Length.ofInches(24), 2, Length.ofInches(36)),
-                Case.USUAL_SIGMA_LENGTH,
-                Case.USUAL_SIGMA_ANGLE,
+                ReadingSpread.USUAL,
                 Surround.USUAL_INSERTION,
                 Priors.USUAL);
         List<Budget> budgets = Budget.of(seen);
@@ -103,8 +103,7 @@ class BudgetTest {
                 Pieces.offset(),
                 readings,
                 Map.of(),
-                Case.USUAL_SIGMA_LENGTH,
-                Case.USUAL_SIGMA_ANGLE,
+                ReadingSpread.USUAL,
                 Surround.USUAL_INSERTION,
                 Priors.USUAL,
                 Set.of(),

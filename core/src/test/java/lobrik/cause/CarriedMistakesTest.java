@@ -21,6 +21,7 @@ import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.shape.Surround;
 import lobrik.verdict.BenderShare;
+import lobrik.verdict.ReadingSpread;
 import org.junit.jupiter.api.Test;
 
 /** A mistake goes on: from a figure to its ring, from a ring to those that were measured from it. */
@@ -142,8 +143,7 @@ class CarriedMistakesTest {
                 layout,
                 readings,
                 own,
-                Case.USUAL_SIGMA_LENGTH,
-                Case.USUAL_SIGMA_ANGLE,
+                ReadingSpread.USUAL,
                 Surround.USUAL_INSERTION,
                 Priors.USUAL,
                 fromBack,

@@ -19,6 +19,7 @@ import lobrik.measure.Length;
 import lobrik.measure.LengthUnit;
 import lobrik.measure.Quantity;
 import lobrik.shape.Surround;
+import lobrik.verdict.ReadingSpread;
 import org.junit.jupiter.api.Test;
 
 class DiagnosisTest {
@@ -114,14 +115,8 @@ class DiagnosisTest {
     }
 
     private static CauseId firstKnowing(Layout layout, Map<FeatureId, Quantity> readings, Length own) {
-        Case seen = new Case(
-                layout,
-                readings,
-                Map.of(1, own),
-                Case.USUAL_SIGMA_LENGTH,
-                Case.USUAL_SIGMA_ANGLE,
-                Surround.USUAL_INSERTION,
-                Priors.USUAL);
+        Case seen =
+                new Case(layout, readings, Map.of(1, own), ReadingSpread.USUAL, Surround.USUAL_INSERTION, Priors.USUAL);
         return Diagnosis.of(seen).causes().getFirst().id();
     }
 

@@ -149,6 +149,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             rows.put("/api/shed/benders/", "bender" + ofSchool);
             rows.put("/api/sign-offs/", "sign_off" + ofTrainees);
             rows.put("/api/stock/", "conduit" + ofSchool);
+            rows.put("/api/studies/", "measuring_study" + ofSchool);
             rows.put("/api/trainees/", "trainee" + ofCohorts);
             Map<String, String> ids = new LinkedHashMap<>();
             rows.forEach((path, row) -> first(row).ifPresent(id -> ids.put(path, id)));

@@ -25,6 +25,7 @@ import lobrik.shape.Feature;
 import lobrik.shape.Features;
 import lobrik.shape.Surround;
 import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.ReadingSpread;
 import org.jspecify.annotations.Nullable;
 
 /** Asks the core what went wrong with a piece. */
@@ -40,9 +41,9 @@ final class Diagnoses {
     static DiagnoseAnswer diagnose(DiagnoseRequest request) {
         Layout layout = Question.of(request.layout()).layout();
         Translation translation = new Translation();
-        Optional<Length> sigmaIn = translation.lengthOr("sigmaIn", request.sigmaIn(), Case.USUAL_SIGMA_LENGTH);
+        Optional<Length> sigmaIn = translation.lengthOr("sigmaIn", request.sigmaIn(), ReadingSpread.USUAL.length());
         Optional<Angle> sigmaDeg = request.sigmaDeg() == null
-                ? Optional.of(Case.USUAL_SIGMA_ANGLE)
+                ? Optional.of(ReadingSpread.USUAL.angle())
                 : translation.angle("sigmaDeg", request.sigmaDeg());
         Optional<Length> insertion =
                 translation.lengthOr("insertionIn", request.insertionIn(), Surround.USUAL_INSERTION);
@@ -52,7 +53,9 @@ final class Diagnoses {
         Set<InspectionPoint> faulty = faulty(translation, request.faulty());
         Optional<Case> seen = sigmaIn.flatMap(tape ->
                 sigmaDeg.flatMap(level -> insertion.flatMap(in -> readings.flatMap(read -> translation.built(
-                        "", () -> new Case(layout, read, own, tape, level, in, Priors.USUAL).lookedOver(faulty))))));
+                        "",
+                        () -> new Case(layout, read, own, new ReadingSpread(tape, level), in, Priors.USUAL)
+                                .lookedOver(faulty))))));
         return DiagnoseAnswer.of(Diagnosis.of(translation.finish(seen)), LengthUnit.INCH);
     }
 

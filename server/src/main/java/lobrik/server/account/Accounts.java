@@ -85,14 +85,14 @@ public class Accounts {
         }
     }
 
-    /** Those of a school who may hold a session, by name. */
+    /** Those of a school who are let in and may do something, by name. */
     @Transactional(readOnly = true)
-    public List<Account> whoTeach(UUID centreId) {
+    public List<Account> whoMay(UUID centreId, Right right) {
         return entities.createQuery(
                         "from Account where centreId = :centre and disabledAt is null order by fullName", Account.class)
                 .setParameter("centre", centreId)
                 .getResultStream()
-                .filter(account -> account.signedIn().may(Right.TEACH))
+                .filter(account -> account.signedIn().may(right))
                 .toList();
     }
 

@@ -65,7 +65,8 @@ public class Audit {
         ROOM("room"),
         HOLIDAY("holiday"),
         SESSION("session"),
-        ROTA("rota");
+        ROTA("rota"),
+        STUDY("study");
 
         private final String word;
 

@@ -43,6 +43,9 @@ public class Attempt extends Numbered {
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable OnBender benderKnown;
 
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable ReadsTo readsTo;
+
     private @Nullable UUID startedBy;
     private Instant startedAt;
     private boolean complete;
@@ -56,6 +59,7 @@ public class Attempt extends Numbered {
      * @param exercise what is bent; by what it is judged is frozen here
      * @param basisId of what the readings are held to, worked out by {@link #basis}
      * @param onBender what is known of the bender; null where nobody asks
+     * @param readsTo what readings are known to spread by
      * @param startedBy nobody with an account if the trainee began it on a phone
      */
     public Attempt(
@@ -64,6 +68,7 @@ public class Attempt extends Numbered {
             Exercise exercise,
             UUID basisId,
             @Nullable OnBender onBender,
+            ReadsTo readsTo,
             @Nullable UUID startedBy,
             Instant startedAt) {
         this.id = id;
@@ -75,6 +80,7 @@ public class Attempt extends Numbered {
         this.readings = exercise.readings().id();
         this.yardstick = yardstick(exercise).id();
         this.benderKnown = onBender;
+        this.readsTo = readsTo.isUsual() ? null : readsTo;
         this.basisId = basisId;
         this.startedBy = startedBy;
         this.startedAt = startedAt;
@@ -144,6 +150,11 @@ public class Attempt extends Numbered {
     /** What was known of the bender when it was begun; empty where nobody asked. */
     public Optional<OnBender> onBender() {
         return Optional.ofNullable(benderKnown);
+    }
+
+    /** What readings were known to spread by when it was begun. */
+    ReadsTo readsTo() {
+        return readsTo == null ? ReadsTo.USUAL : readsTo;
     }
 
     public Instant startedAt() {

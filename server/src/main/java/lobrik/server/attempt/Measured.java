@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -31,6 +32,7 @@ import lobrik.shape.Piece;
 import lobrik.verdict.AsMeasured;
 import lobrik.verdict.Difference;
 import lobrik.verdict.InspectionPoint;
+import lobrik.verdict.ReadingSpread;
 import lobrik.verdict.Tolerances;
 import lobrik.verdict.Yardstick;
 import lobrik.wire.Question;
@@ -99,6 +101,17 @@ public record Measured(
         return asFirstBent();
     }
 
+    /** How far readings of what was read lie apart, as it was known when the piece was begun. */
+    public ReadingSpread spread() {
+        Set<FeatureId> read = new TreeSet<>(assessment.readings().keySet());
+        read.addAll(asFirstBent().readings().keySet());
+        return attempt.readsTo()
+                .toCore(
+                        read,
+                        feature -> ledger.standing(feature).stream()
+                                .anyMatch(row -> row.taken().with().isByGauge()));
+    }
+
     /** The points that were found faulty before it was ever bent again. */
     public Set<InspectionPoint> faultyAsFirstBent() {
         return ledger.evidence(ReadingRow.FIRST_STAGE).faulty();
@@ -108,7 +121,7 @@ public record Measured(
     public Optional<Piece> madeFirst() {
         return stages() == ReadingRow.FIRST_STAGE
                 ? Optional.empty()
-                : AsMeasured.of(question().layout(), asFirstBent().readings());
+                : AsMeasured.of(question().layout(), asFirstBent().readings(), spread());
     }
 
     /** Whether a mark may be found on the part-bent piece instead of being worked out: the last of some bends. */
@@ -151,7 +164,7 @@ public record Measured(
 
     /** The piece that the readings describe; what was not read yet is drawn as planned, so that the piece grows. */
     public Optional<Piece> made() {
-        return AsMeasured.of(question().layout(), assessment.readings());
+        return AsMeasured.of(question().layout(), assessment.readings(), spread());
     }
 
     /**

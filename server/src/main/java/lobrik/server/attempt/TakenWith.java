@@ -31,6 +31,11 @@ public enum TakenWith {
         return id;
     }
 
+    /** Whether somebody's eye had no part in it. */
+    boolean isByGauge() {
+        return this == WEDGE || this == GAUGE;
+    }
+
     static TakenWith withId(String id) {
         return Stream.of(values())
                 .filter(with -> with.id.equals(id))

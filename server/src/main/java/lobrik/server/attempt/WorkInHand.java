@@ -58,6 +58,7 @@ public class WorkInHand {
     private final Library library;
     private final Calculations calculations;
     private final BenderRecords benders;
+    private final ReadingRecords readings;
     private final Bases bases;
     private final Turns turns;
     private final Live live;
@@ -73,6 +74,7 @@ public class WorkInHand {
             Library library,
             Calculations calculations,
             BenderRecords benders,
+            ReadingRecords readings,
             Bases bases,
             Turns turns,
             Live live,
@@ -86,6 +88,7 @@ public class WorkInHand {
         this.library = library;
         this.calculations = calculations;
         this.benders = benders;
+        this.readings = readings;
         this.bases = bases;
         this.turns = turns;
         this.live = live;
@@ -164,6 +167,7 @@ public class WorkInHand {
                 .map(each -> each.assignment().exerciseId())
                 .collect(Collectors.toSet()));
         Centre centre = cohorts.centreOf(cohortId);
+        ReadsTo readsTo = readings.known(centre.id());
         List<Measured> kit = new ArrayList<>();
         List<Attempt> blank = new ArrayList<>();
         Map<UUID, Basis> blankBases = new HashMap<>();
@@ -178,7 +182,14 @@ public class WorkInHand {
                 UUID basisId = Bases.Stored.of(basis).id();
                 blankBases.put(basisId, basis);
                 blank.add(new Attempt(
-                        UUID.randomUUID(), assignment, exercise, basisId, onBender, who.accountId(), clock.instant()));
+                        UUID.randomUUID(),
+                        assignment,
+                        exercise,
+                        basisId,
+                        onBender,
+                        readsTo,
+                        who.accountId(),
+                        clock.instant()));
             }
         }
         kit.addAll(floors.over(cohortId, attempts.measured(blank, blankBases)));
@@ -237,9 +248,11 @@ public class WorkInHand {
         if (exercise == null) {
             throw TurnedDown.notFound("exercise");
         }
-        OnBender onBender = onBender(exercise, cohorts.centreOf(trainee.cohortId()));
+        Centre centre = cohorts.centreOf(trainee.cohortId());
+        OnBender onBender = onBender(exercise, centre);
         UUID basisId = bases.keep(basis(exercise, onBender));
-        Attempt attempt = new Attempt(id, assignment, exercise, basisId, onBender, startedBy, clock.instant());
+        ReadsTo readsTo = readings.known(centre.id());
+        Attempt attempt = new Attempt(id, assignment, exercise, basisId, onBender, readsTo, startedBy, clock.instant());
         entities.persist(attempt);
         floors.at(trainee, attempt).ifPresent(entities::persist);
         if (!before.isEmpty()) {

@@ -22,12 +22,12 @@ import lobrik.bend.Count;
 import lobrik.bend.Field;
 import lobrik.bend.Form;
 import lobrik.bend.Group;
-import lobrik.cause.Case;
 import lobrik.layout.RunLimits;
 import lobrik.measure.Quantity;
 import lobrik.measure.TapeDivision;
 import lobrik.server.platform.WireJson;
 import lobrik.shape.Surround;
+import lobrik.verdict.ReadingSpread;
 import lobrik.verdict.Tolerances;
 import lobrik.wire.BendInput;
 import lobrik.wire.PartInput;
@@ -56,8 +56,8 @@ class WireSchemas implements OpenApiCustomizer, ModelConverter {
             "DiagnoseRequest",
                     Map.of(
                             "tapeDivisionIn", SIXTEENTH,
-                            "sigmaIn", number(Case.USUAL_SIGMA_LENGTH),
-                            "sigmaDeg", number(Case.USUAL_SIGMA_ANGLE),
+                            "sigmaIn", number(ReadingSpread.USUAL.length()),
+                            "sigmaDeg", number(ReadingSpread.USUAL.angle()),
                             "insertionIn", number(Surround.USUAL_INSERTION)),
             "ScoreRequest",
                     Map.of("passMark", new BigDecimal((int) Tolerances.USUAL_PASS_MARK), "deductions", BigDecimal.ZERO),

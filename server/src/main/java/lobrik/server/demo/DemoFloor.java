@@ -18,6 +18,7 @@ import lobrik.server.attempt.Bases;
 import lobrik.server.attempt.BenchStep;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.FactRow;
+import lobrik.server.attempt.ReadsTo;
 import lobrik.server.attempt.StepRow;
 import lobrik.server.exercise.Exercise;
 import lobrik.server.giving.Assignment;
@@ -61,7 +62,14 @@ final class DemoFloor {
         }
         Instant begun = start.plus(Duration.ofMinutes(6));
         Attempt attempt = new Attempt(
-                ids.next(), assignment, exercise, bases.keep(Attempt.basis(exercise, layout, null)), null, null, begun);
+                ids.next(),
+                assignment,
+                exercise,
+                bases.keep(Attempt.basis(exercise, layout, null)),
+                null,
+                ReadsTo.USUAL,
+                null,
+                begun);
         entities.persist(attempt);
         step(attempt, BenchStep.WORKING_OUT, begun);
         if (last != BenchStep.WORKING_OUT) {

@@ -21,6 +21,7 @@ import lobrik.server.attempt.Bases;
 import lobrik.server.attempt.Fact;
 import lobrik.server.attempt.FactRow;
 import lobrik.server.attempt.ReadingRow;
+import lobrik.server.attempt.ReadsTo;
 import lobrik.server.demo.DemoCast.DemoExercise;
 import lobrik.server.demo.DemoRack.Racked;
 import lobrik.server.exercise.Content;
@@ -129,6 +130,7 @@ final class DemoRecord {
                 exercise,
                 bases.keep(Attempt.basis(exercise, layout, null)),
                 null,
+                ReadsTo.USUAL,
                 instructor,
                 at);
         entities.persist(attempt);

@@ -17,6 +17,7 @@ import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import java.util.stream.Collectors;
 import lobrik.feature.FeatureId;
+import lobrik.feature.FeatureKind;
 import lobrik.layout.Layout;
 import lobrik.measure.Length;
 import lobrik.measure.Quantity;
@@ -39,6 +40,7 @@ import lobrik.server.giving.SheetCode;
 import lobrik.server.job.JobRecords;
 import lobrik.server.shed.ConduitSize;
 import lobrik.server.stock.RackContents;
+import lobrik.server.study.StudyContents;
 import lobrik.shop.ToolKind;
 import lobrik.verdict.TolerancePreset;
 import lobrik.wire.DivideRequest;
@@ -63,6 +65,9 @@ final class DemoSchool {
 
     /** And what lies on the rack. */
     private static final long STOCK = 20_261_202;
+
+    /** And how people read. */
+    private static final long STUDIES = 20_261_203;
 
     private static final int DRAWS_OF_A_CODE = 8;
     private static final double ABSENT = 0.07;
@@ -178,7 +183,7 @@ final class DemoSchool {
         centre.lookedAt(founded);
         centre.payIn("tl");
         entities.persist(centre);
-        account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
+        UUID oskar = account("oskar", "Oskar Brindlemay", Role.LEAD, founded);
         UUID runa = account("runa", "Runa Tolvane", Role.INSTRUCTOR, founded);
         UUID dessa = account("dessa", "Dessa Quillow", Role.INSTRUCTOR, founded);
         DemoRack rack = DemoRack.fill(new GenericShed(entities, ids, centreId, founded));
@@ -205,6 +210,7 @@ final class DemoSchool {
                 first.trainees().stream().limit(4).map(Trainee::id).collect(Collectors.toSet())));
         calendar.open();
         rack(rack, runa);
+        studies(oskar, runa, dessa);
         List<UUID> byHand = List.of(idOf(rack.half()), idOf(rack.threeQuarters()), idOf(rack.worn()));
         term(first, rack::forSession, 2, attending(first, Hours.MORNING, byHand), true);
         term(second, rack::forSession, 2, attending(second, Hours.AFTERNOON, byHand), false);
@@ -365,6 +371,36 @@ final class DemoSchool {
         contents.broughtBack(threeQuarters, Length.ofFraction(96, 3, 8), 1, counted);
         contents.broughtBack(threeQuarters, Length.ofFraction(57, 3, 4), 3, counted);
         contents.broughtBack(threeQuarters, Length.ofInches(30), 2, counted);
+    }
+
+    /** How they read: one of them a little long, which nobody has drawn anything from yet; and a study that goes on. */
+    private void studies(UUID oskar, UUID runa, UUID dessa) {
+        RandomGenerator own = drawnFrom(STUDIES);
+        Ids numbers = new Ids(own);
+        StudyContents contents = new StudyContents(entities, centreId, own);
+        contents.study(
+                numbers.next(),
+                "Stub nineties on the trestle",
+                8,
+                List.of(
+                        new StudyContents.Read(FeatureKind.LEG, 1 / 8.0, 17, 2, 0.022, 1 / 32.0),
+                        new StudyContents.Read(FeatureKind.ANGLE, 2, 90, 2.5, 0.35, 0.25)),
+                List.of(
+                        new StudyContents.Reader(oskar, -0.4),
+                        new StudyContents.Reader(runa, 0),
+                        new StudyContents.Reader(dessa, 1.7)),
+                16,
+                now.minus(9, ChronoUnit.DAYS));
+        contents.study(
+                numbers.next(),
+                "Offsets, by two people",
+                6,
+                List.of(
+                        new StudyContents.Read(FeatureKind.RISE, 1 / 8.0, 4, 1.5, 0.03, 1 / 32.0),
+                        new StudyContents.Read(FeatureKind.ANGLE, 2, 30, 2, 0.35, 0.25)),
+                List.of(new StudyContents.Reader(runa, 0), new StudyContents.Reader(oskar, 0)),
+                5,
+                now.minus(1, ChronoUnit.DAYS));
     }
 
     private static UUID idOf(Racked bender) {

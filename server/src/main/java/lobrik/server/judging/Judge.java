@@ -41,6 +41,7 @@ import lobrik.server.judging.Judgement.OutcomeName;
 import lobrik.server.judging.Judgement.PartView;
 import lobrik.server.judging.Judgement.StageName;
 import lobrik.shape.Surround;
+import lobrik.study.NearLimit;
 import lobrik.verdict.AsMarked;
 import lobrik.verdict.BenderShare;
 import lobrik.verdict.Judged;
@@ -114,7 +115,10 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 AsMarked.of(layout(), first().readings(), measured.fromBack())
                         .map(piece -> PieceShape.of(layout().job().bend(), piece))
                         .orElse(null),
-                benderNote());
+                benderNote(),
+                NearLimit.among(assessment().features(), measured.spread()).stream()
+                        .map(near -> new Judgement.NearLimitView(near.feature().id(), near.sentence(unit)))
+                        .toList());
     }
 
     Optional<Cause> named() {
@@ -176,8 +180,7 @@ record Judge(Measured measured, KnownBender bender, LengthUnit unit) {
                 layout(),
                 first().readings(),
                 measured.own(),
-                Case.USUAL_SIGMA_LENGTH,
-                Case.USUAL_SIGMA_ANGLE,
+                measured.spread(),
                 insertion,
                 Priors.USUAL,
                 measured.fromBack(),

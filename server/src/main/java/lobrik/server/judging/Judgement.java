@@ -22,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param nextTime what to do differently next time, where a cause is clear
  * @param bender what the bender is known to add to this piece; null where that is nothing
  * @param marked the shape that the rings alone would have given
+ * @param nearLimits what reads so near to its limit that the piece may well be on the other side of it
  */
 public record Judgement(
         @Nullable MarksheetView marksheet,
@@ -33,7 +34,11 @@ public record Judgement(
         @Nullable FarEndView farEnd,
         @Nullable NextTimeView nextTime,
         @Nullable PieceShape marked,
-        @Nullable BenderNote bender) {
+        @Nullable BenderNote bender,
+        List<NearLimitView> nearLimits) {
+
+    /** A feature that reads near its limit, and what to say of it. */
+    public record NearLimitView(String feature, String sentence) {}
 
     /**
      * What the bender is known to add to this piece.

@@ -22,6 +22,7 @@ import lobrik.server.cohort.Cohort;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.live.Live;
 import lobrik.server.platform.Days;
+import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.server.rota.ClassSession.Arrangement;
@@ -396,7 +397,7 @@ class Timetable {
         }
         if (wanted.instructorId() != null) {
             UUID instructor = wanted.instructorId();
-            boolean teaches = accounts.whoTeach(who.centreId()).stream()
+            boolean teaches = accounts.whoMay(who.centreId(), Right.TEACH).stream()
                     .anyMatch(account -> account.id().equals(instructor));
             if (!teaches) {
                 throw TurnedDown.notFound("instructor");

@@ -164,7 +164,7 @@ class TimetableResource {
                 rooms.holidays(who).stream()
                         .map(each -> new HolidayView(each.id(), each.name(), each.firstDay(), each.lastDay()))
                         .toList(),
-                accounts.whoTeach(who.centreId()).stream()
+                accounts.whoMay(who.centreId(), Right.TEACH).stream()
                         .map(Account::signedIn)
                         .map(each -> new TeacherName(each.accountId(), each.fullName()))
                         .toList());

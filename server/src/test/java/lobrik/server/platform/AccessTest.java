@@ -187,6 +187,14 @@ class AccessTest {
             GET    /api/stock/{conduitId}/entries               L I A U -
             PUT    /api/stock/{conduitId}/entries/{id}          L I - - -
             GET    /api/stock-use                               L I A U -
+            GET    /api/studies                                 L I A U -
+            PUT    /api/studies/{id}                            L - - - -
+            DELETE /api/studies/{id}                            L - - - -
+            GET    /api/studies/{id}/turn                       L I A - -
+            POST   /api/studies/{id}/figures                    L I A - -
+            POST   /api/studies/{id}/close                      L - - - -
+            GET    /api/studies/{id}/results                    L I A U -
+            PUT    /api/reading-spread                          L - - - -
             GET    /api/timetable/setting                       L I A U -
             GET    /api/shed/benders/{id}/card                  L I A U -
             GET    /api/kept-cohorts                            L I A U -
