@@ -28,6 +28,7 @@ import { ClockNote } from './ClockNote';
 import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
 import { FirstSteps } from './FirstSteps';
+import { HeldBack } from './HeldBack';
 import { IfMay } from './IfMay';
 import { Help } from './Help';
 import { useMay } from './rights';
@@ -108,6 +109,7 @@ export function Frame() {
               <FirstSteps />
             </IfMay>
           )}
+          {!bare && me.data.heldBack && <HeldBack />}
           <main id="main" className="min-h-0 flex-1 overflow-auto" tabIndex={-1}>
             <Outlet />
           </main>

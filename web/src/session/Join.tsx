@@ -52,6 +52,7 @@ function TakeUp({ code }: { code: string }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const [password, setPassword] = useState('');
+  const [factor, setFactor] = useState('');
   const opened = useQuery<Schemas['Opened'], Problem>({
     queryKey: ['invitation', code],
     queryFn: () => body(api.GET('/api/invitations/{code}', { params: { path: { code } } })),
@@ -59,7 +60,8 @@ function TakeUp({ code }: { code: string }) {
     gcTime: 0,
   });
   const take = useMutation<Schemas['Me'], Problem>({
-    mutationFn: () => body(api.PUT('/api/invitations/{code}', { params: { path: { code } }, body: { password } })),
+    mutationFn: () =>
+      body(api.PUT('/api/invitations/{code}', { params: { path: { code } }, body: { password, code: factor } })),
     onSuccess: (me) => {
       client.setQueryData(['me'], me);
       // Whatever was kept of somebody else on this device is nothing to whoever joins; the invitation is used up.
@@ -114,7 +116,17 @@ function TakeUp({ code }: { code: string }) {
         note="At least 10 characters; some words that only you would put together."
         problem={problemAt(take.error, '/password')}
       />
-      <Beside problem={problemBeside(take.error, ['/password'])} />
+      {(factor !== '' || problemAt(take.error, '/code') !== undefined) && (
+        <TextField
+          label="Code of your app, or from paper"
+          autoComplete="one-time-code"
+          required
+          value={factor}
+          onChange={setFactor}
+          problem={problemAt(take.error, '/code')}
+        />
+      )}
+      <Beside problem={problemBeside(take.error, ['/password', '/code'])} />
       <button className="btn h-12 btn-neutral text-lg" disabled={take.isPending}>
         {fresh ? 'Join' : 'Take this password'}
       </button>

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { problemAt } from '../frame/problems';
 import { TextField } from '../frame/TextField';
 import { BentTube } from './BentTube';
 
@@ -9,10 +10,13 @@ export function SignIn() {
   const client = useQueryClient();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
+  const [code, setCode] = useState('');
   const signIn = useMutation<Schemas['Me'], Problem>({
-    mutationFn: () => body(api.POST('/api/session', { body: { name, password } })),
+    mutationFn: () => body(api.POST('/api/session', { body: { name, password, code } })),
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
+  // Asked for once the password was right.
+  const asked = code !== '' || problemAt(signIn.error, '/code') !== undefined;
   const submit = (event: SyntheticEvent) => {
     event.preventDefault();
     signIn.mutate();
@@ -33,6 +37,16 @@ export function SignIn() {
             autoComplete="current-password"
             required
           />
+          {asked && (
+            <TextField
+              label="Code of your app, or from paper"
+              value={code}
+              onChange={setCode}
+              autoComplete="one-time-code"
+              autoFocus
+              required
+            />
+          )}
           {signIn.error !== null && (
             <p role="alert" className="text-error">
               <span aria-hidden="true">✕ </span>

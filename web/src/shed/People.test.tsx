@@ -1,11 +1,10 @@
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, screen } from '@testing-library/react';
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { api } from '../api/client';
-import { drawnFor, somebody, TEACHES } from '../testing/signedIn';
+import { drawnInShed, LEADS } from '../testing/inShed';
+import { somebody } from '../testing/signedIn';
 import { People } from './People';
 
-const LEADS = somebody({ role: 'LEAD', rights: [...TEACHES, 'LEAD', 'READ_RECORDS', 'READ_EVERY_COHORT'] });
 const AUDITS = somebody({ role: 'AUDITOR', rights: ['OWN_ACCOUNT', 'READ', 'READ_RECORDS', 'READ_EVERY_COHORT'] });
 
 const PERSON = {
@@ -24,13 +23,7 @@ function answers(bodies: Record<string, unknown>) {
 }
 
 function drawn(me: typeof LEADS) {
-  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  drawnFor(
-    me,
-    <QueryClientProvider client={client}>
-      <People />
-    </QueryClientProvider>,
-  );
+  drawnInShed(<People />, { me, at: '/shed?side=people' });
 }
 
 afterEach(cleanup);

@@ -7,6 +7,7 @@ import { Select } from '../frame/Select';
 import { BUTTON } from '../library/button';
 import { day } from './days';
 import { InviteDialog } from './InviteDialog';
+import { LeadsConfirm } from './LeadsConfirm';
 import { PersonDialog } from './PersonDialog';
 import { useCohortStaff, usePeople, type Person } from './queries';
 import { type Role, ROLES } from './roles';
@@ -115,7 +116,10 @@ function Accounts({ children }: { children: React.ReactNode }) {
                   <span className="block text-xl font-semibold">{person.fullName}</span>
                   <span className="text-base">{person.signInName}</span>
                 </td>
-                <td className="px-3">{ROLES[person.role].name}</td>
+                <td className="px-3">
+                  {ROLES[person.role].name}
+                  {person.heldBack && <span className="block text-base">▲ needs a second factor first</span>}
+                </td>
                 <td className="px-3 max-md:hidden">
                   {(person.role === 'LEAD' || person.role === 'AUDITOR') && 'every cohort'}
                   {staff.data
@@ -128,6 +132,7 @@ function Accounts({ children }: { children: React.ReactNode }) {
                 </td>
                 <td className="px-3">
                   <AccountState person={person} />
+                  {person.secondFactor && <span className="block text-base">with a second factor</span>}
                 </td>
                 <td className="pr-4 text-right">
                   {leads && (
@@ -155,6 +160,7 @@ function Accounts({ children }: { children: React.ReactNode }) {
           </p>
         )}
         <Pages from={from} size={PAGE} all={people.data?.all ?? 0} onChange={setFrom} />
+        {leads && <LeadsConfirm />}
       </div>
       {inviting && (
         <InviteDialog

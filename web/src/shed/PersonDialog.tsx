@@ -32,6 +32,7 @@ export function PersonDialog({ person, onClose }: { person: Person; onClose: () 
           <TheirCode person={person} />
           {person.role !== 'TRAINEE' && <TheirCohorts person={person} />}
           <TheirSessions person={person} />
+          {person.secondFactor && <TheirSecondFactor person={person} onDone={onClose} />}
         </div>
       </div>
     </Dialog>
@@ -172,6 +173,30 @@ function TheirSessions({ person }: { person: Person }) {
     <section aria-label="Where they are signed in">
       <h3 className="text-lg font-semibold">Signed in</h3>
       <SessionList sessions={sessions.data} onEnd={end.mutate} />
+    </section>
+  );
+}
+
+/** Somebody who has lost their phone and their paper is let in by password again. */
+function TheirSecondFactor({ person, onDone }: { person: Person; onDone: () => void }) {
+  const end = useKept(
+    () => body(api.DELETE('/api/people/{id}/second-factor', { params: { path: { id: person.id } } })),
+    SHOWN_BY,
+    onDone,
+  );
+  return (
+    <section aria-label="Second factor">
+      <Beside problem={end.error?.message} />
+      <button
+        type="button"
+        className={BUTTON}
+        disabled={end.isPending}
+        onClick={() => {
+          end.mutate(undefined);
+        }}
+      >
+        Take their lost second factor off
+      </button>
     </section>
   );
 }

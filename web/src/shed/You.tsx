@@ -5,6 +5,7 @@ import { Beside } from '../frame/Beside';
 import { problemAt, problemBeside } from '../frame/problems';
 import { useSignedIn } from '../frame/signedIn';
 import { TextField } from '../frame/TextField';
+import { OwnSecondFactor } from './OwnSecondFactor';
 import { ROLES } from './roles';
 import { SessionList } from './SessionList';
 
@@ -19,6 +20,7 @@ export function You() {
       <div className="mt-4 grid max-w-5xl gap-x-10 gap-y-6 md:grid-cols-2">
         <Password />
         <OwnSessions />
+        <OwnSecondFactor />
       </div>
     </div>
   );

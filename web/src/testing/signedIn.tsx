@@ -16,6 +16,7 @@ export function somebody(more: Partial<Me> = {}): Me {
     role: 'INSTRUCTOR',
     rights: TEACHES,
     unit: 'in',
+    heldBack: false,
     ...more,
   };
 }

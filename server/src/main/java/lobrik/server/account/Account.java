@@ -39,6 +39,9 @@ public class Account {
 
     private int rightsEdition;
 
+    /** Whether this is a lead who has to set up a second factor before they may do what a lead may. */
+    private boolean heldBack;
+
     /** Made by the database of the id and the edition of the rights. */
     @Column(insertable = false, updatable = false)
     private @Nullable String sessionName;
@@ -151,7 +154,18 @@ public class Account {
         this.rightsEdition++;
     }
 
+    boolean isHeldBack() {
+        return heldBack;
+    }
+
+    /** What they may do changes, at once. */
+    void holdBack(boolean back) {
+        this.heldBack = back;
+        this.rightsEdition++;
+    }
+
+    /** As they are let in: a lead who is held back may do what an instructor may. */
     public SignedIn signedIn() {
-        return new SignedIn(id, centreId, fullName, role, rightsEdition);
+        return new SignedIn(id, centreId, fullName, heldBack ? Role.INSTRUCTOR : role, rightsEdition);
     }
 }

@@ -47,6 +47,19 @@ public class Accounts {
                 .orElse(null);
     }
 
+    /**
+     * What its holder's screens begin with.
+     *
+     * @param heldBack whether they would be a lead if they had a second factor
+     */
+    record Preferences(LengthUnit unit, boolean heldBack) {}
+
+    @Transactional(readOnly = true)
+    Preferences preferences(SignedIn who) {
+        Account account = entities.find(Account.class, who.accountId());
+        return new Preferences(account.unit(), account.isHeldBack());
+    }
+
     /** How the account likes bare numbers to be read and lengths to be shown. */
     @Transactional(readOnly = true)
     public LengthUnit unitOf(SignedIn who) {

@@ -28,8 +28,13 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "session")
 class OwnAccountResource {
 
-    /** A password to have from now on. */
-    record FirstPassword(@Nullable String password) {}
+    /**
+     * A password to have from now on.
+     *
+     * @param code of the app or from paper, where the account has a second factor
+     */
+    record FirstPassword(
+            @Nullable String password, @Nullable String code) {}
 
     /** A password in place of the one there is. */
     record OtherPassword(@Nullable String current, @Nullable String next) {}
@@ -79,9 +84,10 @@ class OwnAccountResource {
             @Parameter(hidden = true) HttpServletResponse response) {
         Invitations.Opened opened = guesses.ask(request.getRemoteAddr(), code, () -> invitations.opened(code));
         String hash = invitations.hash(opened, required("/password", chosen.password()));
+        signIn.requireCode(opened.signInName(), chosen.code(), request.getRemoteAddr());
         SignedIn who = invitations.use(code, hash);
         door.enter(who, request, response);
-        return SessionResource.me(who, accounts.unitOf(who));
+        return SessionResource.me(who, accounts.preferences(who));
     }
 
     @Operation(summary = "Choose another password; everywhere else one is signed out")

@@ -38,6 +38,8 @@ public class People {
      *
      * @param invitedUntil how long the code that was made last works; null if there is none
      * @param seenAt when they used it last, as far as their sessions go; null if in none
+     * @param secondFactor whether they are asked for one when they sign in
+     * @param heldBack whether they would be a lead if they had one
      */
     public record Person(
             UUID id,
@@ -48,7 +50,9 @@ public class People {
             int edition,
             @Nullable UUID traineeId,
             @Nullable Instant invitedUntil,
-            @Nullable Instant seenAt) {}
+            @Nullable Instant seenAt,
+            boolean secondFactor,
+            boolean heldBack) {}
 
     /** Some of them, and how many there are in all. */
     public record PeoplePage(List<Person> people, long all) {}
@@ -62,6 +66,7 @@ public class People {
     private final Invitations invitations;
     private final Sessions sessions;
     private final SignIn signIn;
+    private final SecondFactors factors;
     private final Audit audit;
     private final Turns turns;
     private final Clock clock;
@@ -71,6 +76,7 @@ public class People {
             Invitations invitations,
             Sessions sessions,
             SignIn signIn,
+            SecondFactors factors,
             Audit audit,
             Turns turns,
             Clock clock) {
@@ -78,6 +84,7 @@ public class People {
         this.invitations = invitations;
         this.sessions = sessions;
         this.signIn = signIn;
+        this.factors = factors;
         this.audit = audit;
         this.turns = turns;
         this.clock = clock;
@@ -95,7 +102,8 @@ public class People {
         long all = Rows.listed(count).getFirst().get("n", Long.class);
         Query query = found(who, """
                         select a.id, a.full_name, a.sign_in_name, a.role, a.edition, a.trainee_id, a.disabled_at,
-                          a.password_hash is null as fresh,
+                          a.password_hash is null as fresh, a.held_back,
+                          exists (select 1 from second_factor f where f.account_id = a.id and f.confirmed_at is not null) as factor,
                           (select max(i.expires_at) from invitation i where i.account_id = a.id and i.used_at is null
                             and i.withdrawn_at is null) as invited_until,
                           (select max(s.last_access_time) from spring_session s where s.principal_name = a.session_name) as seen
@@ -124,7 +132,9 @@ public class People {
                 row.get("edition", Integer.class),
                 row.get("trainee_id", UUID.class),
                 row.get("invited_until", Instant.class),
-                seen == null ? null : Instant.ofEpochMilli(seen));
+                seen == null ? null : Instant.ofEpochMilli(seen),
+                row.get("factor", Boolean.class),
+                row.get("held_back", Boolean.class));
     }
 
     /**
@@ -148,6 +158,7 @@ public class People {
             return null;
         }
         Account account = new Account(id, who.centreId(), signIn, name, role, null, clock.instant());
+        account.holdBack(factors.holdsBack(account, role));
         return keep(who, account);
     }
 
@@ -244,6 +255,7 @@ public class People {
         if (account.role() != role) {
             requireAnotherLead(account, role.word());
             account.become(role);
+            account.holdBack(factors.holdsBack(account, role));
             sessions.rightsChanged(before);
         }
         audit.changed(who, subject(account), changes, null);
@@ -324,12 +336,12 @@ public class People {
 
     /** A school always has a lead who can sign in. */
     private void requireAnotherLead(Account account, String becomes) {
-        if (account.role() != Role.LEAD || account.isDisabled()) {
+        if (account.role() != Role.LEAD || account.isDisabled() || account.isHeldBack()) {
             return;
         }
         boolean another = !entities.createQuery("""
                         select id from Account where centreId = :centre and role = :lead and disabledAt is null
-                          and passwordHash is not null and id <> :id""", UUID.class)
+                          and passwordHash is not null and heldBack = false and id <> :id""", UUID.class)
                 .setParameter("centre", account.centreId())
                 .setParameter("lead", Role.LEAD)
                 .setParameter("id", account.id())
@@ -363,7 +375,7 @@ public class People {
         return name;
     }
 
-    private static Audit.Subject subject(Account account) {
+    static Audit.Subject subject(Account account) {
         UUID about = account.traineeId() == null ? account.id() : account.traineeId();
         return new Audit.Subject(Audit.Kind.ACCOUNT, about, account.fullName());
     }

@@ -32,10 +32,22 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "session")
 class SessionResource {
 
-    record Credentials(@Nullable String name, @Nullable String password) {}
+    /**
+     * Who somebody says they are.
+     *
+     * @param code of their app or from paper, where they have a second factor
+     */
+    record Credentials(
+            @Nullable String name,
+            @Nullable String password,
+            @Nullable String code) {}
 
-    /** Whoever is signed in, and what they may do. */
-    record Me(UUID accountId, String fullName, Role role, Set<Right> rights, LengthUnit unit) {}
+    /**
+     * Whoever is signed in, and what they may do.
+     *
+     * @param heldBack whether they would be a lead if they had a second factor
+     */
+    record Me(UUID accountId, String fullName, Role role, Set<Right> rights, LengthUnit unit, boolean heldBack) {}
 
     record Preferences(@Nullable LengthUnit unit) {}
 
@@ -75,7 +87,8 @@ class SessionResource {
         if (credentials.name() == null || credentials.password() == null) {
             throw TurnedDown.unauthorised("Give a name and a password");
         }
-        SignedIn who = signIn.verify(credentials.name(), credentials.password(), request.getRemoteAddr(), device);
+        SignedIn who = signIn.verify(
+                credentials.name(), credentials.password(), credentials.code(), request.getRemoteAddr(), device);
         door.enter(who, request, response);
         rememberDevice(who, device, request, response);
         return me(who);
@@ -101,11 +114,17 @@ class SessionResource {
     @Needs(Right.OWN_ACCOUNT)
     @GetMapping("/api/me")
     Me me(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
-        return me(who, accounts.unitOf(who));
+        return me(who, accounts.preferences(who));
     }
 
-    static Me me(SignedIn who, LengthUnit unit) {
-        return new Me(who.accountId(), who.fullName(), who.role(), Permissions.of(who.role()), unit);
+    static Me me(SignedIn who, Accounts.Preferences preferences) {
+        return new Me(
+                who.accountId(),
+                who.fullName(),
+                who.role(),
+                Permissions.of(who.role()),
+                preferences.unit(),
+                preferences.heldBack());
     }
 
     @Operation(summary = "Choose inches or millimetres")

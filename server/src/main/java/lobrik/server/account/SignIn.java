@@ -25,6 +25,7 @@ class SignIn {
 
     private final Accounts accounts;
     private final KnownDevices devices;
+    private final SecondFactors factors;
     private final Audit audit;
     private final PasswordEncoder passwords;
 
@@ -45,8 +46,9 @@ class SignIn {
     private final Semaphore working = new Semaphore(1, true);
     private final AtomicInteger waiting = new AtomicInteger();
 
-    SignIn(Accounts accounts, KnownDevices devices, Audit audit, PasswordEncoder passwords) {
+    SignIn(Accounts accounts, KnownDevices devices, SecondFactors factors, Audit audit, PasswordEncoder passwords) {
         this.accounts = accounts;
+        this.factors = factors;
         this.devices = devices;
         this.audit = audit;
         this.passwords = passwords;
@@ -78,10 +80,12 @@ class SignIn {
      * Who has this name and password.
      *
      * @param address of the device that asks
+     * @param code of their app or from paper; only looked at where somebody has a second factor
      * @param device its token, if it signed in before
-     * @throws TurnedDown if nobody has, or after too many wrong tries
+     * @throws TurnedDown if nobody has, after too many wrong tries, or if a code is missing or wrong
      */
-    SignedIn verify(String signInName, String password, String address, @Nullable String device) {
+    SignedIn verify(
+            String signInName, String password, @Nullable String code, String address, @Nullable String device) {
         String name = signInName.strip().toLowerCase(Locale.ROOT);
         if (name.length() > LONGEST_NAME) {
             // Nobody has such a one; it would only be remembered.
@@ -101,6 +105,9 @@ class SignIn {
             audit.note(Audit.What.SIGN_IN_FAILED, centreOf(credential), null, name, address);
             throw wrong();
         }
+        if (factors.isOn(credential.who().accountId())) {
+            requireCode(credential.who(), code, name, address, owner);
+        }
         forgive(name, address, owner);
         audit.note(
                 Audit.What.SIGNED_IN,
@@ -109,6 +116,34 @@ class SignIn {
                 name,
                 address);
         return credential.who();
+    }
+
+    /**
+     * Whoever chooses another password by an invitation shows their second factor all the same.
+     *
+     * @throws TurnedDown if they have one and its code is missing or wrong, or after too many wrong tries
+     */
+    void requireCode(String signInName, @Nullable String code, String address) {
+        Accounts.@Nullable Credential credential = accounts.credential(signInName);
+        if (credential == null || !factors.isOn(credential.who().accountId())) {
+            return;
+        }
+        begin(signInName, address, "");
+        requireCode(credential.who(), code, signInName, address, "");
+        forgive(signInName, address, "");
+    }
+
+    /** A wrong code counts as a wrong try; none at all does not, as whoever is asked for it could not know. */
+    private void requireCode(SignedIn who, @Nullable String code, String name, String address, String owner) {
+        if (code == null || code.isBlank()) {
+            takeBack(name, address, owner);
+            throw TurnedDown.codeNeeded("Give the code that your app shows now, or one of your recovery codes");
+        }
+        if (!factors.opens(who.accountId(), code)) {
+            audit.note(Audit.What.SIGN_IN_FAILED, who.centreId(), null, name, address);
+            throw TurnedDown.codeNeeded(
+                    "This is not the code that your app shows now; each works once, so wait for the next");
+        }
     }
 
     /** A device that is known counts for itself: what strangers try elsewhere does not hold it up. */

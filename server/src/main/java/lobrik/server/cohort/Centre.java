@@ -28,6 +28,10 @@ public class Centre {
     private boolean wallScores;
     private boolean wallInitials;
     private boolean pointsWithoutBender;
+
+    /** Whether its leads need a second factor; kept by the accounts. */
+    private boolean leadsConfirm;
+
     private int sheetDays;
 
     @Enumerated(EnumType.STRING)

@@ -85,6 +85,11 @@ public final class TurnedDown extends RuntimeException {
         return new TurnedDown(HttpStatus.UNAUTHORIZED, "", "not-signed-in", message);
     }
 
+    /** The password is right, and the second factor is missing or wrong. */
+    public static TurnedDown codeNeeded(String message) {
+        return new TurnedDown(HttpStatus.UNAUTHORIZED, "/code", "second-factor", message);
+    }
+
     /** It cannot be done now, for a reason that passes. */
     public static TurnedDown unavailable(String message) {
         return new TurnedDown(HttpStatus.SERVICE_UNAVAILABLE, "", "unavailable", message);

@@ -148,6 +148,12 @@ class AccessTest {
             GET    /api/me                                      L I A U T
             GET    /api/me/page                                 - - - - T
             PUT    /api/me/password                             L I A U T
+            GET    /api/me/second-factor                        L I A U T
+            POST   /api/me/second-factor                        L I A U T
+            PUT    /api/me/second-factor                        L I A U T
+            PUT    /api/me/second-factor/ended                  L I A U T
+            PUT    /api/leads-confirm                           L - - - -
+            DELETE /api/people/{id}/second-factor               L - - - -
             PUT    /api/me/preferences                          L I A U T
             GET    /api/me/record.pdf                           - - - - T
             GET    /api/openapi.json                            open
