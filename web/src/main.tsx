@@ -27,7 +27,11 @@ const client: QueryClient = new QueryClient({
   }),
   // Somebody else signed in in another window: this one shows who it is now.
   mutationCache: new MutationCache({
-    onError: (problem) => {
+    onError: (problem, _variables, _result, mutation) => {
+      // Who is being asked to sign in knows that they are not, and reads what was wrong.
+      if (mutation.meta?.signsIn === true) {
+        return;
+      }
       if (problem instanceof Problem && problem.status === 401) {
         void client.invalidateQueries({ queryKey: ['me'] });
       } else if (problem instanceof Problem && problem.errors.some(({ code }) => code === 'another-account')) {

@@ -12,6 +12,7 @@ export function SignIn() {
   const [password, setPassword] = useState('');
   const [code, setCode] = useState('');
   const signIn = useMutation<Schemas['Me'], Problem>({
+    meta: { signsIn: true },
     mutationFn: () => body(api.POST('/api/session', { body: { name, password, code } })),
     onSuccess: (me) => client.setQueryData(['me'], me),
   });

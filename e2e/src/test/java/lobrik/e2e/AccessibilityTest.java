@@ -235,7 +235,7 @@ class AccessibilityTest {
         page.getByText("The analysis").first().click();
         check(page, "what a study came to");
         Bench.button(page, "Begin a study").click();
-        page.getByText("Who reads").waitFor();
+        page.getByLabel("What it is called").waitFor();
         check(page, "a study to begin", DIALOG);
         page.keyboard().press("Escape");
         School.go(page, "/shed?side=people");

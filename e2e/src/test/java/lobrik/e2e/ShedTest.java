@@ -3,14 +3,19 @@ package lobrik.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.security.InvalidKeyException;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Pattern;
+import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.binary.Base32;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -42,6 +47,7 @@ class ShedTest {
             yearChange(lead, school);
             shutOut(lead, wim, school);
             audit(lead, school);
+            secondFactor(room, lead, school);
             assertThat(errors).isEmpty();
         }
     }
@@ -220,6 +226,48 @@ class ShedTest {
         assertThat(Bench.call(wim, "GET", "/api/cohorts", "").get("status")).isEqualTo(401);
         wim.reload();
         assertThat(button(wim, "Sign in")).isVisible();
+    }
+
+    /** Set up with an app, and asked for by the next device. */
+    private void secondFactor(School.Room room, Page lead, Launched school) throws Exception {
+        side(lead, "Your account").click();
+        button(lead, "Set it up").click();
+        assertThat(lead.getByLabel("Code for your authenticator app")).isVisible();
+        String secret = lead.locator("p.select-all").innerText().replace(" ", "");
+        lead.getByLabel("The code that it shows now").fill(appCode(secret));
+        button(lead, "Let it count from now on").click();
+        Locator paper = lead.getByLabel("Recovery codes").locator("li");
+        assertThat(paper).hasCount(8);
+        String recoveryCode = paper.nth(2).innerText();
+        side(lead, "People").click();
+        Locator needed = lead.getByLabel("Leads need a second factor");
+        assertThat(needed).isEnabled();
+        needed.click();
+        assertThat(lead.getByText("with a second factor")).isVisible();
+        assertThat(needed).isChecked();
+        Page fresh = room.screen(1280, 800, "film", new ArrayList<>());
+        fresh.navigate(school.base());
+        fresh.getByLabel("Name").fill("lead");
+        fresh.getByLabel("Password").fill("not the herons at all");
+        fresh.keyboard().press("Enter");
+        assertThat(fresh.getByRole(AriaRole.ALERT)).containsText("do not belong together");
+        fresh.getByLabel("Password").fill("grey herons at low tide");
+        fresh.keyboard().press("Enter");
+        fresh.getByLabel("Code of your app").fill("not one");
+        fresh.keyboard().press("Enter");
+        assertThat(fresh.getByRole(AriaRole.ALERT)).containsText("not the code that your app shows now");
+        fresh.getByLabel("Code of your app").fill(recoveryCode);
+        fresh.keyboard().press("Enter");
+        assertThat(fresh.getByLabel("Places")).isVisible();
+        side(lead, "Your account").click();
+        assertThat(lead.getByText("7 recovery codes are left")).isVisible();
+    }
+
+    /** What an app makes of a secret in this half minute. */
+    private static String appCode(String secret) throws InvalidKeyException {
+        TimeBasedOneTimePasswordGenerator app = new TimeBasedOneTimePasswordGenerator();
+        return app.generateOneTimePasswordString(
+                new SecretKeySpec(new Base32().decode(secret), app.getAlgorithm()), Instant.now());
     }
 
     private static void audit(Page lead, Launched school) throws Exception {
