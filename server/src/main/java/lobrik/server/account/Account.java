@@ -154,6 +154,11 @@ public class Account {
         this.rightsEdition++;
     }
 
+    /** Leaves its name to somebody else. */
+    void leaveName() {
+        this.signInName = "replaced-" + id;
+    }
+
     boolean isHeldBack() {
         return heldBack;
     }

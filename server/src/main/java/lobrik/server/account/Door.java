@@ -15,7 +15,7 @@ import org.springframework.stereotype.Component;
 
 /** Begins a session for whoever was found to be who they say, and ends it. */
 @Component
-class Door {
+public class Door {
 
     private final Sessions sessions;
     private final SecurityContextRepository contexts;
@@ -28,7 +28,7 @@ class Door {
     }
 
     /** A session from before is over: it may be known to somebody else, and so may its token. */
-    void enter(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
+    public void enter(SignedIn who, HttpServletRequest request, HttpServletResponse response) {
         endSession(request, response);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(

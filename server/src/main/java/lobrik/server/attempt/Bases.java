@@ -72,6 +72,14 @@ public class Bases {
         return Objects.requireNonNull(of(List.of(id)).get(id), "an attempt names what it is judged by");
     }
 
+    /** Those with these ids as the database has them, whatever is remembered here. */
+    Map<UUID, Basis> afresh(Collection<UUID> ids) {
+        return entities.createQuery("from BasisRow where id in :ids", BasisRow.class)
+                .setParameter("ids", ids)
+                .getResultStream()
+                .collect(Collectors.toMap(BasisRow::id, row -> row.said().toCore()));
+    }
+
     /** Those with these ids. */
     Map<UUID, Basis> of(Collection<UUID> ids) {
         Map<UUID, Basis> found = new HashMap<>(remembered.getAllPresent(ids));

@@ -88,6 +88,16 @@ public class FollowUps {
         });
     }
 
+    /** Goes on with the list once the transaction that put something on it is on disk. */
+    public void wakeAfterCommit() {
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                wake();
+            }
+        });
+    }
+
     private void wake() {
         try {
             worker.execute(this::workThrough);

@@ -32,6 +32,9 @@ public class Centre {
     /** Whether its leads need a second factor; kept by the accounts. */
     private boolean leadsConfirm;
 
+    /** The school that was brought in in its place. */
+    private @Nullable UUID replacedBy;
+
     private int sheetDays;
 
     @Enumerated(EnumType.STRING)

@@ -206,7 +206,7 @@ public class Cohorts {
     /** The school that was there first; most servers have no other. */
     @Transactional(readOnly = true)
     public UUID firstSchool() {
-        return entities.createQuery("select id from Centre order by createdAt, id", UUID.class)
+        return entities.createQuery("select id from Centre where replacedBy is null order by createdAt, id", UUID.class)
                 .setMaxResults(1)
                 .getSingleResult();
     }

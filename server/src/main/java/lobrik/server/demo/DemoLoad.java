@@ -115,7 +115,8 @@ class DemoLoad implements ApplicationRunner {
         RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom")
                 .create(SEED ^ clock.instant().getEpochSecond());
         Ids ids = new Ids(random);
-        Centre centre = entities.createQuery("from Centre order by createdAt, id", Centre.class)
+        Centre centre = entities.createQuery(
+                        "from Centre where replacedBy is null order by createdAt, id", Centre.class)
                 .getResultList()
                 .getFirst();
         UUID instructor = entities.createQuery("from Account order by role desc, fullName", Account.class)

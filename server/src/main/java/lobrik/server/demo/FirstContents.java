@@ -1,6 +1,7 @@
 package lobrik.server.demo;
 
 import jakarta.persistence.EntityManager;
+import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -72,14 +73,17 @@ class FirstContents implements ApplicationRunner {
             throw new IllegalStateException(
                     "The database is empty and lobrik.first-password is not set: nobody could sign in");
         }
-        RandomGenerator random = RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
-        Ids ids = new Ids(random);
         String hash = String.valueOf(passwords.encode(firstPassword));
         if (demo) {
+            RandomGenerator random =
+                    RandomGeneratorFactory.of("L64X128MixRandom").create(SEED);
+            Ids ids = new Ids(random);
             LOG.info("Loading the demo school");
             new DemoSchool(entities, bases, calculations, ids, random, clock.instant(), hash).load();
             fresh = true;
         } else {
+            // No other school has these: one may be brought into the place of another.
+            Ids ids = new Ids(new SecureRandom());
             Centre centre = new Centre(ids.next(), "Our training centre", clock.instant());
             entities.persist(centre);
             entities.persist(

@@ -18,16 +18,25 @@ class BodyLimit extends OncePerRequestFilter {
     private static final long LARGEST_BYTES = 256 * 1024;
     private static final long LARGEST_FILE_BYTES = 1024 * 1024;
     private static final long LARGEST_PHOTO_BYTES = 12 * 1024 * 1024;
+    private static final long LARGEST_SCHOOL_BYTES = 4L * 1024 * 1024 * 1024;
     private static final Pattern PHOTO = Pattern.compile("/api/attempts/[^/]+/photos/[^/]+");
 
     static boolean isPhoto(HttpServletRequest request) {
         return PHOTO.matcher(request.getRequestURI()).matches();
     }
 
+    /** A whole school, which somebody who leads one brings in. */
+    static boolean isSchool(HttpServletRequest request) {
+        return request.getRequestURI().equals("/api/school/file");
+    }
+
     /** A file of exercises or a photo is larger than any other request; both need an account. */
     private static long largest(HttpServletRequest request) {
         if (isPhoto(request)) {
             return LARGEST_PHOTO_BYTES;
+        }
+        if (isSchool(request)) {
+            return LARGEST_SCHOOL_BYTES;
         }
         return request.getRequestURI().equals("/api/library/file") ? LARGEST_FILE_BYTES : LARGEST_BYTES;
     }

@@ -30,6 +30,9 @@ class SlowBodies extends OncePerRequestFilter {
     /** 12 MB at 1 Mbit a second. */
     private static final Duration LONGEST_OF_A_FILE = Duration.ofSeconds(100);
 
+    /** 1 GB at 5 Mbit a second. */
+    private static final Duration LONGEST_OF_A_SCHOOL = Duration.ofMinutes(30);
+
     private static final long SMALL_BYTES = 64 * 1024;
 
     /** A body that did not come in time. */
@@ -45,7 +48,9 @@ class SlowBodies extends OncePerRequestFilter {
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        Duration longest = request.getContentLengthLong() > SMALL_BYTES ? LONGEST_OF_A_FILE : LONGEST;
+        Duration longest = BodyLimit.isSchool(request)
+                ? LONGEST_OF_A_SCHOOL
+                : request.getContentLengthLong() > SMALL_BYTES ? LONGEST_OF_A_FILE : LONGEST;
         chain.doFilter(new Timed(request, System.nanoTime() + longest.toNanos()), response);
     }
 

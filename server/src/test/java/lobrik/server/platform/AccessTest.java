@@ -211,7 +211,13 @@ class AccessTest {
             PUT    /api/trainees/{id}/place                     L I - - -
             PUT    /api/trainees/{id}/left                      L I - - -
             PUT    /api/year-changes                            L - - - -
+            GET    /api/retention                               L - - U -
+            PUT    /api/retention/{kind}                        L - - - -
+            GET    /api/retention/{kind}/preview                L - - - -
+            POST   /api/retention/{kind}/runs                   L - - - -
             GET    /api/school                                  L I A U -
+            GET    /api/school/file                             L - - - -
+            PUT    /api/school/file                             L - - - -
             PUT    /api/school                                  L - - - -
             PUT    /api/school/logo                             L - - - -
             DELETE /api/school/logo                             L - - - -
