@@ -2,9 +2,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
+import { useAddress } from '../frame/address';
 import { Beside } from '../frame/Beside';
 import { FileButton } from '../frame/FileButton';
 import { Choice } from '../frame/Header';
+import { IfMay } from '../frame/IfMay';
 import { problemAt, problemBeside } from '../frame/problems';
 import { useMay } from '../frame/rights';
 import { Select } from '../frame/Select';
@@ -12,6 +14,8 @@ import { TextField } from '../frame/TextField';
 import { BUTTON } from '../library/button';
 import { DIVISIONS } from '../set/draft';
 import { useSchool } from './queries';
+import { RetentionRules } from './RetentionRules';
+import { WholeSchool } from './WholeSchool';
 
 type SchoolView = Schemas['SchoolView'];
 
@@ -20,8 +24,54 @@ const UNITS = [
   { value: 'mm', name: 'Millimetres' },
 ] as const;
 
-/** What the school is called, how its screens begin, and what stands on its sheets. */
+const VIEWS = [
+  { value: 'setUp', name: 'Set-up' },
+  { value: 'data', name: 'Data for the years' },
+] as const;
+
+/** What the school is set up with, and how long it keeps what it knows. */
 export function School() {
+  const [search, changeAddress] = useAddress();
+  const readsRecords = useMay('READ_RECORDS');
+  if (!readsRecords) {
+    return <SetUpOfSchool />;
+  }
+  const view = search.get('view') === 'data' ? 'data' : 'setUp';
+  return (
+    <div className="flex min-h-0 flex-1 flex-col">
+      <div className="border-b border-base-300 px-3 py-1.5">
+        <Choice
+          label="View"
+          options={VIEWS}
+          value={view}
+          onChange={(value) => {
+            changeAddress({ view: value }, { replace: false });
+          }}
+        />
+      </div>
+      {view === 'setUp' ? <SetUpOfSchool /> : <DataForYears />}
+    </div>
+  );
+}
+
+function DataForYears() {
+  return (
+    <div
+      className="grid min-h-0 flex-1 content-start gap-x-10 gap-y-6 overflow-y-auto p-4 xl:grid-cols-[minmax(0,46rem)_minmax(0,26rem)]"
+      tabIndex={0}
+      role="region"
+      aria-label="Data for the years"
+    >
+      <RetentionRules />
+      <IfMay right="LEAD">
+        <WholeSchool />
+      </IfMay>
+    </div>
+  );
+}
+
+/** What the school is called, how its screens begin, and what stands on its sheets. */
+function SetUpOfSchool() {
   const school = useSchool();
   const [kept, setKept] = useState(false);
   if (school.data === undefined) {

@@ -30,6 +30,7 @@ export const SUBJECTS = [
   { value: 'rota', name: 'Who sits where' },
   { value: 'room', name: 'Rooms' },
   { value: 'holiday', name: 'Holidays' },
+  { value: 'study', name: 'Studies' },
 ] as const;
 
 /** What is looked for; what is empty does not matter. */
