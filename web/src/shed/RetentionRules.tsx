@@ -6,7 +6,7 @@ import { useMay } from '../frame/rights';
 import { TextField } from '../frame/TextField';
 import { BUTTON } from '../library/button';
 import { day } from './days';
-import { counted, KINDS } from './retentionWords';
+import { counted, KINDS, monthsLong } from './retentionWords';
 import { useKept } from './useKept';
 
 const SHOWS = ['retention'];
@@ -61,7 +61,7 @@ function Rule({ rule, leads }: { rule: Schemas['Keeping']; leads: boolean }) {
           <p className="text-lg leading-snug">
             {rule.months == null
               ? '● Kept for ever.'
-              : `◐ Kept for ${String(rule.months)} months; ${rule.byCalendar ? 'what is older goes by itself, every day.' : 'what is older goes when you say so.'}`}
+              : `◐ Kept for ${monthsLong(rule.months)}; ${rule.byCalendar ? 'what is older goes by itself, every day.' : 'what is older goes when you say so.'}`}
             {rule.lastAt != null && rule.lastTaken != null && (
               <span className="block text-base">
                 {counted(kind, rule.lastTaken)} went on {day(rule.lastAt)}.
@@ -136,12 +136,12 @@ function WouldGo({ rule, months }: { rule: Schemas['Keeping']; months: number })
     return <Beside problem={seen.error?.message} />;
   }
   if (gone.count === 0) {
-    return <p className="mt-1 leading-snug">Nothing is older than {months} months.</p>;
+    return <p className="mt-1 leading-snug">Nothing is older than {monthsLong(months)}.</p>;
   }
   return (
     <div className="mt-1 leading-snug">
       <p>
-        ▲ {counted(kind, gone.count)} {gone.count === 1 ? 'is' : 'are'} older than {months} months, from{' '}
+        ▲ {counted(kind, gone.count)} {gone.count === 1 ? 'is' : 'are'} older than {monthsLong(months)}, from{' '}
         {day(gone.before)} back{gone.oldest != null && ` to ${day(gone.oldest)}`}
         {gone.names.length > 0 && `: ${gone.names.join(', ')}${gone.names.length < gone.count ? ' …' : ''}`}.
       </p>

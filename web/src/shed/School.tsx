@@ -39,7 +39,7 @@ export function School() {
   const view = search.get('view') === 'data' ? 'data' : 'setUp';
   return (
     <div className="flex min-h-0 flex-1 flex-col">
-      <div className="border-b border-base-300 px-3 py-1.5">
+      <div className="flex border-b border-base-300 px-3 py-1.5">
         <Choice
           label="View"
           options={VIEWS}

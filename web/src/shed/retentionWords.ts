@@ -40,3 +40,8 @@ export const KINDS: Readonly<
 export function counted(kind: DataKind, count: number): string {
   return `${String(count)} ${count === 1 ? KINDS[kind].one : KINDS[kind].many}`;
 }
+
+/** So many months. */
+export function monthsLong(months: number): string {
+  return `${String(months)} ${months === 1 ? 'month' : 'months'}`;
+}

@@ -175,6 +175,9 @@ class AccessibilityTest {
         School.go(page, "/shed");
         page.getByLabel("Name of the school").waitFor();
         check(page, "school");
+        School.go(page, "/shed?side=school&view=data");
+        page.getByText("Nothing is older than 60 months").waitFor();
+        check(page, "data for the years");
         School.go(page, "/shed?side=cohorts");
         Bench.button(page, "Change Kezia Mallow").click();
         page.getByLabel("Leaves the school").waitFor();
