@@ -187,7 +187,10 @@ function AccountState({ person }: { person: Person }) {
     case 'DISABLED':
       return <>✕ not let in</>;
     case 'INVITED':
-      return person.invitedUntil == null || new Date(person.invitedUntil) < new Date() ? (
+      if (person.invitedUntil == null) {
+        return <>○ needs a code</>;
+      }
+      return new Date(person.invitedUntil) < new Date() ? (
         <>○ code has run out</>
       ) : (
         <>○ invited, until {day(person.invitedUntil)}</>

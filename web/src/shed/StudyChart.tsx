@@ -1,11 +1,13 @@
 import { quantityText } from '../entry/figures';
+import { useNarrow } from '../frame/narrow';
 import { useDisplayUnit } from '../frame/signedIn';
 import type { FeatureResult } from './studyQueries';
 
 /** How a reader's readings are drawn, told apart by shape and not by colour alone. */
 export const READER_MARKS = ['●', '▲', '■', '◆', '✚', '○', '△', '□'];
 
-const WIDTH = 640;
+/** Narrower where there is less room, so that its figures stay as large. */
+const WIDTHS = { wide: 640, narrow: 400 };
 const HEIGHT = 260;
 const LEFT = 74;
 const BOTTOM = 30;
@@ -14,6 +16,7 @@ const TOP = 10;
 /** Every reading by how far it lies from what all read of its piece on the whole, between the limits of the tolerance. */
 export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: readonly number[] }) {
   const display = useDisplayUnit();
+  const width = useNarrow() ? WIDTHS.narrow : WIDTHS.wide;
   const { unit, tolerance } = result.feature;
   const means = pieces.map((_, piece) => mean(result.readers.flatMap(({ figures }) => figures[piece] ?? [])));
   const off = result.readers.map(({ figures }) =>
@@ -21,7 +24,7 @@ export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: 
   );
   const most = Math.max(tolerance, ...off.flat(2).map(Math.abs)) * 1.1;
   const y = (value: number) => TOP + ((HEIGHT - TOP - BOTTOM) * (most - value)) / (2 * most);
-  const column = (WIDTH - LEFT - 8) / pieces.length;
+  const column = (width - LEFT - 8) / pieces.length;
   const words = (value: number) => quantityText(value, unit, display, { signed: true, lines: 64, places: 2 });
   return (
     <figure className="min-w-0">
@@ -29,7 +32,7 @@ export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: 
         Each reading, from the mean of its piece; ┄ the tolerance
       </figcaption>
       <svg
-        viewBox={`0 0 ${String(WIDTH)} ${String(HEIGHT)}`}
+        viewBox={`0 0 ${String(width)} ${String(HEIGHT)}`}
         className="w-full"
         role="img"
         aria-label={`Readings of ${String(pieces.length)} pieces by ${String(result.readers.length)} people, at most ${words(Math.max(...off.flat(2).map(Math.abs)))} from the mean of their piece; the tolerance is ${words(tolerance)} to either side. ${result.readers.map(({ fullName, words: reads }) => `${fullName} ${reads}`).join('; ')}.`}
@@ -38,7 +41,7 @@ export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: 
           <g key={limit}>
             <line
               x1={LEFT}
-              x2={WIDTH - 8}
+              x2={width - 8}
               y1={y(limit)}
               y2={y(limit)}
               stroke={limit === 0 ? 'var(--line)' : 'var(--asked)'}
