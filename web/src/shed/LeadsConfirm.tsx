@@ -1,14 +1,11 @@
-import { useQuery } from '@tanstack/react-query';
-import { api, body, type Problem, type Schemas } from '../api/client';
+import { api, body } from '../api/client';
 import { Beside } from '../frame/Beside';
+import { useSecondFactor } from './queries';
 import { useKept } from './useKept';
 
 /** Whether the school asks its leads for a second factor. */
 export function LeadsConfirm() {
-  const own = useQuery<Schemas['State'], Problem>({
-    queryKey: ['secondFactor'],
-    queryFn: () => body(api.GET('/api/me/second-factor')),
-  });
+  const own = useSecondFactor();
   const ask = useKept<boolean>(
     (needed) => body(api.PUT('/api/leads-confirm', { body: { needed } })),
     ['secondFactor', 'people'],

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { Beside } from '../frame/Beside';
@@ -7,15 +7,13 @@ import { TextField } from '../frame/TextField';
 import { BUTTON } from '../library/button';
 import { CameraCode } from './CameraCode';
 import { day } from './days';
+import { useSecondFactor } from './queries';
 
 const KEY = ['secondFactor'];
 
 /** The second factor beside one's password: set up with an app, kept with codes on paper, ended. */
 export function OwnSecondFactor() {
-  const own = useQuery<Schemas['State'], Problem>({
-    queryKey: KEY,
-    queryFn: () => body(api.GET('/api/me/second-factor')),
-  });
+  const own = useSecondFactor();
   const [onPaper, setOnPaper] = useState<readonly string[]>();
   const state = own.data;
   return (

@@ -72,10 +72,10 @@ const RESULT = {
       spread: 0.02,
       off: true,
       words: 'reads 1/32 in long',
-      figures: [
-        [11.03, 11.05],
-        [12.02, 12.04],
-        [13.02, 13.04],
+      offPiece: [
+        [0.01, 0.03],
+        [0.005, 0.025],
+        [0.005, 0.025],
       ],
     },
     {
@@ -87,10 +87,10 @@ const RESULT = {
       spread: 0.01,
       off: false,
       words: 'reads as all do',
-      figures: [
-        [11, 11],
-        [12, 12],
-        [13, 13],
+      offPiece: [
+        [-0.02, -0.02],
+        [-0.015, -0.015],
+        [-0.015, -0.015],
       ],
     },
   ],

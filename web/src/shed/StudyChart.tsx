@@ -18,10 +18,7 @@ export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: 
   const display = useDisplayUnit();
   const width = useNarrow() ? WIDTHS.narrow : WIDTHS.wide;
   const { unit, tolerance } = result.feature;
-  const means = pieces.map((_, piece) => mean(result.readers.flatMap(({ figures }) => figures[piece] ?? [])));
-  const off = result.readers.map(({ figures }) =>
-    figures.map((rounds, piece) => rounds.map((read) => read - (means[piece] ?? 0))),
-  );
+  const off = result.readers.map(({ offPiece }) => offPiece);
   const most = Math.max(tolerance, ...off.flat(2).map(Math.abs)) * 1.1;
   const y = (value: number) => TOP + ((HEIGHT - TOP - BOTTOM) * (most - value)) / (2 * most);
   const column = (width - LEFT - 8) / pieces.length;
@@ -93,8 +90,4 @@ export function StudyChart({ result, pieces }: { result: FeatureResult; pieces: 
       </svg>
     </figure>
   );
-}
-
-function mean(of: readonly number[]): number {
-  return of.reduce((sum, each) => sum + each, 0) / Math.max(1, of.length);
 }

@@ -55,3 +55,11 @@ export function useTrainees(wanted: { text: string; cohort: string | undefined; 
 
 /** Whatever shows who is in which cohort. */
 export const WHO_IS_WHERE = ['keptCohorts', 'trainees', 'cohorts', 'floor', 'progress', 'kit'];
+
+/** One's own second factor, and whether the school asks its leads for one. */
+export function useSecondFactor() {
+  return useQuery<Schemas['State'], Problem>({
+    queryKey: ['secondFactor'],
+    queryFn: () => body(api.GET('/api/me/second-factor')),
+  });
+}

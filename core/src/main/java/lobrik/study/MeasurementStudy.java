@@ -251,6 +251,20 @@ public final class MeasurementStudy {
         return CLASSES * pieceSpread() / spread();
     }
 
+    /** How far every reading lies from what all read of its piece on the whole, by person, piece and repeat. */
+    public double[][][] offPiece() {
+        double[][][] off = new double[people][pieces][];
+        for (int person = 0; person < people; person++) {
+            for (int piece = 0; piece < pieces; piece++) {
+                double of = byPiece[piece];
+                off[person][piece] = Arrays.stream(figures[person][piece])
+                        .map(read -> read - of)
+                        .toArray();
+            }
+        }
+        return off;
+    }
+
     /** How everybody reads, in the order of the figures. */
     public List<Reader> readers() {
         Line error = error();

@@ -24,6 +24,9 @@ public record ReadingSpread(Length length, Angle angle, Map<FeatureId, Quantity>
     /** How round a bend stays that nothing went wrong with, besides what a caliper reads to. */
     private static final Percentage USUAL_FLATTENING = Percentage.of(2.5);
 
+    /** No reading is taken to be surer than this part of what is usual, however well a study of it went. */
+    private static final int SUREST_PART = 10;
+
     public ReadingSpread {
         studied = Map.copyOf(studied);
     }
@@ -36,6 +39,12 @@ public record ReadingSpread(Length length, Angle angle, Map<FeatureId, Quantity>
     /** The usual one, but for what is known better. */
     public static ReadingSpread known(Map<FeatureId, Quantity> studied) {
         return new ReadingSpread(USUAL.length, USUAL.angle, studied);
+    }
+
+    /** A spread that a study found, as far as it is believed: no reading is surer than a tenth of what is usual. */
+    public static Quantity believed(Quantity found, QuantityKind measured) {
+        long least = USUAL.of(measured).count() / SUREST_PART;
+        return found.count() < least ? found.withCount(least) : found;
     }
 
     /** Of a feature. */

@@ -81,6 +81,8 @@ class MeasurementStudyTest {
         assertThat(study.reproducibility()).as("(12 − 1.5) over 6").isCloseTo(Math.sqrt(1.75), within(1e-12));
         assertThat(study.readers().getLast().bias()).isCloseTo(1, within(1e-12));
         assertThat(study.readers().getLast().spread()).isCloseTo(Math.sqrt(2), within(1e-12));
+        assertThat(study.offPiece()[0][1]).as("of 19 and 21, where all read 21").containsExactly(-2, 0);
+        assertThat(study.offPiece()[1][2]).containsExactly(0, 2);
     }
 
     @Test

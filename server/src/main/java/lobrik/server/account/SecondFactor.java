@@ -29,16 +29,8 @@ class SecondFactor {
         this.begunAt = begunAt;
     }
 
-    UUID accountId() {
-        return accountId;
-    }
-
     byte[] secret() {
         return secret.clone();
-    }
-
-    Instant begunAt() {
-        return begunAt;
     }
 
     @Nullable

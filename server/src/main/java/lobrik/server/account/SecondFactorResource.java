@@ -1,20 +1,16 @@
 package lobrik.server.account;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import lobrik.server.platform.CameraCode;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.Right;
 import lobrik.server.platform.TurnedDown;
@@ -80,17 +76,12 @@ class SecondFactorResource {
     }
 
     private static List<String> rows(String text) {
-        try {
-            BitMatrix matrix =
-                    new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 0, 0, Map.of(EncodeHintType.MARGIN, 3));
-            return IntStream.range(0, matrix.getHeight())
-                    .mapToObj(row -> IntStream.range(0, matrix.getWidth())
-                            .mapToObj(column -> matrix.get(column, row) ? "1" : "0")
-                            .collect(Collectors.joining()))
-                    .toList();
-        } catch (WriterException e) {
-            throw new IllegalStateException("This address cannot be written as a code: " + text, e);
-        }
+        BitMatrix matrix = CameraCode.of(text);
+        return IntStream.range(0, matrix.getHeight())
+                .mapToObj(row -> IntStream.range(0, matrix.getWidth())
+                        .mapToObj(column -> matrix.get(column, row) ? "1" : "0")
+                        .collect(Collectors.joining()))
+                .toList();
     }
 
     @Operation(

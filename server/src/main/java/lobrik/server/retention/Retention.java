@@ -92,8 +92,8 @@ class Retention {
      */
     @Transactional
     public void keep(SignedIn who, DataKind kind, int seen, @Nullable Integer months, boolean byCalendar) {
-        if (months != null && (months < 1 || months > MOST_MONTHS)) {
-            throw TurnedDown.badInput("/months", "out-of-range", "keep it from 1 to " + MOST_MONTHS + " months");
+        if (months != null) {
+            requireWithin(months);
         }
         turns.take(who.centreId());
         RetentionRule rule = rule(who, kind).orElse(null);
@@ -119,6 +119,12 @@ class Retention {
                 null);
     }
 
+    private static void requireWithin(int months) {
+        if (months < 1 || months > MOST_MONTHS) {
+            throw TurnedDown.badInput("/months", "out-of-range", "keep it from 1 to " + MOST_MONTHS + " months");
+        }
+    }
+
     private static String words(@Nullable RetentionRule rule) {
         return rule == null
                 ? "for ever"
@@ -129,9 +135,14 @@ class Retention {
         return new Audit.Subject(Audit.Kind.SCHOOL, centreId, "How long data is kept");
     }
 
-    /** What would go now if data of a kind were kept for so many months; nothing does. */
+    /**
+     * What would go now if data of a kind were kept for so many months; nothing does.
+     *
+     * @throws TurnedDown if nothing can be kept so long, or so short
+     */
     @Transactional(readOnly = true)
     WouldGo wouldGo(SignedIn who, DataKind kind, int months) {
+        requireWithin(months);
         return wouldGo(who.centreId(), kind, before(months));
     }
 

@@ -30,8 +30,6 @@ import org.springframework.web.bind.annotation.RestController;
 @Tag(name = "retention")
 class RetentionResource {
 
-    private static final int MOST_MONTHS = 240;
-
     /**
      * How long data of a kind is kept.
      *
@@ -90,9 +88,6 @@ class RetentionResource {
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
             @PathVariable DataKind kind,
             @RequestParam int months) {
-        if (months < 1 || months > MOST_MONTHS) {
-            throw TurnedDown.badInput("/months", "out-of-range", "keep it from 1 to " + MOST_MONTHS + " months");
-        }
         return retention.wouldGo(who, kind, months);
     }
 

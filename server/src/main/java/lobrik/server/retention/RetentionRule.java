@@ -60,10 +60,6 @@ class RetentionRule {
         return keptBy;
     }
 
-    Instant keptAt() {
-        return keptAt;
-    }
-
     void become(int newMonths, boolean calendar, UUID by, Instant at) {
         months = newMonths;
         byCalendar = calendar;

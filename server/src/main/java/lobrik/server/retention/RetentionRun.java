@@ -46,17 +46,8 @@ class RetentionRun {
         this.runAt = runAt;
     }
 
-    Instant before() {
-        return before;
-    }
-
     int taken() {
         return taken;
-    }
-
-    @Nullable
-    UUID runBy() {
-        return runBy;
     }
 
     Instant runAt() {

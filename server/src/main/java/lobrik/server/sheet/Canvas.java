@@ -1,16 +1,11 @@
 package lobrik.server.sheet;
 
-import com.google.zxing.BarcodeFormat;
-import com.google.zxing.EncodeHintType;
-import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
-import com.google.zxing.qrcode.QRCodeWriter;
-import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
 import java.awt.Color;
 import java.io.IOException;
 import java.util.List;
-import java.util.Map;
 import lobrik.server.drawing.Sketch;
+import lobrik.server.platform.CameraCode;
 import org.openpdf.text.Element;
 import org.openpdf.text.Image;
 import org.openpdf.text.Phrase;
@@ -128,18 +123,7 @@ final class Canvas {
 
     /** A code that a camera reads; black on white with its quiet zone. */
     void code(String text, float x, float y, float size) {
-        BitMatrix matrix;
-        try {
-            matrix = new QRCodeWriter()
-                    .encode(
-                            text,
-                            BarcodeFormat.QR_CODE,
-                            0,
-                            0,
-                            Map.of(EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M, EncodeHintType.MARGIN, 3));
-        } catch (WriterException e) {
-            throw new IllegalStateException("This address cannot be written as a code: " + text, e);
-        }
+        BitMatrix matrix = CameraCode.of(text);
         float module = size / matrix.getWidth();
         content.setColorFill(Color.BLACK);
         for (int row = 0; row < matrix.getHeight(); row++) {

@@ -114,10 +114,6 @@ class MeasuringStudy {
         return new Plan(title, instrument, pieces, repeats, List.copyOf(asked), Set.copyOf(readers));
     }
 
-    UUID madeBy() {
-        return madeBy;
-    }
-
     Instant madeAt() {
         return madeAt;
     }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import lobrik.feature.FeatureKind;
-import lobrik.measure.Quantity;
 import lobrik.measure.QuantityKind;
 import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
@@ -19,6 +18,7 @@ import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import lobrik.server.study.MeasuringStudy.Asked;
 import lobrik.server.study.MeasuringStudy.Instrument;
+import lobrik.verdict.ReadingSpread;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -26,10 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 /** What a school's readings are known to spread by: taken from its studies by its lead, and given up again. */
 @Service
 class StudiedSpread implements ReadingRecords {
-
-    /** Readings are never taken to be surer than this, however well a study went: of 1/320 in, 1/20°, 1/20 %. */
-    private static final Map<QuantityKind, Double> SUREST =
-            Map.of(QuantityKind.LENGTH, 1 / 320.0, QuantityKind.ANGLE, 0.05, QuantityKind.PERCENTAGE, 0.05);
 
     private final EntityManager entities;
     private final Studies studies;
@@ -80,9 +76,10 @@ class StudiedSpread implements ReadingRecords {
         for (Asked asked : study.plan().asked()) {
             results.of(asked).ifPresent(analysis -> {
                 QuantityKind measured = asked.kind().measured();
-                Quantity spread =
-                        measured.of(Math.max(SUREST.getOrDefault(measured, analysis.spread()), analysis.spread()));
-                found.put(asked.feature(), spread.count());
+                found.put(
+                        asked.feature(),
+                        ReadingSpread.believed(measured.of(analysis.spread()), measured)
+                                .count());
             });
         }
         if (found.isEmpty()) {

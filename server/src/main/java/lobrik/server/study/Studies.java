@@ -149,15 +149,21 @@ class Studies {
         }
     }
 
-    /** Whose turn it is at which piece in which round; empty when somebody is through. */
+    /** What somebody has read of a study. */
     @Transactional(readOnly = true)
-    Optional<Turn> next(SignedIn who, MeasuringStudy study) {
+    Set<Turn> doneBy(SignedIn who, MeasuringStudy study) {
+        return figuresOf(study, who.accountId()).stream().map(StudyFigure::turn).collect(Collectors.toSet());
+    }
+
+    /**
+     * Whose turn it is at which piece in which round; empty when somebody is through.
+     *
+     * @param done as {@link #doneBy} says it
+     */
+    Optional<Turn> next(SignedIn who, MeasuringStudy study, Set<Turn> done) {
         if (study.isClosed() || !study.plan().readers().contains(who.accountId())) {
             return Optional.empty();
         }
-        Set<Turn> done = figuresOf(study, who.accountId()).stream()
-                .map(StudyFigure::turn)
-                .collect(Collectors.toSet());
         return IntStream.rangeClosed(1, study.plan().repeats())
                 .boxed()
                 .flatMap(round -> inTurn(study, who.accountId(), round).stream())
@@ -203,14 +209,14 @@ class Studies {
         turns.take(id);
         MeasuringStudy study = study(who, id);
         Turn turn = new Turn(who.accountId(), piece, round);
-        if (figuresOf(study, who.accountId()).stream()
-                .anyMatch(figure -> figure.turn().equals(turn))) {
+        Set<Turn> done = doneBy(who, study);
+        if (done.contains(turn)) {
             return;
         }
         if (study.isClosed()) {
             throw TurnedDown.conflict("closed", "This study is closed; what is read now does not count any more");
         }
-        if (!next(who, study).filter(turn::equals).isPresent()) {
+        if (!next(who, study, done).filter(turn::equals).isPresent()) {
             throw TurnedDown.conflict("not-your-turn", "It is another piece's turn; open the study again");
         }
         Set<String> asked = study.plan().asked().stream().map(Asked::feature).collect(Collectors.toSet());

@@ -52,8 +52,4 @@ class StudyFigure {
     long count() {
         return value;
     }
-
-    Instant at() {
-        return at;
-    }
 }

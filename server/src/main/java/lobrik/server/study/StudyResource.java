@@ -14,6 +14,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import lobrik.feature.FeatureKind;
 import lobrik.measure.LengthUnit;
@@ -33,6 +34,7 @@ import lobrik.study.MeasurementStudy;
 import lobrik.study.StudyWords;
 import lobrik.verdict.ReadingSpread;
 import lobrik.verdict.TolerancePreset;
+import lobrik.verdict.Tolerances;
 import lobrik.wire.Unit;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
@@ -135,7 +137,7 @@ class StudyResource {
      * @param bias how much longer than all do on the whole, within {@code low} and {@code high}
      * @param spread of their own readings of one piece
      * @param words whether they read long, short or as all do
-     * @param figures by piece, in the order of the pieces, round by round
+     * @param offPiece how far each reading lies from what all read of its piece: by piece, in the order of the pieces, round by round
      */
     record ReaderResult(
             UUID id,
@@ -146,7 +148,7 @@ class StudyResource {
             double spread,
             boolean off,
             String words,
-            List<List<Double>> figures) {}
+            List<List<Double>> offPiece) {}
 
     /**
      * What came out of one feature; inches, degrees or per cent.
@@ -223,7 +225,7 @@ class StudyResource {
         return switch (kind.measured()) {
             case LENGTH -> TolerancePreset.SITE.tolerances().length();
             case ANGLE -> TolerancePreset.SITE.tolerances().angle();
-            case PERCENTAGE -> QuantityKind.PERCENTAGE.of(5);
+            case PERCENTAGE -> Tolerances.USUAL_FLATTENING;
         };
     }
 
@@ -339,14 +341,10 @@ class StudyResource {
     @GetMapping("/api/studies/{id}/turn")
     StudyTurn turn(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         MeasuringStudy study = studies.study(who, id);
-        int done = studies.all(who).stream()
-                .filter(each -> each.study().id().equals(id))
-                .findFirst()
-                .map(each -> each.doneBy(who.accountId()))
-                .orElse(0);
-        return studies.next(who, study)
-                .map(turn -> new StudyTurn(turn.piece(), turn.round(), done, study.turnsEach()))
-                .orElseGet(() -> new StudyTurn(null, null, done, study.turnsEach()));
+        Set<StudyFigure.Turn> done = studies.doneBy(who, study);
+        return studies.next(who, study, done)
+                .map(turn -> new StudyTurn(turn.piece(), turn.round(), done.size(), study.turnsEach()))
+                .orElseGet(() -> new StudyTurn(null, null, done.size(), study.turnsEach()));
     }
 
     @Operation(
@@ -429,6 +427,7 @@ class StudyResource {
         FeatureKind kind = asked.kind();
         StudyWords words = new StudyWords(kind.measured(), unit);
         double[] interval = analysis.repeatabilityInterval();
+        double[][][] off = analysis.offPiece();
         List<ReaderResult> readers = new ArrayList<>();
         for (int i = 0; i < results.readers().size(); i++) {
             UUID reader = results.readers().get(i);
@@ -442,8 +441,8 @@ class StudyResource {
                     reads.spread(),
                     reads.isOff(),
                     words.reads(reads),
-                    results.pieces().stream()
-                            .map(piece -> results.of(asked, reader, piece))
+                    Stream.of(off[i])
+                            .map(rounds -> DoubleStream.of(rounds).boxed().toList())
                             .toList()));
         }
         return new FeatureResult(

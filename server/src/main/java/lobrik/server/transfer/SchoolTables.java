@@ -30,11 +30,6 @@ final class SchoolTables {
         private static Table of(String name, String of, String order) {
             return new Table(name, of, order, "", Set.of());
         }
-
-        /** Whether its rows are kept by what they say and shared by all schools of a server. */
-        boolean isShared() {
-            return name.equals("basis");
-        }
     }
 
     static final List<Table> ALL = List.of(

@@ -1,0 +1,37 @@
+package lobrik.server.platform;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import com.google.zxing.qrcode.decoder.ErrorCorrectionLevel;
+import java.util.Map;
+
+/** Codes that a camera reads. */
+public final class CameraCode {
+
+    /** Modules of white around a code, as far as cameras need them. */
+    private static final int QUIET = 3;
+
+    private CameraCode() {}
+
+    /** The modules of a code with its quiet zone, true for black. */
+    public static BitMatrix of(String text) {
+        try {
+            return new QRCodeWriter()
+                    .encode(
+                            text,
+                            BarcodeFormat.QR_CODE,
+                            0,
+                            0,
+                            Map.of(
+                                    EncodeHintType.ERROR_CORRECTION,
+                                    ErrorCorrectionLevel.M,
+                                    EncodeHintType.MARGIN,
+                                    QUIET));
+        } catch (WriterException e) {
+            throw new IllegalStateException("This address cannot be written as a code: " + text, e);
+        }
+    }
+}
