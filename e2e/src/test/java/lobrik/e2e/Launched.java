@@ -13,6 +13,11 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -222,6 +227,32 @@ final class Launched implements AutoCloseable {
                         + run(environment, "status", "--data", data.toString()).text());
             }
             Thread.sleep(50);
+        }
+    }
+
+    /** Waits until what follows from everything that was written down is worked out. */
+    void awaitFollowedUp() throws IOException {
+        long end = System.nanoTime() + PATIENCE.toNanos();
+        try (Connection connection =
+                        DriverManager.getConnection(databaseUrl(), "lobrik_owner", setting("spring.flyway.password"));
+                Statement statement = connection.createStatement()) {
+            while (isAnythingLeft(statement)) {
+                if (System.nanoTime() > end) {
+                    throw new IOException("not followed up after " + PATIENCE.toSeconds() + " s");
+                }
+                Thread.sleep(100);
+            }
+        } catch (SQLException e) {
+            throw new IOException("its database does not answer", e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IOException(e);
+        }
+    }
+
+    private static boolean isAnythingLeft(Statement statement) throws SQLException {
+        try (ResultSet left = statement.executeQuery("select 1 from follow_up limit 1")) {
+            return left.next();
         }
     }
 

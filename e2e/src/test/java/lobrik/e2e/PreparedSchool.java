@@ -29,7 +29,10 @@ final class PreparedSchool {
         alone(() -> {
             if (!Files.exists(school.resolve("done"))) {
                 // The first start of a build makes its start cache too.
-                Launched.startNew(school.resolve("data")).close();
+                try (Launched first = Launched.startNew(school.resolve("data"))) {
+                    // Else every copy would work out for itself what follows from hundreds of pieces.
+                    first.awaitFollowedUp();
+                }
                 Files.createFile(school.resolve("done"));
             }
         });

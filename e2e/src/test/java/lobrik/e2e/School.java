@@ -280,8 +280,6 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
                                     // Pages of one device share a process, as far as the browser lets them.
                                     "--renderer-process-limit=1",
                                     "--disable-gpu",
-                                    // No page lives long enough to earn what its best code costs.
-                                    "--js-flags=--no-opt --no-maglev",
                                     "--disable-quic",
                                     "--no-first-run",
                                     "--disable-background-networking",
