@@ -3,7 +3,9 @@ import { type SyntheticEvent, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { problemAt } from '../frame/problems';
 import { TextField } from '../frame/TextField';
+import { BUTTON } from '../library/button';
 import { BentTube } from './BentTube';
+import { canPasskeys, passkeyWords, showPasskey } from './passkeys';
 
 /** Asks for name and password, beside a piece of what the product is about. */
 export function SignIn() {
@@ -14,6 +16,11 @@ export function SignIn() {
   const signIn = useMutation<Schemas['Me'], Problem>({
     meta: { signsIn: true },
     mutationFn: () => body(api.POST('/api/session', { body: { name, password, code } })),
+    onSuccess: (me) => client.setQueryData(['me'], me),
+  });
+  const show = useMutation<Schemas['Me'], Error>({
+    meta: { signsIn: true },
+    mutationFn: showPasskey,
     onSuccess: (me) => client.setQueryData(['me'], me),
   });
   // Asked for once the password was right.
@@ -57,6 +64,26 @@ export function SignIn() {
           <button className="btn h-12 btn-neutral text-lg" disabled={signIn.isPending}>
             Sign in
           </button>
+          {canPasskeys() && (
+            <>
+              {show.error !== null && (
+                <p role="alert" className="text-error">
+                  <span aria-hidden="true">✕ </span>
+                  {passkeyWords(show.error)}
+                </p>
+              )}
+              <button
+                type="button"
+                className={`${BUTTON} h-12 text-lg`}
+                disabled={show.isPending}
+                onClick={() => {
+                  show.mutate();
+                }}
+              >
+                Sign in with a passkey
+              </button>
+            </>
+          )}
           <a href="/join" className="min-h-11 content-center underline">
             I have a code to join with, or for another password
           </a>

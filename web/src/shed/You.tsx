@@ -5,6 +5,7 @@ import { Beside } from '../frame/Beside';
 import { problemAt, problemBeside } from '../frame/problems';
 import { useSignedIn } from '../frame/signedIn';
 import { TextField } from '../frame/TextField';
+import { OwnPasskeys } from './OwnPasskeys';
 import { OwnSecondFactor } from './OwnSecondFactor';
 import { ROLES } from './roles';
 import { SessionList } from './SessionList';
@@ -21,6 +22,7 @@ export function You() {
         <Password />
         <OwnSessions />
         <OwnSecondFactor />
+        <OwnPasskeys />
       </div>
     </div>
   );

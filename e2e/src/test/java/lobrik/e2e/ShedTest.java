@@ -4,7 +4,9 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import com.google.gson.JsonObject;
 import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.CDPSession;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -47,6 +49,7 @@ class ShedTest {
             yearChange(lead, school);
             shutOut(lead, wim, school);
             audit(lead, school);
+            passkey(room, school);
             secondFactor(room, lead, school);
             assertThat(errors).isEmpty();
         }
@@ -261,6 +264,41 @@ class ShedTest {
         assertThat(fresh.getByLabel("Places")).isVisible();
         side(lead, "Your account").click();
         assertThat(lead.getByText("7 recovery codes are left")).isVisible();
+    }
+
+    /** Made by a device that knows its holder, at a name that a key can belong to; signing in with it takes nothing else. */
+    private void passkey(School.Room room, Launched school) {
+        Page device = room.screen(1280, 800, "film", new ArrayList<>());
+        CDPSession authenticator = device.context().newCDPSession(device);
+        authenticator.send("WebAuthn.enable");
+        JsonObject options = new JsonObject();
+        options.addProperty("protocol", "ctap2");
+        options.addProperty("transport", "internal");
+        options.addProperty("hasResidentKey", true);
+        options.addProperty("hasUserVerification", true);
+        options.addProperty("isUserVerified", true);
+        JsonObject added = new JsonObject();
+        added.add("options", options);
+        authenticator.send("WebAuthn.addVirtualAuthenticator", added);
+        String base = school.base().replace("127.0.0.1", "localhost");
+        device.navigate(base);
+        device.getByLabel("Name").fill("lead");
+        device.getByLabel("Password").fill("grey herons at low tide");
+        device.keyboard().press("Enter");
+        device.getByLabel("Places").waitFor();
+        School.go(device, "/shed?side=you");
+        device.getByLabel("What this device is called").fill("The tablet at bench 4");
+        button(device, "Make a passkey here").click();
+        assertThat(device.getByLabel("Your passkeys")).containsText("The tablet at bench 4");
+        device.getByText("Sign out").click();
+        button(device, "Sign in with a passkey").click();
+        device.getByLabel("Places").waitFor();
+        School.go(device, "/shed?side=you");
+        button(device, "Take The tablet at bench 4 away").click();
+        assertThat(device.getByLabel("Your passkeys")).not().containsText("The tablet at bench 4");
+        device.getByText("Sign out").click();
+        button(device, "Sign in with a passkey").click();
+        assertThat(device.getByRole(AriaRole.ALERT)).containsText("opens nothing here");
     }
 
     /** What an app makes of a secret in this half minute. */

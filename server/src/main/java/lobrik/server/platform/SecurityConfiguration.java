@@ -35,7 +35,8 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain securityFilterChain(
             HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens) {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                HttpMethod.POST, "/api/session", "/api/session/passkey", "/api/session/passkey/question")
                         .permitAll()
                         .requestMatchers("/api/calc/**")
                         .permitAll()

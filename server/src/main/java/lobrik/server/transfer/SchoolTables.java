@@ -128,6 +128,7 @@ final class SchoolTables {
             "follow_up",
             "second_factor",
             "recovery_code",
+            "passkey",
             "known_device",
             "invitation",
             "spring_session",

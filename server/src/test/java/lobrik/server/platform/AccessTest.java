@@ -148,6 +148,12 @@ class AccessTest {
             GET    /api/me                                      L I A U T
             GET    /api/me/page                                 - - - - T
             PUT    /api/me/password                             L I A U T
+            GET    /api/me/passkeys                             L I A U T
+            POST   /api/me/passkeys                             L I A U T
+            PUT    /api/me/passkeys                             L I A U T
+            DELETE /api/me/passkeys/{passkey}                   L I A U T
+            POST   /api/session/passkey                         open
+            POST   /api/session/passkey/question                open
             GET    /api/me/second-factor                        L I A U T
             POST   /api/me/second-factor                        L I A U T
             PUT    /api/me/second-factor                        L I A U T
