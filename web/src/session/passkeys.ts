@@ -37,7 +37,7 @@ function answered(credential: Credential | null): Record<string, never> {
   if (!(credential instanceof PublicKeyCredential)) {
     throw new Error('The device gave no key.');
   }
-  return credential.toJSON() as Record<string, never>;
+  return credential.toJSON() as unknown as Record<string, never>;
 }
 
 /** What to say of what went wrong: of the server's its words, and of the device that nothing came of it. */

@@ -132,11 +132,11 @@ class PasskeyResource {
             @RequestBody DeviceAnswer answer,
             @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response) {
-        if (answer.question() == null || answer.credential() == null) {
-            throw TurnedDown.unauthorised("This passkey opens nothing here");
-        }
-        SignedIn who =
-                passkeys.shown(place(request), answer.question(), answer.credential(), request.getRemoteAddr());
+        SignedIn who = passkeys.shown(
+                place(request),
+                TurnedDown.required("/question", answer.question()),
+                TurnedDown.required("/credential", answer.credential()),
+                request.getRemoteAddr());
         door.enter(who, request, response);
         return SessionResource.me(who, accounts.preferences(who));
     }

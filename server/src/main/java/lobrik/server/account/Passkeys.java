@@ -2,6 +2,7 @@ package lobrik.server.account;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import com.webauthn4j.util.exception.WebAuthnException;
 import jakarta.persistence.EntityManager;
 import java.nio.ByteBuffer;
 import java.time.Clock;
@@ -146,7 +147,8 @@ class Passkeys {
     void keep(SignedIn who, Place place, String key, String label, Map<String, Object> credential) {
         String name = label.strip();
         if (name.isEmpty() || name.length() > LONGEST_LABEL) {
-            throw TurnedDown.badInput("/label", "missing", "call it something of 1 to " + LONGEST_LABEL + " characters");
+            throw TurnedDown.badInput(
+                    "/label", "missing", "call it something of 1 to " + LONGEST_LABEL + " characters");
         }
         turns.take(who.accountId());
         PublicKeyCredentialCreationOptions options = making.asMap().remove(who.accountId() + " " + key);
@@ -157,7 +159,7 @@ class Passkeys {
             party(place)
                     .registerCredential(new ImmutableRelyingPartyRegistrationRequest(
                             options, new RelyingPartyPublicKey(JSON.convertValue(credential, MADE), name)));
-        } catch (RuntimeException refused) {
+        } catch (JacksonException | IllegalArgumentException | WebAuthnException refused) {
             throw TurnedDown.badInput("", "wrong-key", "this key is not what your device was asked for; try again");
         }
         note(who, null, name);
@@ -207,11 +209,8 @@ class Passkeys {
         PublicKeyCredentialUserEntity user;
         try {
             user = party(place)
-                    .authenticate(new RelyingPartyAuthenticationRequest(
-                            options, JSON.convertValue(credential, SHOWN)));
-        } catch (JacksonException | IllegalArgumentException unreadable) {
-            throw unknown();
-        } catch (RuntimeException refused) {
+                    .authenticate(new RelyingPartyAuthenticationRequest(options, JSON.convertValue(credential, SHOWN)));
+        } catch (JacksonException | IllegalArgumentException | WebAuthnException refused) {
             throw unknown();
         }
         UUID id = account(user.getId());
@@ -221,11 +220,7 @@ class Passkeys {
         }
         SignedIn who = account.signedIn();
         audit.note(
-                Audit.What.SIGNED_IN,
-                who.centreId(),
-                who.accountId(),
-                account.signInName() + ", by passkey",
-                address);
+                Audit.What.SIGNED_IN, who.centreId(), who.accountId(), account.signInName() + ", by passkey", address);
         return who;
     }
 
@@ -247,8 +242,8 @@ class Passkeys {
                         .build(),
                 Set.of(place.origin()));
         // The device makes sure who holds it: a key is both factors.
-        party.setCustomizeCreationOptions(options -> options.authenticatorSelection(
-                AuthenticatorSelectionCriteria.builder()
+        party.setCustomizeCreationOptions(
+                options -> options.authenticatorSelection(AuthenticatorSelectionCriteria.builder()
                         .residentKey(ResidentKeyRequirement.REQUIRED)
                         .userVerification(UserVerificationRequirement.REQUIRED)
                         .build()));

@@ -153,6 +153,13 @@ public class Attempts {
                 .getResultList());
     }
 
+    /** What follows from these is worked out, by whoever has the turn of each: it need not be once more. */
+    public void followed(Collection<UUID> ids) {
+        entities.createNativeQuery("delete from follow_up where attempt_id in :ids")
+                .setParameter("ids", ids)
+                .executeUpdate();
+    }
+
     /** Attempts at these assignments, from the oldest. */
     List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
         if (assignmentIds.isEmpty()) {

@@ -36,7 +36,10 @@ class SecurityConfiguration {
     SecurityFilterChain securityFilterChain(
             HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                HttpMethod.POST, "/api/session", "/api/session/passkey", "/api/session/passkey/question")
+                                HttpMethod.POST,
+                                "/api/session",
+                                "/api/session/passkey",
+                                "/api/session/passkey/question")
                         .permitAll()
                         .requestMatchers("/api/calc/**")
                         .permitAll()

@@ -195,6 +195,8 @@ public class OutcomeBook implements AttemptFollower {
         Map<UUID, List<Membership>> memberships = enrolments.memberships(
                 all.stream().map(measured -> measured.attempt().traineeId()).collect(Collectors.toSet()));
         keepAll(all, measured -> cohortOf(measured, memberships));
+        // Each follows from what was written down before: there is nobody else who derives anything from it.
+        attempts.followed(ids);
     }
 
     /** Works out what the attempts of one cohort came to, for a record that was written past the screens. */
