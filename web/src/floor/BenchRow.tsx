@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useOpenAttempt } from '../api/queries';
+import { Portrait } from '../frame/Portrait';
 import { StepDialog } from './StepDialog';
 import { PRESENCE } from '../shed/AttendanceList';
 import { lasting, STATES } from './states';
@@ -41,6 +42,7 @@ export function BenchRow({ bench, now, waiting }: BenchRowProps) {
       >
         {bench.bench}
       </span>
+      <Portrait id={bench.traineeId} portraitAt={bench.portraitAt} className="size-14 max-sm:size-11" />
       <div className="min-w-0 flex-1">
         <Link
           to={`/progress/${bench.traineeId}`}

@@ -4,6 +4,7 @@ import { type TraineePage as Page, useTraineeProgress } from '../api/progress';
 import { familyOf } from '../bends/families';
 import { useAddress } from '../frame/address';
 import { Header } from '../frame/Header';
+import { Portrait } from '../frame/Portrait';
 import { useDisplayUnit } from '../frame/signedIn';
 import { BUTTON } from '../library/button';
 import { conduitText } from './conduit';
@@ -76,6 +77,7 @@ export default function TraineePage() {
           )}
         </div>
         <aside className="w-[20rem] shrink-0 overflow-y-auto border-base-300 bg-base-200 p-3 max-lg:w-full max-lg:overflow-visible max-lg:border-t lg:border-l">
+          <Portrait id={page.traineeId} portraitAt={page.portraitAt} className="mb-3 size-32" />
           <Attendance traineeId={page.traineeId} />
           <SignOffs page={page} family={family} />
           <IfMay right="TEACH">

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { CohortForm } from '../floor/StartCohort';
 import { Dialog } from '../frame/Dialog';
+import { Portrait } from '../frame/Portrait';
 import { useMay } from '../frame/rights';
 import { SearchField } from '../frame/SearchField';
 import { Select } from '../frame/Select';
@@ -237,10 +238,15 @@ function TraineeTable({
           {trainees.map((trainee) => (
             <tr key={trainee.id} className="h-15 border-t border-base-300">
               <td className="py-2 pl-4">
-                <Link to={`/progress/${trainee.id}`} className="font-semibold hover:underline">
-                  {trainee.fullName}
-                </Link>
-                {trainee.leftAt != null && <span className="block text-sm">left {day(trainee.leftAt)}</span>}
+                <span className="flex items-center gap-3">
+                  <Portrait id={trainee.id} portraitAt={trainee.portraitAt} className="size-11" />
+                  <span>
+                    <Link to={`/progress/${trainee.id}`} className="font-semibold hover:underline">
+                      {trainee.fullName}
+                    </Link>
+                    {trainee.leftAt != null && <span className="block text-sm">left {day(trainee.leftAt)}</span>}
+                  </span>
+                </span>
               </td>
               <td className="px-3">{trainee.cohortName}</td>
               <td className="figures px-3 text-right">{trainee.bench}</td>

@@ -6,6 +6,7 @@ import { problemAt, problemBeside } from '../frame/problems';
 import { Select } from '../frame/Select';
 import { TextField } from '../frame/TextField';
 import { BUTTON } from '../library/button';
+import { Photograph } from './Photograph';
 import { type Enrolled, type KeptCohort, WHO_IS_WHERE } from './queries';
 import { useKept } from './useKept';
 
@@ -25,6 +26,7 @@ export function TraineeDialog({
         <Particulars trainee={trainee} onDone={onClose} />
         <div className="grid content-start gap-5">
           <Place trainee={trainee} cohorts={cohorts} onDone={onClose} />
+          <Photograph trainee={trainee} />
           {trainee.leftAt == null && <Leave trainee={trainee} onDone={onClose} />}
         </div>
       </div>

@@ -49,6 +49,7 @@ public class Enrolments {
             @Nullable Instant leftAt,
             boolean largerPrint,
             int extraTimePct,
+            @Nullable Instant portraitAt,
             int edition) {}
 
     /** Some of them, and how many there are in all. */
@@ -106,7 +107,7 @@ public class Enrolments {
         long all = Rows.listed(count).getFirst().get("n", Long.class);
         Query query = found(who, """
                         select t.id, t.full_name, t.number, t.bench, t.cohort_id, c.name as cohort_name, t.joined_at, t.left_at,
-                          t.larger_print, t.extra_time_pct, t.edition
+                          t.larger_print, t.extra_time_pct, t.portrait_at, t.edition
                         """ + FOUND + " order by lower(t.full_name), t.id", text, cohort, left)
                 .setFirstResult(from)
                 .setMaxResults(most);
@@ -136,6 +137,7 @@ public class Enrolments {
                 row.get("left_at", Instant.class),
                 row.get("larger_print", Boolean.class),
                 row.get("extra_time_pct", Integer.class),
+                row.get("portrait_at", Instant.class),
                 row.get("edition", Integer.class));
     }
 
@@ -494,7 +496,7 @@ public class Enrolments {
         return bench;
     }
 
-    private static Audit.Subject subject(Trainee trainee) {
+    static Audit.Subject subject(Trainee trainee) {
         return new Audit.Subject(Audit.Kind.TRAINEE, trainee.id(), trainee.fullName());
     }
 }

@@ -24,6 +24,7 @@ public class Trainee {
     private @Nullable Instant leftAt;
     private boolean largerPrint;
     private int extraTimePct;
+    private @Nullable Instant portraitAt;
 
     /** Counts what is kept of them, so that two who change it at once do not write over each other. */
     private int edition;
@@ -85,6 +86,15 @@ public class Trainee {
     /** What they need, wherever they are. */
     public Needs needs() {
         return new Needs(largerPrint, extraTimePct);
+    }
+
+    /** Since when the photograph of them is kept that is kept now; null where there is none. */
+    public @Nullable Instant portraitAt() {
+        return portraitAt;
+    }
+
+    void portrayed(@Nullable Instant at) {
+        portraitAt = at;
     }
 
     int edition() {

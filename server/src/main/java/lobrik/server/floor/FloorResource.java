@@ -83,6 +83,7 @@ class FloorResource {
     record BenchView(
             UUID traineeId,
             String fullName,
+            @Nullable Instant portraitAt,
             int bench,
             @Nullable String benderLabel,
             Attendance.@Nullable State presence,
@@ -258,6 +259,7 @@ class FloorResource {
             return new BenchView(
                     trainee.id(),
                     trainee.fullName(),
+                    trainee.portraitAt(),
                     sits.bench(),
                     sits.benderLabel(),
                     sits.presence(),
@@ -275,6 +277,7 @@ class FloorResource {
         return new BenchView(
                 trainee.id(),
                 trainee.fullName(),
+                trainee.portraitAt(),
                 sits.bench(),
                 sits.benderLabel() == null ? null : benderOf(assignment, exercises),
                 sits.presence(),

@@ -72,6 +72,17 @@ public class PhotoIntake {
      * @throws TurnedDown if it is too large, no photo of a kind that is taken in, or broken, or if too many others are sent
      */
     public Shrunk shrink(InputStream sent) throws IOException {
+        return shrink(sent, LONGEST_SIDE);
+    }
+
+    /**
+     * Makes a photo smaller than usual.
+     *
+     * @param longestSide of what comes out, in pixels
+     * @throws IOException as above
+     * @throws TurnedDown as above
+     */
+    public Shrunk shrink(InputStream sent, int longestSide) throws IOException {
         try (Scratch.Sheet body = scratch.sheet()) {
             String digest = keep(sent, body);
             if (!Waiting.forTurn(pictures, PATIENCE)) {
@@ -79,7 +90,7 @@ public class PhotoIntake {
                         "Many photos are being sent just now; this one can be sent again in a moment");
             }
             try {
-                return shrink(body, digest);
+                return shrink(body, digest, longestSide);
             } finally {
                 pictures.release();
             }
@@ -116,11 +127,11 @@ public class PhotoIntake {
         }
     }
 
-    private Shrunk shrink(Scratch.Sheet body, String digest) throws IOException {
+    private Shrunk shrink(Scratch.Sheet body, String digest, int longestSide) throws IOException {
         try (Scratch.Sheet clean = scratch.sheet()) {
             PictureFile file = look(body, clean);
             checkSize(file);
-            BufferedImage upright = upright(read(file, clean), file.turn());
+            BufferedImage upright = upright(read(file, clean, longestSide), file.turn(), longestSide);
             return new Shrunk(jpeg(upright), upright.getWidth(), upright.getHeight(), digest);
         }
     }
@@ -166,12 +177,12 @@ public class PhotoIntake {
         }
     }
 
-    private static BufferedImage read(PictureFile file, Scratch.Sheet clean) {
+    private static BufferedImage read(PictureFile file, Scratch.Sheet clean, int longestSide) {
         ImageReader reader = ImageIO.getImageReadersByFormatName(file.format()).next();
         try (ImageInputStream input = new FileImageInputStream(clean.path().toFile())) {
             reader.setInput(input, true, true);
             // Whole pixels are left out while reading, so that a large photo never stands in memory.
-            int step = Math.ceilDiv(Math.max(file.width(), file.height()), 2 * LONGEST_SIDE);
+            int step = Math.ceilDiv(Math.max(file.width(), file.height()), 2 * longestSide);
             ImageReadParam param = reader.getDefaultReadParam();
             param.setSourceSubsampling(step, step, 0, 0);
             return reader.read(0, param);
@@ -182,11 +193,11 @@ public class PhotoIntake {
         }
     }
 
-    private static BufferedImage upright(BufferedImage image, int turn) {
+    private static BufferedImage upright(BufferedImage image, int turn, int longestSide) {
         boolean onItsSide = turn >= 5 && turn <= 8;
         int width = onItsSide ? image.getHeight() : image.getWidth();
         int height = onItsSide ? image.getWidth() : image.getHeight();
-        double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(width, height));
+        double scale = Math.min(1, (double) longestSide / Math.max(width, height));
         BufferedImage upright = new BufferedImage(
                 Math.max(1, (int) Math.round(width * scale)),
                 Math.max(1, (int) Math.round(height * scale)),

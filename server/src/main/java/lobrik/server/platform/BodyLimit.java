@@ -19,7 +19,8 @@ class BodyLimit extends OncePerRequestFilter {
     private static final long LARGEST_FILE_BYTES = 1024 * 1024;
     private static final long LARGEST_PHOTO_BYTES = 12 * 1024 * 1024;
     private static final long LARGEST_SCHOOL_BYTES = 4L * 1024 * 1024 * 1024;
-    private static final Pattern PHOTO = Pattern.compile("/api/attempts/[^/]+/photos/[^/]+");
+    private static final Pattern PHOTO =
+            Pattern.compile("/api/(attempts/[^/]+/photos/[^/]+|trainees/[^/]+/portrait|school/logo)");
 
     static boolean isPhoto(HttpServletRequest request) {
         return PHOTO.matcher(request.getRequestURI()).matches();

@@ -78,6 +78,7 @@ public class TraineePages {
                 trainee.fullName(),
                 trainee.bench(),
                 trainee.number(),
+                trainee.portraitAt(),
                 trainee.cohortId(),
                 cohorts.cohort(who, trainee.cohortId()).name(),
                 totals.values().stream().mapToInt(Total::pieces).sum(),

@@ -20,6 +20,7 @@ record TraineeProgress(
         String fullName,
         int bench,
         @Nullable String number,
+        @Nullable Instant portraitAt,
         UUID cohortId,
         String cohortName,
         int pieces,

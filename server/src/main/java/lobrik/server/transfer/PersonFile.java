@@ -85,6 +85,9 @@ class PersonFile {
                     "select id, attempt_id, about, note, width, height, taken_by, taken_at, said_at, device_ahead_ms, received_at,"
                             + " encode(content, 'base64') as content from photo where attempt_id in " + OWN_ATTEMPTS
                             + " order by taken_at"),
+            new Part(
+                    "photograph",
+                    "select replace(encode(content, 'base64'), chr(10), '') as jpeg from portrait where id = :trainee"),
             new Part("outcomes", "select * from outcome where trainee_id = :trainee order by measured_at"),
             new Part("signOffs", "select * from sign_off where trainee_id = :trainee order by signed_at"),
             new Part(

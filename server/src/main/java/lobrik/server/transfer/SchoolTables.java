@@ -36,6 +36,7 @@ final class SchoolTables {
             new Table("centre", "id = :school", "id", "logo", Set.of("replaced_by")),
             Table.of("cohort", OF_SCHOOL, "id"),
             Table.of("trainee", "cohort_id in " + COHORTS, "id"),
+            new Table("portrait", "id in " + TRAINEES, "id", "content", Set.of()),
             new Table("account", OF_SCHOOL, "id", "", Set.of("password_hash")),
             Table.of("cohort_instructor", "cohort_id in " + COHORTS, "cohort_id, account_id"),
             Table.of("enrolment", "trainee_id in " + TRAINEES, "id"),

@@ -214,6 +214,9 @@ class AccessTest {
             GET    /api/trainees                                L I A U -
             PUT    /api/trainees/{id}                           L I - - -
             PUT    /api/trainees/{id}/particulars               L I - - -
+            GET    /api/trainees/{id}/portrait                  L I A U -
+            PUT    /api/trainees/{id}/portrait                  L I - - -
+            DELETE /api/trainees/{id}/portrait                  L I - - -
             PUT    /api/trainees/{id}/place                     L I - - -
             PUT    /api/trainees/{id}/left                      L I - - -
             PUT    /api/year-changes                            L - - - -

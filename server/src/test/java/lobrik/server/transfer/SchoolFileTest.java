@@ -54,6 +54,9 @@ class SchoolFileTest {
             String cohort = oskar.get("/api/cohorts").at("/0/id").asString();
             JsonNode floor = oskar.get("/api/floor/" + cohort).body();
             trainee = floor.at("/benches/0/traineeId").asString();
+            assertThat(oskar.putBytes("/api/trainees/" + trainee + "/portrait", picture())
+                            .status())
+                    .isEqualTo(204);
             progress =
                     oskar.get("/api/trainees/" + trainee + "/progress").body().toString();
             attempt = oskar.get("/api/trainees/" + trainee + "/progress")
