@@ -12,6 +12,7 @@ import type { Schemas } from '../api/client';
 import { quantityText } from '../entry/figures';
 import { useDisplayUnit } from '../frame/signedIn';
 import { day } from './days';
+import { driftTicks } from './driftTicks';
 import { TOLD } from './figureWords';
 
 const AXIS = {
@@ -66,7 +67,7 @@ export function DriftChart({ series, told }: { series: Schemas['ToldSeries']; to
             />
             <YAxis
               domain={[least - room, most + room]}
-              ticks={[least, (least + most) / 2, most]}
+              ticks={driftTicks(least - room, most + room, as.unit)}
               tickFormatter={words}
               width={82}
               {...AXIS}

@@ -216,6 +216,12 @@ class ShedTest {
         button(lead, "Change Bo Rill").click();
         button(lead, "Comes back here").click();
         assertThat(lead.getByText("Nobody of that name")).isVisible();
+        choice(lead, "Trainees").selectOption("here");
+        button(lead, "Change Cai Tamsin").click();
+        lead.getByLabel("Bench", new Page.GetByLabelOptions().setExact(true)).fill("12");
+        button(lead, "Moves here").click();
+        assertThat(lead.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Cai Tamsin")))
+                .containsText("12");
     }
 
     private static void shutOut(Page lead, Page wim, Launched school) {

@@ -128,6 +128,8 @@ class WholePathTest {
     void millimetres_areReadAndShown_whenTheAccountPrefersThem(School.Room room) {
         Page page = room.signedIn("dessa", errors);
         page.getByLabel("Lengths in inches; change to millimetres").click();
+        // A desk that opens before the account says so is set in inches.
+        page.getByLabel("Lengths in millimetres; change to inches").waitFor();
         place(page, "Set").click();
         assertThat(page.getByTestId("elevation").getByLabel("Leg", new Locator.GetByLabelOptions().setExact(true)))
                 .hasValue("450");
