@@ -1,4 +1,4 @@
-import { api, body, Problem, type Schemas } from '../api/client';
+import { api, body, Problem, sentAsItIs, type Schemas } from '../api/client';
 import type { Entry } from './entries';
 
 /** An attempt that was opened, or what may have changed of it. */
@@ -30,9 +30,7 @@ export async function send(entry: Entry): Promise<Answer> {
       return body(
         api.PUT('/api/attempts/{id}/photos/{key}', {
           params: { path: { id, key }, query: { about: task.about, note: task.note, takenAt: task.takenAt } },
-          body: task.file as unknown as never,
-          bodySerializer: (file: unknown) => file as Blob,
-          headers: { 'Content-Type': task.file.type === '' ? 'application/octet-stream' : task.file.type },
+          ...sentAsItIs(task.file, task.file.type === '' ? undefined : task.file.type),
         }),
       );
   }

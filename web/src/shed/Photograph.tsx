@@ -1,4 +1,4 @@
-import { api, body } from '../api/client';
+import { api, body, sentAsItIs } from '../api/client';
 import { Beside } from '../frame/Beside';
 import { FileButton } from '../frame/FileButton';
 import { Portrait } from '../frame/Portrait';
@@ -16,9 +16,7 @@ export function Photograph({ trainee }: { trainee: Enrolled }) {
           ? api.DELETE('/api/trainees/{id}/portrait', { params })
           : api.PUT('/api/trainees/{id}/portrait', {
               params,
-              body: file as never,
-              bodySerializer: (raw: unknown) => raw as File,
-              headers: { 'Content-Type': 'application/octet-stream' },
+              ...sentAsItIs(file),
             }),
       ),
     WHO_IS_WHERE,

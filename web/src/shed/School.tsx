@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, body, type Problem, type Schemas } from '../api/client';
+import { api, body, sentAsItIs, type Problem, type Schemas } from '../api/client';
 import { useJudgingPresets } from '../api/queries';
 import { useAddress } from '../frame/address';
 import { Beside } from '../frame/Beside';
@@ -224,15 +224,7 @@ function Logo({ school }: { school: SchoolView }) {
   const leads = useMay('LEAD');
   const change = useMutation<SchoolView, Problem, File | undefined>({
     mutationFn: (file) =>
-      body(
-        file === undefined
-          ? api.DELETE('/api/school/logo')
-          : api.PUT('/api/school/logo', {
-              body: file as never,
-              bodySerializer: (raw: unknown) => raw as File,
-              headers: { 'Content-Type': 'application/octet-stream' },
-            }),
-      ),
+      body(file === undefined ? api.DELETE('/api/school/logo') : api.PUT('/api/school/logo', sentAsItIs(file))),
     onSuccess: (kept) => {
       client.setQueryData(['school'], kept);
       setShown((times) => times + 1);

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, body, type Problem, type Schemas } from '../api/client';
+import { api, body, sentAsItIs, type Problem, type Schemas } from '../api/client';
 import { Beside } from '../frame/Beside';
 import { FileButton } from '../frame/FileButton';
 import { Select } from '../frame/Select';
@@ -34,9 +34,7 @@ function BringIn() {
     body(
       api.PUT('/api/school/file', {
         params: { query: lead === undefined ? {} : { as: lead } },
-        body: chosen as never,
-        bodySerializer: (raw: unknown) => raw as File,
-        headers: { 'Content-Type': 'application/octet-stream' },
+        ...sentAsItIs(chosen),
       }),
     );
   const look = useMutation<Schemas['SchoolInFile'], Problem, File>({

@@ -24,14 +24,13 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import org.springframework.web.util.UriComponents;
 
 /** Passkeys beside passwords. */
 @RestController
 @Tag(name = "session")
 class PasskeyResource {
-
-    private static final int HTTP = 80;
-    private static final int HTTPS = 443;
 
     /** One's own passkey. */
     record PasskeyView(String id, String label, Instant createdAt, Instant lastUsedAt) {}
@@ -64,12 +63,11 @@ class PasskeyResource {
         this.door = door;
     }
 
-    private static Passkeys.Place place(HttpServletRequest request) {
-        int port = request.getServerPort();
-        boolean usual = port == (request.isSecure() ? HTTPS : HTTP);
-        return new Passkeys.Place(
-                request.getServerName(),
-                request.getScheme() + "://" + request.getServerName() + (usual ? "" : ":" + port));
+    /** Not where printed codes lead: a key belongs to where the browser itself is. */
+    private static Passkeys.Place place() {
+        UriComponents here =
+                ServletUriComponentsBuilder.fromCurrentContextPath().build();
+        return new Passkeys.Place(Objects.requireNonNull(here.getHost()), here.toUriString());
     }
 
     private static DeviceQuestion view(Passkeys.Question question) {
@@ -88,23 +86,18 @@ class PasskeyResource {
     @Operation(summary = "What a device is to be asked for a new passkey")
     @Needs(Right.OWN_ACCOUNT)
     @PostMapping("/api/me/passkeys")
-    DeviceQuestion toMake(
-            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
-            @Parameter(hidden = true) HttpServletRequest request) {
-        return view(passkeys.toMake(who, place(request)));
+    DeviceQuestion toMake(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
+        return view(passkeys.toMake(who, place()));
     }
 
     @Operation(summary = "Keep the passkey that a device made")
     @Needs(Right.OWN_ACCOUNT)
     @PutMapping("/api/me/passkeys")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void keep(
-            @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,
-            @RequestBody DeviceAnswer answer,
-            @Parameter(hidden = true) HttpServletRequest request) {
+    void keep(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @RequestBody DeviceAnswer answer) {
         passkeys.keep(
                 who,
-                place(request),
+                place(),
                 TurnedDown.required("/question", answer.question()),
                 Objects.requireNonNullElse(answer.label(), ""),
                 TurnedDown.required("/credential", answer.credential()));
@@ -121,8 +114,8 @@ class PasskeyResource {
     @Operation(summary = "What a device is to be asked by whoever signs in with a passkey")
     @NeedsNoAccount
     @PostMapping("/api/session/passkey/question")
-    DeviceQuestion toShow(@Parameter(hidden = true) HttpServletRequest request) {
-        return view(passkeys.toShow(place(request)));
+    DeviceQuestion toShow() {
+        return view(passkeys.toShow(place()));
     }
 
     @Operation(summary = "Sign in with a passkey: the device has made sure who holds it, so that no code is asked for")
@@ -133,7 +126,7 @@ class PasskeyResource {
             @Parameter(hidden = true) HttpServletRequest request,
             @Parameter(hidden = true) HttpServletResponse response) {
         SignedIn who = passkeys.shown(
-                place(request),
+                place(),
                 TurnedDown.required("/question", answer.question()),
                 TurnedDown.required("/credential", answer.credential()),
                 request.getRemoteAddr());

@@ -117,8 +117,12 @@ class Passkeys {
     /** Somebody's keys, the newest first. */
     @Transactional(readOnly = true)
     List<Passkey> of(SignedIn who) {
+        return of(who.accountId());
+    }
+
+    private List<Passkey> of(@Nullable UUID accountId) {
         return entities.createQuery("from Passkey where accountId = :account order by createdAt desc", Passkey.class)
-                .setParameter("account", who.accountId())
+                .setParameter("account", accountId)
                 .getResultList();
     }
 
@@ -312,12 +316,7 @@ class Passkeys {
 
         @Override
         public List<CredentialRecord> findByUserId(Bytes userId) {
-            UUID accountId = account(userId);
-            return entities.createQuery("from Passkey where accountId = :account", Passkey.class)
-                    .setParameter("account", accountId)
-                    .getResultStream()
-                    .map(Passkey::toRecord)
-                    .toList();
+            return of(account(userId)).stream().map(Passkey::toRecord).toList();
         }
     }
 }
