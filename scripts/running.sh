@@ -116,7 +116,8 @@ java_options() {
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server.log" "--lobrik.scratch=$DATA/scratch" --logging.threshold.console=OFF
+    "--logging.file.name=$DATA/server.log" "--lobrik.scratch=$DATA/scratch" "--lobrik.share.folder=$DATA/network" --logging.threshold.console=OFF
+  [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 
 log_size() { # file in the data folder
@@ -225,6 +226,8 @@ take_over() {
   local command
   command=$(tr '\0' '\n' <"/proc/$(cat "$DATA/server.pid")/cmdline")
   grep -qxF -e "$APPLICATION/lobrik.jar" <<<"$command" && grep -qxF -e "--server.port=$PORT" <<<"$command" || return 1
+  [ "$(grep -e '^--lobrik[.]share[.]' -e '^--lobrik[.]proxies=' -e '^--lobrik[.]public-address=' <<<"$command" | grep -v '^--lobrik[.]share[.]folder=' | sort)" = \
+    "$(printf '%s\n' "${REACHED[@]}" | sort | sed '/^$/d')" ] || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
   [ -n "$DATABASE_PID" ] && is_answering "$PORT" || { DATABASE_PID=''; return 1; }
   DATABASE_PORT=$(cluster_port "$CLUSTER")

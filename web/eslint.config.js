@@ -8,4 +8,16 @@ export default tseslint.config(
   ...tseslint.configs.strict,
   hooks.configs.flat['recommended-latest'],
   { rules: { '@typescript-eslint/no-non-null-assertion': 'error' } },
+  {
+    // At addresses that are not secure it is not there.
+    files: ['src/**'],
+    ignores: ['src/api/newId.ts', '**/*.test.*'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'crypto', property: 'randomUUID', message: 'Use newId().' },
+        { object: 'crypto', property: 'subtle', message: 'It is there at secure addresses only.' },
+      ],
+    },
+  },
 );

@@ -3,6 +3,7 @@ import { useSignedIn } from '../frame/signedIn';
 import { useOutbox } from '../queue/outboxContext';
 import { api, body, Problem, type Schemas } from './client';
 import { refreshBenches } from '../live/benches';
+import { newId } from './newId';
 
 export type LayoutRequest = Schemas['LayoutRequest'];
 export type LayoutAnswer = Schemas['LayoutAnswer'];
@@ -218,7 +219,7 @@ export function useOpenAttempt() {
       try {
         return await body(
           api.PUT('/api/attempts/{id}', {
-            params: { path: { id: crypto.randomUUID() } },
+            params: { path: { id: newId() } },
             body: { traineeId, assignmentId: wanted ?? null },
           }),
         );
@@ -295,7 +296,7 @@ export function useDecide(attemptId: string) {
     mutationFn: (decision) => {
       switch (decision.kind) {
         case 'seal': {
-          const path = { id: attemptId, key: crypto.randomUUID() };
+          const path = { id: attemptId, key: newId() };
           const { sealed, reason } = decision;
           return body(
             api.PUT('/api/attempts/{id}/seals/{key}', { params: { path }, body: { sealed, reason: reason ?? null } }),
@@ -311,7 +312,7 @@ export function useDecide(attemptId: string) {
         case 'step':
           return body(
             api.PUT('/api/attempts/{id}/steps/{key}', {
-              params: { path: { id: attemptId, key: crypto.randomUUID() } },
+              params: { path: { id: attemptId, key: newId() } },
               body: { step: decision.step },
             }),
           );

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { STATES } from '../floor/states';
 import { DisplayUnitContext } from '../frame/signedIn';
 import { Checked } from './Checked';
@@ -92,7 +93,7 @@ export default function BenchScreen() {
                     current ? 'border-base-content bg-base-content text-base-100' : 'border-base-content/60 bg-base-100'
                   }`}
                   onClick={() => {
-                    const said = { step: each.step, key: crypto.randomUUID() };
+                    const said = { step: each.step, key: newId() };
                     setWanted(said);
                     say.mutate(said);
                   }}

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Pad } from '../entry/Pad';
 import { useDisplayUnit } from '../frame/signedIn';
 import type { Datum } from '../measure/datum';
@@ -20,7 +21,7 @@ export function OwnFigures({ code, sheet, onSent }: { code: string; sheet: Sheet
   const [datums, setDatums] = useState<Datum[]>(() => asked.map(() => 'back'));
   const [active, setActive] = useState(0);
   const fields = useRef<(HTMLInputElement | null)[]>([]);
-  const [key] = useState(() => crypto.randomUUID());
+  const [key] = useState(() => newId());
   const send = useMutation<Sheet, Problem>({
     mutationFn: () =>
       body(

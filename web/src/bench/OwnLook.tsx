@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 
 type Sheet = Schemas['BenchSheet'];
 
@@ -10,7 +11,7 @@ export function OwnLook({ code, points }: { code: string; points: Sheet['lookOve
     mutationFn: (found) =>
       body(
         api.PUT('/api/benches/{code}/looks/{key}', {
-          params: { path: { code, key: crypto.randomUUID() } },
+          params: { path: { code, key: newId() } },
           body: {
             points: [
               ...points.flatMap(({ point, good }) => (good == null || point === found.point ? [] : [{ point, good }])),

@@ -65,7 +65,10 @@ export default function Scan({ onClose }: { onClose: () => void }) {
       <p className="leading-snug" role="status">
         {camera === 'on' && 'Hold the square on the sheet before the camera.'}
         {camera === 'asking' && 'Looking for a camera…'}
-        {camera === 'none' && 'There is no camera here that may be used. Type the code below the square.'}
+        {camera === 'none' &&
+          (window.isSecureContext
+            ? 'There is no camera here that may be used. Type the code below the square.'
+            : 'At this address the browser lets nothing use the camera: it is not a secure one. Type the code below the square.')}
       </p>
       <form
         className="mt-2 flex gap-2"

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Header } from '../frame/Header';
 
 /** What an empty floor says and offers: a first cohort, typed or pasted as names. */
@@ -18,7 +19,7 @@ export function StartCohort() {
 /** A cohort with its trainees, typed or pasted as names. */
 export function CohortForm({ onDone }: { onDone?: () => void }) {
   const client = useQueryClient();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [name, setName] = useState('');
   const [names, setNames] = useState('');
   const trainees = names

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useOpenAttempt } from '../api/queries';
 import { Dialog } from '../frame/Dialog';
 import { STATES } from './states';
@@ -15,7 +16,7 @@ export function StepDialog({ bench, onClose }: { bench: Schemas['BenchView']; on
   const set = useMutation<unknown, Problem, Step>({
     mutationFn: async (step) => {
       const { id } = await open.mutateAsync(bench);
-      const path = { id, key: crypto.randomUUID() };
+      const path = { id, key: newId() };
       return body(api.PUT('/api/attempts/{id}/steps/{key}', { params: { path }, body: { step } }));
     },
     onSuccess: async () => {

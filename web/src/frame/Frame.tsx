@@ -32,6 +32,7 @@ import { HeldBack } from './HeldBack';
 import { IfMay } from './IfMay';
 import { Help } from './Help';
 import { useMay } from './rights';
+import { SecureNote } from './SecureNote';
 import { useShortcuts } from './shortcuts';
 import { SignedInContext } from './signedIn';
 import { useTheme } from './theme';
@@ -225,6 +226,7 @@ function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
       <div className="flex sm:mt-auto sm:flex-col">
         <Waiting />
         <ClockNote />
+        <SecureNote />
         {update !== undefined && (
           <RailButton name="New version" label="Take the new version of Lobrik into use" onPress={update}>
             <RefreshCw size={20} aria-hidden="true" />

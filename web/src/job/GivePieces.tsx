@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useCohort } from '../frame/cohort';
 import { toldApart } from '../frame/people';
 
@@ -21,12 +22,12 @@ export function GivePieces({ division, exercise, entry, rules, onGiven }: GivePi
   const client = useQueryClient();
   const { cohort } = useCohort();
   const [chosen, setChosen] = useState<Readonly<Record<number, string>>>({});
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, setId] = useState(() => newId());
   const give = useMutation<Schemas['JobView'], Problem, Schemas['NewJob']>({
     mutationFn: (job) => body(api.PUT('/api/jobs/{id}', { params: { path: { id } }, body: job })),
     onSuccess: (job) => {
       onGiven(job);
-      setId(crypto.randomUUID());
+      setId(newId());
       for (const queryKey of [['floor'], ['givings'], ['library'], ['jobs']]) {
         void client.invalidateQueries({ queryKey });
       }

@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { kindOf } from '../bends/kinds';
 import { BUTTON } from './button';
 import { EntryVersions } from './EntryVersions';
@@ -20,7 +21,7 @@ export function ShelfRow({ entry, onChanged }: { entry: Entry; onChanged: () => 
       if (latest !== undefined) {
         await body(
           api.PUT('/api/library/{id}', {
-            params: { path: { id: crypto.randomUUID() } },
+            params: { path: { id: newId() } },
             body: { exercise: { ...latest.exercise, title: `${entry.title.slice(0, 110)}, copy` }, basedOn: null },
           }),
         );

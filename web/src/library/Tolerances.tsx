@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Fragment, useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useJudgingPresets } from '../api/queries';
 import { Figure } from '../entry/Figure';
 import { unitOfKind } from '../entry/figures';
@@ -37,7 +38,7 @@ export function Tolerances() {
   }
   const taken = [...presets.data.usual, ...presets.data.own.map(({ figures }) => figures)].map(({ preset }) => preset);
   const another = (figures: Figures) => {
-    setEdited({ id: crypto.randomUUID(), figures: { ...figures, preset: unused(`${figures.preset} 2`, taken) } });
+    setEdited({ id: newId(), figures: { ...figures, preset: unused(`${figures.preset} 2`, taken) } });
   };
   if (edited !== undefined) {
     return (

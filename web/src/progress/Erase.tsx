@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { toldApart } from '../frame/people';
 
 const FIELD = 'h-11 w-full rounded-field border-2 border-base-content/60 bg-base-100 px-2';
@@ -19,7 +20,7 @@ export function Erase({ cohort }: { cohort: Schemas['CohortView'] }) {
     mutationFn: () =>
       body(
         api.PUT('/api/trainees/{id}/erasures/{key}', {
-          params: { path: { id: traineeId, key: crypto.randomUUID() } },
+          params: { path: { id: traineeId, key: newId() } },
           body: { fullName, bench: bench === '' ? null : Number(bench), reason },
         }),
       ),

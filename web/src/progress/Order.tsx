@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useCurriculum } from '../api/progress';
 import { FAMILIES, familyOf, inSentence } from '../bends/families';
 import { BUTTON } from '../library/button';
@@ -50,7 +51,7 @@ function OrderForm({ order }: { order: Curriculum }) {
   const kept = stepsOf(order.steps);
   const usual = stepsOf(order.usual);
   const [steps, setSteps] = useState<readonly Step[]>(kept);
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const keep = useMutation<Curriculum, Problem>({
     mutationFn: () =>
       body(

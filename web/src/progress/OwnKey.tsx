@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, body, Problem } from '../api/client';
+import { newId } from '../api/newId';
 import type { TraineePage } from '../api/progress';
 import { BUTTON } from '../library/button';
 import { CohortEnd } from './CohortEnd';
@@ -13,7 +14,7 @@ export function OwnKey({ page }: { page: TraineePage }) {
       make
         ? body(
             api.PUT('/api/trainees/{id}/keys/{key}', {
-              params: { path: { id: page.traineeId, key: crypto.randomUUID() } },
+              params: { path: { id: page.traineeId, key: newId() } },
             }),
           )
         : body(api.DELETE('/api/trainees/{id}/keys', { params: { path: { id: page.traineeId } } })),

@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { usePlan } from '../api/progress';
 import { familyOf } from '../bends/families';
 import { BendGlyph } from './BendGlyph';
@@ -44,7 +45,7 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
   const [search, changeAddress] = useAddress();
   const session = sessions.find(({ id }) => id === search.get('session'));
   const [changes, setChanges] = useState<Record<string, Change>>({});
-  const [key, setKey] = useState(() => crypto.randomUUID());
+  const [key, setKey] = useState(() => newId());
   const parts = plan.groups.flatMap((group) => {
     const change = changes[group.family] ?? {};
     const entry = group.others.find(({ id }) => id === change.entryId) ?? group.entry;
@@ -67,7 +68,7 @@ function PlanForm({ plan }: { plan: PlanOfSession }) {
         }),
       ),
     onSuccess: () => {
-      setKey(crypto.randomUUID());
+      setKey(newId());
       for (const queryKey of [['floor'], ['givings'], ['kit'], ['progress', 'plan']]) {
         void client.invalidateQueries({ queryKey });
       }

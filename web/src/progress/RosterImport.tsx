@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { FileButton } from '../frame/FileButton';
 import { BUTTON } from '../library/button';
 
@@ -21,7 +22,7 @@ export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] | undef
   const [mapping, setMapping] = useState<Mapping | null>(null);
   // Where there is no cohort yet, those of the file are started.
   const [newCohorts, setNewCohorts] = useState(cohort === undefined);
-  const [key, setKey] = useState(() => crypto.randomUUID());
+  const [key, setKey] = useState(() => newId());
   const request = (now: { text: string; mapping: Mapping | null; newCohorts: boolean }) => ({
     ...now,
     cohortId: cohort?.id ?? null,
@@ -36,7 +37,7 @@ export function RosterImport({ cohort }: { cohort: Schemas['CohortView'] | undef
     mutationFn: () =>
       body(api.PUT('/api/roster/{key}', { params: { path: { key } }, body: request({ text, mapping, newCohorts }) })),
     onSuccess: () => {
-      setKey(crypto.randomUUID());
+      setKey(newId());
       setText('');
       preview.reset();
       void client.invalidateQueries();

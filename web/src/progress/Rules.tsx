@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useSignOffRules } from '../api/progress';
 import { useJudgingPresets } from '../api/queries';
 import { FAMILIES, familyOf } from '../bends/families';
@@ -135,7 +136,7 @@ function RuleForm({ family, start, onDone }: { family: string | null; start: Fig
   const client = useQueryClient();
   const presets = useJudgingPresets();
   const [figures, setFigures] = useState(start);
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const keep = useMutation<Schemas['RulesView'], Problem>({
     mutationFn: () =>
       body(api.PUT('/api/sign-off-rules/{id}', { params: { path: { id } }, body: { family, figures } })),

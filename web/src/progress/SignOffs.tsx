@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import type { TraineePage } from '../api/progress';
 import { familyOf, inSentence } from '../bends/families';
 import { Dialog } from '../frame/Dialog';
@@ -192,7 +193,7 @@ function SignDialog({
 }) {
   const me = useSignedIn();
   const [remark, setRemark] = useState('');
-  const [key] = useState(() => crypto.randomUUID());
+  const [key] = useState(() => newId());
   const ready = family.standing === 'ready';
   const sign = useChange<string>(
     (said) =>

@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import type { TraineePage } from '../api/progress';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
@@ -38,7 +39,7 @@ export function TraineeAccount({ page }: { page: TraineePage }) {
 }
 
 function AccountDialog({ page, onClose }: { page: TraineePage; onClose: () => void }) {
-  const [accountId] = useState(() => crypto.randomUUID());
+  const [accountId] = useState(() => newId());
   const [signInName, setSignInName] = useState(() => signInNameFor(page.fullName));
   const invite = useMutation<Schemas['InvitationCode'], Problem>({
     mutationFn: () =>

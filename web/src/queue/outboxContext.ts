@@ -1,4 +1,5 @@
 import { createContext, useCallback, useContext, useSyncExternalStore } from 'react';
+import { newId } from '../api/newId';
 import { useSignedIn } from '../frame/signedIn';
 import type { NewEntry, Task } from './entries';
 import type { Outbox } from './outbox';
@@ -26,7 +27,7 @@ export function useKeep(attemptId: string, about: string): (task: Task) => Promi
   return useCallback(
     async (task: Task) => {
       const entry: NewEntry = {
-        key: crypto.randomUUID(),
+        key: newId(),
         accountId: me.accountId,
         accountName: me.fullName,
         attemptId,

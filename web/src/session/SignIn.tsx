@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { type SyntheticEvent, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
 import { problemAt } from '../frame/problems';
+import { NotSecure } from '../frame/SecureNote';
 import { TextField } from '../frame/TextField';
 import { BUTTON } from '../library/button';
 import { BentTube } from './BentTube';
@@ -64,6 +65,12 @@ export function SignIn() {
           <button className="btn h-12 btn-neutral text-lg" disabled={signIn.isPending}>
             Sign in
           </button>
+          {!window.isSecureContext && (
+            <details className="rounded-field border-2 border-warning px-3 py-2">
+              <summary className="text-lg">▲ This address is not secure</summary>
+              <NotSecure />
+            </details>
+          )}
           {canPasskeys() && (
             <>
               {show.error !== null && (

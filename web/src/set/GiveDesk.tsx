@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { usePreview } from '../api/queries';
 import { Choice } from '../frame/Header';
 import { useCohort } from '../frame/cohort';
@@ -39,7 +40,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
   const [varied, setVaried] = useState<'same' | 'varied'>('same');
   const [grouping, setGrouping] = useState(false);
   // A new id for each thing given; the same one while a request is repeated.
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, setId] = useState(() => newId());
   const receiver = chosen ?? (cohort === undefined ? '' : `cohort:${cohort.id}`);
   const giveTo = receiversOf(receiver);
   const { variation, problem: unread } = useVariation(draft);
@@ -63,7 +64,7 @@ export function GiveDesk({ shed, desk, preferredTrainee }: GiveDeskProps) {
       setGiven(undefined);
     },
     onSuccess: (done) => {
-      setId(crypto.randomUUID());
+      setId(newId());
       const copied = done.libraryId !== draft.entry.id;
       saved({ id: done.libraryId, version: done.version, theirs: copied ? undefined : draft.entry.theirs });
       setCopied(copied && draft.entry.theirs !== undefined);

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Dialog } from '../frame/Dialog';
 import { toldApart } from '../frame/people';
 
@@ -25,7 +26,7 @@ export function GroupDialog({
     mutationFn: () =>
       body(
         api.PUT('/api/groups/{id}', {
-          params: { path: { id: crypto.randomUUID() } },
+          params: { path: { id: newId() } },
           body: { cohortId, name, traineeIds: [...members] },
         }),
       ),

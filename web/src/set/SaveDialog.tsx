@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Dialog } from '../frame/Dialog';
 import { exerciseOf } from './asked';
 import type { Desk } from './useDesk';
@@ -20,19 +21,19 @@ export function SaveDialog({ shed, desk, onClose }: { shed: Schemas['Shed']; des
   const [chosenNew, setAsNew] = useState(false);
   const asNew = chosenNew || theirs !== undefined;
   // The same one while a request is repeated.
-  const [newId, setNewId] = useState(() => crypto.randomUUID());
+  const [freshId, setFreshId] = useState(() => newId());
   const { variation } = useVariation(draft);
   const save = useMutation<Schemas['EntryView'], Problem, Schemas['ExerciseInput']>({
     mutationFn: (exercise) =>
       body(
         api.PUT('/api/library/{id}', {
-          params: { path: { id: asNew ? newId : draft.entry.id } },
+          params: { path: { id: asNew ? freshId : draft.entry.id } },
           body: { exercise, basedOn: asNew ? null : (draft.entry.version ?? null) },
         }),
       ),
     onSuccess: (entry) => {
       saved({ id: entry.id, version: entry.version });
-      setNewId(crypto.randomUUID());
+      setFreshId(newId());
       void client.invalidateQueries({ queryKey: ['library'] });
     },
   });

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useEntry } from '../api/library';
+import { newId } from '../api/newId';
 import { useShed, useTables } from '../api/queries';
 import { kindOf, KINDS } from '../bends/kinds';
 import { Strip } from '../drawing/Strip';
@@ -48,7 +49,7 @@ export default function SetDesk() {
     }
     return proposed === undefined
       ? firstDraft(rack, unit)
-      : opened(rack, proposed, unit, { id: crypto.randomUUID(), version: undefined });
+      : opened(rack, proposed, unit, { id: newId(), version: undefined });
   };
   return <DeskScreen key={`${wanted ?? 'blank'} ${earlier ?? ''}`} shed={rack} first={first} />;
 }

@@ -1,6 +1,7 @@
 import { keepPreviousData, skipToken, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { Dialog } from '../frame/Dialog';
 import { useDisplayUnit, useSignedIn } from '../frame/signedIn';
@@ -163,7 +164,7 @@ function TakeThem({ bender, fit, onDone }: { bender: Bender; fit: Fit; onDone: (
     mutationFn: () =>
       body(
         api.PUT('/api/benders/{id}/revisions/{key}', {
-          params: { path: { id: bender.id, key: crypto.randomUUID() } },
+          params: { path: { id: bender.id, key: newId() } },
           body: {
             figures: { ...bender.figures, springback: fit.springback, ramTravel: fit.ramTravel },
             reason: sourceWords(fit),

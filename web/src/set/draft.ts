@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { INSERTION, type InputField, type Kind, kindOf } from '../bends/kinds';
 import { inputsOfParts, type Parts, readParts } from '../bends/parts';
 import { situationOf } from '../bends/situations';
@@ -112,7 +113,7 @@ export function firstDraft(shed: Schemas['Shed'], unit: DisplayUnit): Draft {
       readings: 'all',
       methodFree: false,
       variation: { seed: '1', ranges: {} },
-      entry: { id: crypto.randomUUID(), version: undefined },
+      entry: { id: newId(), version: undefined },
     },
     'stub90',
   );
@@ -138,7 +139,7 @@ export function withKind(before: Draft, kind: Kind, situations: readonly Situati
     fitted: 'none',
     variation: { ...draft.variation, ranges: {} },
     // Another bend is another exercise, not a new version of this one.
-    entry: kind === draft.kind ? draft.entry : { id: crypto.randomUUID(), version: undefined },
+    entry: kind === draft.kind ? draft.entry : { id: newId(), version: undefined },
     title: untitled(draft, situations) ? name : draft.title,
     texts: { ...draft.texts, ...firsts, ...kept },
   };

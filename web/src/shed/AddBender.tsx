@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body } from '../api/client';
+import { newId } from '../api/newId';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
@@ -23,7 +24,7 @@ const POINTERS = ['/label', '/reason'];
 export function AddBender({ conduits, onClose }: { conduits: ConduitCard[]; onClose: () => void }) {
   const core = useBenchCore();
   const unit = useDisplayUnit();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [label, setLabel] = useState('');
   const [conduitId, setConduitId] = useState(
     conduits.find(({ label: name }) => name.startsWith('3/4'))?.id ?? conduits[0]?.id ?? '',

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body } from '../api/client';
+import { newId } from '../api/newId';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
 import { Select } from '../frame/Select';
@@ -28,7 +29,7 @@ export function AddTrainees({
     async () => {
       const known = { ...ids };
       lines.forEach((line, i) => {
-        known[`${String(i)} ${line}`] ??= crypto.randomUUID();
+        known[`${String(i)} ${line}`] ??= newId();
       });
       setIds(known);
       for (const [i, fullName] of lines.entries()) {

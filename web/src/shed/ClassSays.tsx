@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { api, body, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Figure } from '../entry/Figure';
 import { Beside } from '../frame/Beside';
 import { useMay } from '../frame/rights';
@@ -112,7 +113,7 @@ function TakeThem({
   pieces: number;
 }) {
   const leads = useMay('LEAD');
-  const key = useMemo(() => crypto.randomUUID(), []);
+  const key = useMemo(() => newId(), []);
   const differing = figures.filter(({ differs }) => differs);
   const now = bender.revisions[0]?.figures;
   const take = useKept(() => {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body } from '../api/client';
+import { newId } from '../api/newId';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
@@ -62,7 +63,7 @@ function diameterText(inches: number, unit: 'in' | 'mm'): string {
 function AddConduit() {
   const core = useBenchCore();
   const unit = useDisplayUnit();
-  const [id, setId] = useState(() => crypto.randomUUID());
+  const [id, setId] = useState(() => newId());
   const [label, setLabel] = useState('');
   const [text, setText] = useState('');
   const read = core === undefined ? undefined : readFigure(core, text, 'length', unit);
@@ -76,7 +77,7 @@ function AddConduit() {
       ),
     SHOWS_BENDERS,
     () => {
-      setId(crypto.randomUUID());
+      setId(newId());
       setLabel('');
       setText('');
     },

@@ -26,15 +26,18 @@ export function InvitationCode({ name, invitation }: { name: string; invitation:
       <p className="figures text-[1.9rem] leading-none select-all">{invitation.code}</p>
       <p className="text-base break-all select-all">{link}</p>
       <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className={BUTTON}
-          onClick={() => {
-            tell('The link is copied.')(navigator.clipboard.writeText(link));
-          }}
-        >
-          Copy the link
-        </button>
+        {/* Only at a secure address; the link above is selected as a whole. */}
+        {'clipboard' in navigator && (
+          <button
+            type="button"
+            className={BUTTON}
+            onClick={() => {
+              tell('The link is copied.')(navigator.clipboard.writeText(link));
+            }}
+          >
+            Copy the link
+          </button>
+        )}
         <button
           type="button"
           className={BUTTON}

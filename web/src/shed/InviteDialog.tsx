@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Dialog } from '../frame/Dialog';
 import { problemAt, problemBeside } from '../frame/problems';
 import { TextField } from '../frame/TextField';
@@ -13,7 +14,7 @@ import { signInNameFor } from './signInName';
 /** Invites somebody; the code that comes back is handed on. */
 export function InviteDialog({ onClose }: { onClose: () => void }) {
   const client = useQueryClient();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [fullName, setFullName] = useState('');
   const [typed, setTyped] = useState<string>();
   const [role, setRole] = useState<Role>('INSTRUCTOR');

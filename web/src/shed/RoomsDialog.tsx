@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
 import { useMay } from '../frame/rights';
@@ -85,7 +86,7 @@ function RoomRow({ room, leads }: { room: Schemas['RoomView']; leads: boolean })
 }
 
 function NewRoom() {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [name, setName] = useState('');
   const [benches, setBenches] = useState('8');
   const [places, setPlaces] = useState('2');
@@ -147,7 +148,7 @@ function HolidayRow({ holiday, leads }: { holiday: Schemas['HolidayView']; leads
 }
 
 function NewHoliday() {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [name, setName] = useState('');
   const [firstDay, setFirstDay] = useState('');
   const [lastDay, setLastDay] = useState('');

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Beside } from '../frame/Beside';
 import { Select } from '../frame/Select';
 import { TextField } from '../frame/TextField';
@@ -114,7 +115,7 @@ function AbsenceRow({
 }
 
 function NewAbsence({ people }: { people: readonly RotaPerson[] }) {
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [traineeId, setTraineeId] = useState(people[0]?.traineeId ?? '');
   const [firstDay, setFirstDay] = useState('');
   const [lastDay, setLastDay] = useState('');

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useSettled } from '../entry/useSettled';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
@@ -52,7 +53,7 @@ function SessionForm({
 }) {
   const { accountId } = useSignedIn();
   const rooms = setting.rooms.filter(({ id, putAway }) => !putAway || id === session?.roomId);
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [cohort, setCohort] = useState(session?.cohortId ?? cohorts[0]?.id ?? '');
   const [onDay, setOnDay] = useState(day);
   const [from, setFrom] = useState(session?.from ?? '08:30');

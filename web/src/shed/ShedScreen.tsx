@@ -7,6 +7,7 @@ import { Cohorts } from './Cohorts';
 import { People } from './People';
 import { Records } from './Records';
 import { School } from './School';
+import { ServerSide } from './ServerSide';
 import { Sessions } from './Sessions';
 import { Stock } from './Stock';
 import { You } from './You';
@@ -19,14 +20,15 @@ const SIDES = [
   { value: 'stock', name: 'Stock', needs: 'READ', Screen: Stock },
   { value: 'people', name: 'People', needs: 'READ', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
+  { value: 'server', name: 'Server', needs: 'LEAD', Screen: ServerSide },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },
 ] as const satisfies readonly { value: string; name: string; needs: Right; Screen: () => React.ReactNode }[];
 
 /** What the school consists of, kept by the people who answer for it. */
 export default function ShedScreen() {
   const [search, changeAddress] = useAddress();
-  const readsRecords = useMay('READ_RECORDS');
-  const sides = SIDES.filter(({ needs }) => needs !== 'READ_RECORDS' || readsRecords);
+  const may: Partial<Record<Right, boolean>> = { READ_RECORDS: useMay('READ_RECORDS'), LEAD: useMay('LEAD') };
+  const sides = SIDES.filter(({ needs }) => may[needs] !== false);
   const side = sides.find(({ value }) => value === search.get('side')) ?? sides[0];
   const narrow = useNarrow();
   const show = (next: string) => {

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body } from '../api/client';
+import { newId } from '../api/newId';
 import { useQuantities } from '../benchcore/useQuantities';
 import { exactText } from '../entry/figures';
 import { Beside } from '../frame/Beside';
@@ -31,7 +32,7 @@ export function StockNote({
   onClose: () => void;
 }) {
   const unit = useDisplayUnit();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [what, setWhat] = useState<What>(conduit.isKept ? 'DELIVERED' : 'COUNTED');
   const [pieces, setPieces] = useState('');
   const [typed, setTyped] = useState<string>();

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useQuantities } from '../benchcore/useQuantities';
 import { exactText, kindOfUnit, type DisplayUnit } from '../entry/figures';
 import { Beside } from '../frame/Beside';
@@ -32,7 +33,7 @@ export function StudyDialog({
   onClose: () => void;
 }) {
   const unit = useDisplayUnit();
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const [title, setTitle] = useState('');
   const [instrument, setInstrument] = useState<Study['instrument']>('HAND');
   const [pieces, setPieces] = useState('8');

@@ -1,6 +1,7 @@
 import { keepPreviousData, skipToken, useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { api, body, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { useBenchCore } from '../benchcore/useBenchCore';
 import { Figure } from '../entry/Figure';
 import { Beside } from '../frame/Beside';
@@ -106,7 +107,7 @@ function Fitted({
   bends: number;
   onDone: () => void;
 }) {
-  const key = useMemo(() => crypto.randomUUID(), []);
+  const key = useMemo(() => newId(), []);
   const take = useKept(
     () =>
       body(

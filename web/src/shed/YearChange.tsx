@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { api, body, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
 import { Beside } from '../frame/Beside';
 import { Dialog } from '../frame/Dialog';
 import { type KeptCohort, WHO_IS_WHERE } from './queries';
@@ -23,7 +24,7 @@ export function YearChange({ cohorts, onClose }: { cohorts: KeptCohort[]; onClos
         const next = nextYearOf(cohort);
         // What has no year in its name goes on, as an evening class does, unless somebody says otherwise.
         const what: Step['what'] = next.name === cohort.name ? 'stay' : 'up';
-        return [cohort.id, { what, id: crypto.randomUUID(), ...next }];
+        return [cohort.id, { what, id: newId(), ...next }];
       }),
     ),
   );

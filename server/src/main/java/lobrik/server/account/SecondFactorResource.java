@@ -1,6 +1,5 @@
 package lobrik.server.account;
 
-import com.google.zxing.common.BitMatrix;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
@@ -8,8 +7,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 import lobrik.server.platform.CameraCode;
 import lobrik.server.platform.Needs;
 import lobrik.server.platform.Right;
@@ -72,16 +69,7 @@ class SecondFactorResource {
     @PostMapping("/api/me/second-factor")
     SecretToTake begin(@AuthenticationPrincipal @Parameter(hidden = true) SignedIn who) {
         SecondFactors.Begun begun = factors.begin(who);
-        return new SecretToTake(begun.secret(), begun.address(), rows(begun.address()));
-    }
-
-    private static List<String> rows(String text) {
-        BitMatrix matrix = CameraCode.of(text);
-        return IntStream.range(0, matrix.getHeight())
-                .mapToObj(row -> IntStream.range(0, matrix.getWidth())
-                        .mapToObj(column -> matrix.get(column, row) ? "1" : "0")
-                        .collect(Collectors.joining()))
-                .toList();
+        return new SecretToTake(begun.secret(), begun.address(), CameraCode.rows(begun.address()));
     }
 
     @Operation(

@@ -7,13 +7,10 @@ import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import java.util.Optional;
-import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
@@ -34,17 +31,16 @@ class Edge extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(Edge.class);
 
-    /** Names by which the server may be called; another site that has its own name lead here is not answered. */
-    private final Set<String> hosts;
+    private final PublicAddress address;
 
-    Edge(@Value("${lobrik.hosts}") Set<String> hosts) {
-        this.hosts = Set.copyOf(hosts);
+    Edge(PublicAddress address) {
+        this.address = address;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws IOException {
-        if (!hosts.contains(request.getServerName().toLowerCase(Locale.ROOT))) {
+        if (!address.isOurs(request.getServerName())) {
             SecurityConfiguration.write(
                     response, HttpStatus.MISDIRECTED_REQUEST, "another-host", "This server has another name");
         } else if (!isText(request.getRequestURI()) || !isText(request.getQueryString())) {

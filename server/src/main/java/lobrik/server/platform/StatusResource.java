@@ -1,6 +1,7 @@
 package lobrik.server.platform;
 
 import io.swagger.v3.oas.annotations.Operation;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.availability.ApplicationAvailability;
 import org.springframework.boot.availability.ReadinessState;
 import org.springframework.http.CacheControl;
@@ -19,13 +20,20 @@ class StatusResource {
      * @param ready whether calls are answered: it has started, first contents and all, and its database answers
      * @param started whether it has started, first contents and all
      * @param database whether the database answers
+     * @param secureAddress where other devices reach it by HTTPS; null if they do not
      */
-    record Status(boolean ready, boolean started, boolean database) {}
+    record Status(
+            boolean ready,
+            boolean started,
+            boolean database,
+            @Nullable String secureAddress) {}
 
     private final ApplicationAvailability availability;
     private final DatabaseWatch database;
+    private final PublicAddress address;
 
-    StatusResource(ApplicationAvailability availability, DatabaseWatch database) {
+    StatusResource(ApplicationAvailability availability, DatabaseWatch database, PublicAddress address) {
+        this.address = address;
         this.availability = availability;
         this.database = database;
     }
@@ -36,7 +44,7 @@ class StatusResource {
     Status status() {
         boolean started = availability.getReadinessState() == ReadinessState.ACCEPTING_TRAFFIC;
         boolean answers = database.answers();
-        return new Status(started && answers, started, answers);
+        return new Status(started && answers, started, answers, address.secureBase());
     }
 
     @Operation(summary = "The same for programs that watch over it: 200 if it is ready, else 503")

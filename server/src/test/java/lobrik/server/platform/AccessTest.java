@@ -162,6 +162,8 @@ class AccessTest {
             DELETE /api/people/{id}/second-factor               L - - - -
             PUT    /api/me/preferences                          L I A U T
             GET    /api/me/record.pdf                           - - - - T
+            GET    /api/network                                 L - - - -
+            PUT    /api/network                                 L - - - -
             GET    /api/openapi.json                            open
             GET    /api/own/{code}                              code
             GET    /api/own/{code}/record.pdf                   code
