@@ -27,6 +27,9 @@ missing_packages() { # server | tests | all-tests
   fi
   if [ "$1" != server ]; then
     command -v chromium-headless-shell >/dev/null || echo chromium-headless-shell
+    # Hosts of a network, and whom their browsers trust.
+    command -v ip >/dev/null || echo iproute2
+    command -v certutil >/dev/null || echo libnss3-tools
     [ -d /usr/share/fonts/truetype/dejavu ] || echo fonts-dejavu-core
   fi
 }

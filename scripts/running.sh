@@ -5,7 +5,8 @@
 #   address    where it answers; there only while it does
 #   state      what is being put right, in one sentence; there only meanwhile
 #   ends.log   what ended by itself, when and why, the last hundred; told by `status` and at a start
-#   server.log (turned over by the server itself), console.log (what its JVM says), database.log, each with some older ones
+#   server/    what the server itself writes: server.log, which it turns over itself, scratch/, network/ (its certificates)
+#   console.log (what its JVM says), database.log, each with some older ones
 
 # So many ends by themselves within ten minutes are put right; after that something is wrong that starting again cannot cure.
 MOST_ENDS=${LOBRIK_MOST_ENDS:-12}
@@ -14,6 +15,9 @@ ENDS_WITHIN_S=600
 LEAST_ROOM_MB=48
 LARGEST_LOG_BYTES=$((5 * 1024 * 1024))
 KEPT_LOGS=3
+
+# Who the server is when root starts it.
+SERVER_USER=lobrik
 
 SERVER_PID=''
 DATABASE_PID=''
@@ -106,17 +110,55 @@ turn_logs() {
   turn_log "$DATA/database.log"
 }
 
+# --- the server's own user ---------------------------------------------------------------------------------------------
+
+# Started by root, the server runs as a user of its own that may write nothing but its folder; so do the gauges. What stands before
+# their commands.
+AS_SERVER=()
+
+# Makes the server's folder, with what builds of before had beside it, and has its user reach what it needs and no more.
+open_server_folder() {
+  local kept
+  mkdir -p "$DATA/server" || fail "The folder $DATA/server cannot be made."
+  for kept in "$DATA"/server.log* "$DATA"/crash-*.log; do
+    [ -f "$kept" ] && mv "$kept" "$DATA/server/"
+  done
+  rm -rf "$DATA/scratch"
+  chmod 750 "$DATA/server"
+  [ "$(id -u)" = 0 ] || return 0
+  need_server_user
+  chown -RP "$SERVER_USER:$SERVER_USER" "$DATA/server"
+  # It reads its passwords, and nobody else does.
+  if [ -f "$SETTINGS" ]; then chgrp "$SERVER_USER" "$SETTINGS" && chmod 640 "$SETTINGS"; fi
+  AS_SERVER=(setpriv --reuid "$SERVER_USER" --regid "$SERVER_USER" --clear-groups --no-new-privs)
+  if $SHARE && { [ "$SECURE_PORT" -lt 1024 ] || [ "$PLAIN_PORT" -lt 1024 ]; }; then
+    AS_SERVER+=(--bounding-set=-all,+net_bind_service --inh-caps=-all,+net_bind_service --ambient-caps=-all,+net_bind_service)
+  else
+    AS_SERVER+=(--bounding-set=-all --inh-caps=-all)
+  fi
+  "${AS_SERVER[@]}" test -r "$APPLICATION/lobrik.jar" ||
+    fail "The server's own user, $SERVER_USER, cannot read $APPLICATION: put Lobrik where everybody may read it, such as /opt, or start it as somebody else than root."
+  "${AS_SERVER[@]}" test -x "$JAVA" || fail "The server's own user, $SERVER_USER, cannot run $JAVA; install a JDK $JDK_RELEASE where everybody may."
+}
+
+need_server_user() {
+  id -u "$SERVER_USER" >/dev/null 2>&1 && return
+  say "Making the user $SERVER_USER, as which the server runs"
+  useradd --system --user-group --no-create-home --home-dir /nonexistent --shell /usr/sbin/nologin "$SERVER_USER" ||
+    fail "The user $SERVER_USER could not be made; see above."
+}
+
 # --- starting ----------------------------------------------------------------------------------------------------------
 
 java_options() {
-  printf '%s\n' -Xmx640m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -XX:ErrorFile="$DATA/crash-%p.log" \
+  printf '%s\n' -Xmx640m -XX:+UseSerialGC -XX:+ExitOnOutOfMemoryError -XX:ErrorFile="$DATA/server/crash-%p.log" \
     -Dfile.encoding=UTF-8 -Djava.awt.headless=true
 }
 
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server.log" "--lobrik.scratch=$DATA/scratch" "--lobrik.share.folder=$DATA/network" --logging.threshold.console=OFF
+    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF
   [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 
@@ -126,7 +168,7 @@ log_size() { # file in the data folder
 
 # Where the logs of this start of the server begin.
 mark_logs() {
-  SERVER_LOG_FROM=$(log_size server.log)
+  SERVER_LOG_FROM=$(log_size server/server.log)
   CONSOLE_LOG_FROM=$(log_size console.log)
 }
 
@@ -134,7 +176,7 @@ mark_logs() {
 last_words() { # lines
   {
     tail -c "+$((CONSOLE_LOG_FROM + 1))" "$DATA/console.log"
-    tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log"
+    tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server/server.log"
   } 2>/dev/null | grep -av -e '^\s*at ' -e '^\s*\.\.\. ' -e '^\s*$' -e '^Picked up ' -e '^\[[0-9.]*s\]\[warning\]' | tail -n "$1" |
     sed 's/^Caused by: [^ ]*: //' | cut -c1-300
 }
@@ -142,7 +184,7 @@ last_words() { # lines
 # Why it did not start: in the one sentence that was meant for that, else the last that was said.
 why_not_started() {
   local told
-  told=$(tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server.log" 2>/dev/null | sed -n '/^Description:$/,/^Action:$/p' | grep -v -e '^Description:$' -e '^Action:$' -e '^$')
+  told=$(tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server/server.log" 2>/dev/null | sed -n '/^Description:$/,/^Action:$/p' | grep -v -e '^Description:$' -e '^Action:$' -e '^$')
   if [ -n "$told" ]; then echo "$told"; else last_words 5; fi
 }
 
@@ -163,12 +205,12 @@ make_start_cache() {
   mapfile -t arguments < <(server_arguments)
   mark_logs
   # In the background and waited for, so that a stop need not wait until it is done.
-  "$JAVA" "${options[@]}" -XX:AOTCacheOutput="$APPLICATION/making.aot" -Dspring.context.exit=onRefresh -jar "$APPLICATION/lobrik.jar" \
+  "${AS_SERVER[@]}" "$JAVA" "${options[@]}" -XX:AOTCacheOutput="$DATA/server/making.aot" -Dspring.context.exit=onRefresh -jar "$APPLICATION/lobrik.jar" \
     "${arguments[@]}" >>"$DATA/console.log" 2>&1 9>&- &
   SERVER_PID=$!
   echo "$SERVER_PID" >"$DATA/server.pid"
-  if wait "$SERVER_PID" && [ -s "$APPLICATION/making.aot" ]; then
-    mv "$APPLICATION/making.aot" "$APPLICATION/lobrik.aot"
+  if wait "$SERVER_PID" && [ -s "$DATA/server/making.aot" ]; then
+    mv "$DATA/server/making.aot" "$APPLICATION/lobrik.aot.new" && mv "$APPLICATION/lobrik.aot.new" "$APPLICATION/lobrik.aot"
   else
     # Only slower without it; the reason is in the log.
     touch "$APPLICATION/no-aot"
@@ -185,7 +227,7 @@ start_server() {
   rm -f "$DATA/address"
   mark_logs
   # In a session of its own, so that Ctrl-C reaches only this launcher, which then stops things in order.
-  setsid "$JAVA" "${options[@]}" "${application[@]}" "${arguments[@]}" >>"$DATA/console.log" 2>&1 9>&- &
+  setsid "${AS_SERVER[@]}" "$JAVA" "${options[@]}" "${application[@]}" "${arguments[@]}" >>"$DATA/console.log" 2>&1 9>&- &
   SERVER_PID=$!
   STARTED=$SECONDS
   echo "$SERVER_PID" >"$DATA/server.pid"
@@ -200,7 +242,7 @@ start_gauges() {
   jar=${jar%%$'\n'*}
   [ -f "$jar" ] || return 0
   rm -f "$DATA/gauges"
-  setsid "$JAVA" -Xmx24m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "$jar" lobrik.gauges.SimulatedGauges 0 0 \
+  setsid "${AS_SERVER[@]}" "$JAVA" -Xmx24m -XX:+UseSerialGC -XX:TieredStopAtLevel=1 -cp "$jar" lobrik.gauges.SimulatedGauges 0 0 \
     >"$DATA/gauges" 2>/dev/null 9>&- &
   GAUGES_PID=$!
   echo "$GAUGES_PID" >"$DATA/gauges.pid"
@@ -282,7 +324,7 @@ pause_before_another() { # what
   if [ ${#ENDS[@]} -gt "$MOST_ENDS" ]; then
     shut_down
     fail "Server or database ended ${#ENDS[@]} times within ten minutes, so starting them again does not help. Last: $(last_end)
-The data is safe; $DATA/server.log, console.log and database.log say more."
+The data is safe; $DATA/server/server.log, console.log and database.log say more."
   fi
   ENDS_IN_A_ROW=$((ENDS_IN_A_ROW + 1))
   # One of each may be the same mishap.
@@ -370,7 +412,7 @@ wait_until_ready() {
       why=$(why_not_started)
       note_end server "it did not start: ${why##*$'\n'}" >/dev/null
       shut_down
-      fail "The server did not start; the end of $DATA/server.log says why:
+      fail "The server did not start; the end of $DATA/server/server.log says why:
 $why"
     fi
     alive "$DATABASE_PID" || database_ended

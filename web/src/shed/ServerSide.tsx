@@ -82,14 +82,14 @@ function Reached({ reached: { secure, plain, codeRows, nameIsOurs, certificate }
   return (
     <div className="flex flex-wrap gap-x-10 gap-y-6">
       {!certificate.schools && (
-        <section aria-label="A new device" className="w-64">
+        <section aria-label="A new device" className="w-72">
           <h2 className="text-2xl leading-tight font-semibold">A new device</h2>
           {codeRows === null || codeRows === undefined ? (
             <p className="mt-2">This machine has no address on a network just now.</p>
           ) : (
             <>
               <div className="mt-2">
-                <CameraCode rows={codeRows} label="Code that leads to the page that explains" />
+                <CameraCode rows={codeRows} label="Code that leads to the page that explains" width="w-full" />
               </div>
               <p className="mt-2">Scan this with its camera, or type the address. The page shows what to do, once.</p>
             </>

@@ -1,5 +1,6 @@
 package lobrik.e2e;
 
+import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -65,7 +66,41 @@ final class Bench {
     private static final String OFFSET_BEND = "\"bend\":{\"kind\":\"offset\",\"riseIn\":5,\"clearanceIn\":1,"
             + "\"angleDeg\":30,\"distanceIn\":36,\"layout\":\"beforeObstacle\",\"overallIn\":80}}";
 
+    private static final Keyboard.TypeOptions BY_HAND = new Keyboard.TypeOptions().setDelay(60);
+
     private Bench() {}
+
+    /** Types a reading by hand, once it is asked for. */
+    static void type(Page page, String feature, String text) {
+        untilReady(page, feature);
+        page.keyboard().type(text, BY_HAND);
+        page.keyboard().press("Enter");
+    }
+
+    /** Until the browser keeps the application, and this exercise is on disk with the floor's kit. */
+    static void untilKept(Page page, String title) {
+        page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
+        page.evaluate("""
+                async title => {
+                  const kept = async () => {
+                    const open = indexedDB.open('lobrik');
+                    const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
+                    const request = database.transaction('known').objectStore('known').get('screens');
+                    const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
+                    database.close();
+                    const about = name => JSON.stringify(
+                      known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
+                    return about('kit').includes(title) && about('floor').includes(title);
+                  };
+                  const end = Date.now() + 20_000;
+                  while (!(await kept())) {
+                    if (Date.now() > end) {
+                      throw new Error(title + ' is not kept on the device');
+                    }
+                    await new Promise(done => setTimeout(done, 100));
+                  }
+                }""", title);
+    }
 
     @SuppressWarnings("unchecked") // JSON of the server.
     static Map<String, Object> call(Page page, String method, String path, String body) {

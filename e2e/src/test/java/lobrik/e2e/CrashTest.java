@@ -263,7 +263,8 @@ class CrashTest {
             other.again();
             assertThat(other.get("/api/health")).isEqualTo(200);
             assertThat(Files.size(other.data().resolve("console.log"))).isGreaterThanOrEqualTo(logged);
-            assertThat(Files.readString(other.data().resolve("server.log"))).contains("password authentication failed");
+            assertThat(Files.readString(other.data().resolve("server/server.log")))
+                    .contains("password authentication failed");
         }
     }
 

@@ -96,6 +96,15 @@ final class Launched implements AutoCloseable {
         return start("start", environment, data, freePort());
     }
 
+    /**
+     * The same on another host.
+     *
+     * @param on what has a command run there
+     */
+    static Launched onHost(List<String> on, Path data, String... options) throws IOException {
+        return start("start", Map.of(), on, data, freePort(), options);
+    }
+
     private static Launched start(Path data, int port, String... options) throws IOException {
         return start("start", Map.of(), data, port, options);
     }
@@ -103,10 +112,18 @@ final class Launched implements AutoCloseable {
     private static Launched start(
             String command, Map<String, String> environment, Path data, int port, String... options)
             throws IOException {
+        return start(command, environment, List.of(), data, port, options);
+    }
+
+    private static Launched start(
+            String command, Map<String, String> environment, List<String> on, Path data, int port, String... options)
+            throws IOException {
         List<String> arguments =
                 new ArrayList<>(List.of(command, "--port", String.valueOf(port), "--data", data.toString()));
         arguments.addAll(List.of(options));
-        Process launcher = process(environment, arguments).start();
+        ProcessBuilder there = process(environment, arguments);
+        there.command().addAll(0, on);
+        Process launcher = there.start();
         StringBuilder said = new StringBuilder();
         BufferedReader output = launcher.inputReader(StandardCharsets.UTF_8);
         for (String line = output.readLine(); line != null; line = output.readLine()) {

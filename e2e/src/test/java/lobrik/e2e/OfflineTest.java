@@ -3,7 +3,6 @@ package lobrik.e2e;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Keyboard;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
@@ -21,39 +20,6 @@ class OfflineTest {
     private static final LocatorAssertions.HasTextOptions SENT_IN_TIME =
             new LocatorAssertions.HasTextOptions().setTimeout(20_000);
 
-    private static final Keyboard.TypeOptions BY_HAND = new Keyboard.TypeOptions().setDelay(60);
-
-    private static void type(Page page, String feature, String text) {
-        Bench.untilReady(page, feature);
-        page.keyboard().type(text, BY_HAND);
-        page.keyboard().press("Enter");
-    }
-
-    /** Until the browser keeps the application, and this exercise is on disk with the floor's kit. */
-    private static void untilKept(Page page, String title) {
-        page.evaluate("() => navigator.serviceWorker.ready.then(() => true)");
-        page.evaluate("""
-                async title => {
-                  const kept = async () => {
-                    const open = indexedDB.open('lobrik');
-                    const database = await new Promise(done => { open.onsuccess = () => done(open.result); });
-                    const request = database.transaction('known').objectStore('known').get('screens');
-                    const known = await new Promise(done => { request.onsuccess = () => done(request.result); });
-                    database.close();
-                    const about = name => JSON.stringify(
-                      known?.state.queries.filter(query => query.queryKey[0] === name) ?? []);
-                    return about('kit').includes(title) && about('floor').includes(title);
-                  };
-                  const end = Date.now() + 20_000;
-                  while (!(await kept())) {
-                    if (Date.now() > end) {
-                      throw new Error(title + ' is not kept on the device');
-                    }
-                    await new Promise(done => setTimeout(done, 100));
-                  }
-                }""", title);
-    }
-
     @Test
     void queue_survivesReloadAndRestart_andArrivesOnceInOrder(School.Room room) throws Exception {
         Launched school = room.lobrik();
@@ -63,13 +29,13 @@ class OfflineTest {
             assertThat(Bench.row(page, "Odile Farrant")).containsText("Saddle without signal");
             page.reload();
             assertThat(Bench.row(page, "Odile Farrant")).containsText("Saddle without signal");
-            untilKept(page, "Saddle without signal");
+            Bench.untilKept(page, "Saddle without signal");
 
             page.context().setOffline(true);
             Bench.row(page, "Odile Farrant").getByText("Measure").click();
-            type(page, "Height", "4");
-            type(page, "Flat", "12 9/16");
-            type(page, "Landing", "34");
+            Bench.type(page, "Height", "4");
+            Bench.type(page, "Flat", "12 9/16");
+            Bench.type(page, "Landing", "34");
             Bench.untilReady(page, "Far-end kick");
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "4");
 
@@ -77,16 +43,16 @@ class OfflineTest {
             Bench.untilReady(page, "Far-end kick");
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "4");
             assertThat(page.locator("tr[data-feature=flat]")).hasAttribute("data-state", "read");
-            type(page, "Far-end kick", "1/16");
+            Bench.type(page, "Far-end kick", "1/16");
             Bench.untilReady(page, "Dog leg");
 
             school.close();
             school.again();
             assertThat(page.getByTestId("waiting")).hasAttribute("data-count", "5");
-            type(page, "Dog leg", "1");
+            Bench.type(page, "Dog leg", "1");
             Bench.untilReady(page, "Overall");
             page.context().setOffline(false);
-            type(page, "Overall", "92 1/8");
+            Bench.type(page, "Overall", "92 1/8");
             assertThat(page.getByTestId("waiting")).hasText("Everything is saved", SENT_IN_TIME);
 
             page.getByText("See the verdict").click();
@@ -112,13 +78,13 @@ class OfflineTest {
         assertThat(Bench.row(page, "Tamsin Gorrie")).containsText("Stub in the corner");
         page.reload();
         assertThat(Bench.row(page, "Tamsin Gorrie")).containsText("Stub in the corner");
-        untilKept(page, "Stub in the corner");
+        Bench.untilKept(page, "Stub in the corner");
         page.context().setOffline(true);
         page.reload();
         assertThat(Bench.row(page, "Tamsin Gorrie")).containsText("Stub in the corner");
         assertThat(page.getByTestId("live")).containsText("no signal, as of");
         Bench.row(page, "Tamsin Gorrie").getByText("Measure").click();
-        type(page, "Mark", "11 5/8");
+        Bench.type(page, "Mark", "11 5/8");
         Bench.untilReady(page, "Leg");
         page.getByText("Look over").click();
         page.getByLabel("No kink: fault").click();

@@ -32,8 +32,7 @@ final class MulticastName {
                 here.registerService(ServiceInfo.create(SITE, "Lobrik at " + name, securePort, "path=/"));
                 answering.add(here);
             } catch (IOException e) {
-                LOG.warn(
-                        "The name {}.local cannot be told at {}: {}", name, address.getHostAddress(), e.getMessage());
+                LOG.warn("The name {}.local cannot be told at {}: {}", name, address.getHostAddress(), e.getMessage());
             }
         }
         return new MulticastName(name, answering);

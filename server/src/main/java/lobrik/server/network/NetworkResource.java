@@ -92,9 +92,8 @@ class NetworkResource {
     private WhereReached reached(Sharing.Open open) {
         List<String> plain = sharing.plainAddresses(open.addresses());
         ServerCertificate certificate = open.certificate();
-        X509Certificate trusted = certificate.authority() == null
-                ? certificate.chain().getFirst()
-                : certificate.authority();
+        X509Certificate trusted =
+                certificate.authority() == null ? certificate.chain().getFirst() : certificate.authority();
         return new WhereReached(
                 sharing.secureAddresses(open.addresses(), certificate),
                 plain,

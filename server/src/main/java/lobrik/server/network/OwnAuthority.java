@@ -55,8 +55,8 @@ final class OwnAuthority {
     private static final Duration SINCE = Duration.ofDays(2);
 
     /** Networks that are nobody's on the internet: address and mask, RFC 1918, 3927 and 1122. */
-    private static final List<String> PRIVATE_NETWORKS =
-            List.of("10.0.0.0/255.0.0.0", "172.16.0.0/255.240.0.0", "192.168.0.0/255.255.0.0", "169.254.0.0/255.255.0.0");
+    private static final List<String> PRIVATE_NETWORKS = List.of(
+            "10.0.0.0/255.0.0.0", "172.16.0.0/255.240.0.0", "192.168.0.0/255.255.0.0", "169.254.0.0/255.255.0.0");
 
     private static final String SIGNED_WITH = "SHA256withECDSA";
     private static final int SERIAL_BITS = 120;
@@ -132,8 +132,10 @@ final class OwnAuthority {
             builder.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.digitalSignature));
             builder.addExtension(
                     Extension.extendedKeyUsage, false, new ExtendedKeyUsage(KeyPurposeId.id_kp_serverAuth));
-            builder.addExtension(Extension.subjectKeyIdentifier, false, ids.createSubjectKeyIdentifier(pair.getPublic()));
-            builder.addExtension(Extension.authorityKeyIdentifier, false, ids.createAuthorityKeyIdentifier(certificate));
+            builder.addExtension(
+                    Extension.subjectKeyIdentifier, false, ids.createSubjectKeyIdentifier(pair.getPublic()));
+            builder.addExtension(
+                    Extension.authorityKeyIdentifier, false, ids.createAuthorityKeyIdentifier(certificate));
             GeneralName[] names = Stream.concat(
                             Stream.of(new GeneralName(GeneralName.dNSName, hostName)),
                             addresses.stream()
@@ -188,7 +190,12 @@ final class OwnAuthority {
         String mark = Long.toString(CHANCE.nextLong(36L * 36 * 36 * 36), 36);
         X500Name name = new X500Name("CN=Lobrik in this school (" + mark + ")");
         X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                name, serial(), Date.from(now.minus(SINCE)), Date.from(now.plus(AUTHORITY_LASTS)), name, pair.getPublic());
+                name,
+                serial(),
+                Date.from(now.minus(SINCE)),
+                Date.from(now.plus(AUTHORITY_LASTS)),
+                name,
+                pair.getPublic());
         builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
         builder.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign | KeyUsage.cRLSign));
         builder.addExtension(

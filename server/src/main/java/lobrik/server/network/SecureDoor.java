@@ -69,8 +69,7 @@ final class SecureDoor {
     private static SSLHostConfig shown(ServerCertificate certificate) {
         SSLHostConfig config = new SSLHostConfig();
         config.setProtocols("TLSv1.2+TLSv1.3");
-        SSLHostConfigCertificate files =
-                new SSLHostConfigCertificate(config, SSLHostConfigCertificate.Type.UNDEFINED);
+        SSLHostConfigCertificate files = new SSLHostConfigCertificate(config, SSLHostConfigCertificate.Type.UNDEFINED);
         files.setCertificateFile(certificate.certificateFile().toAbsolutePath().toString());
         files.setCertificateKeyFile(certificate.keyFile().toAbsolutePath().toString());
         config.addCertificate(files);

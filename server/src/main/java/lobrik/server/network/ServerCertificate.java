@@ -17,8 +17,8 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
@@ -30,7 +30,10 @@ import org.jspecify.annotations.Nullable;
  * @param authority whose certificate devices have to be told to trust; null if it is the school's and they do already
  */
 record ServerCertificate(
-        Path certificateFile, Path keyFile, List<X509Certificate> chain, @Nullable X509Certificate authority) {
+        Path certificateFile,
+        Path keyFile,
+        List<X509Certificate> chain,
+        @Nullable X509Certificate authority) {
 
     /** A new one is made so long before one ends. */
     private static final Duration RENEWED_BEFORE = Duration.ofDays(30);
@@ -123,9 +126,7 @@ record ServerCertificate(
     private static String why(IOException e) {
         return e instanceof NoSuchFileException
                 ? "there is no such file"
-                : e instanceof AccessDeniedException
-                        ? "the server may not read it"
-                        : String.valueOf(e.getMessage());
+                : e instanceof AccessDeniedException ? "the server may not read it" : String.valueOf(e.getMessage());
     }
 
     /** Whether one undoes what the other does. */

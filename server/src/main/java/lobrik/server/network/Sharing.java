@@ -50,7 +50,12 @@ class Sharing {
      *
      * @param addresses of this machine, at the time
      */
-    record Open(SecureDoor secure, PlainDoor plain, MulticastName name, ServerCertificate certificate, List<InetAddress> addresses) {
+    record Open(
+            SecureDoor secure,
+            PlainDoor plain,
+            MulticastName name,
+            ServerCertificate certificate,
+            List<InetAddress> addresses) {
 
         Open {
             addresses = List.copyOf(addresses);
@@ -200,7 +205,9 @@ class Sharing {
                 .toList();
         // One for a whole domain names no host that we could know.
         return (hosts.isEmpty() ? List.of(options.hostName()) : hosts)
-                .stream().map(host -> "https://" + host + port(options.securePort(), HTTPS)).toList();
+                .stream()
+                        .map(host -> "https://" + host + port(options.securePort(), HTTPS))
+                        .toList();
     }
 
     /** Where the page that explains is, by figures: every device can open that. */

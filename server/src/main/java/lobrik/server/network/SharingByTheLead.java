@@ -52,16 +52,19 @@ class SharingByTheLead {
     }
 
     /** Why it is not for the lead to say; null if it is. */
-    @Nullable String whyNot() {
+    @Nullable
+    String whyNot() {
         if (!sharing.isPossible()) {
             return "This server has no folder for certificates; whoever runs it starts it with ./lobrik start";
         }
         if (sharing.isAskedForAtTheStart()) {
             return "Whoever started this server shares it on the network; they end that by starting it without --share";
         }
-        Number schools = (Number) entities.createNativeQuery(
-                        "select count(*) from centre where replaced_by is null", Long.class)
-                .getSingleResult();
-        return schools.longValue() > 1 ? "Several schools share this server; whoever runs it starts it with --share" : null;
+        Number schools =
+                (Number) entities.createNativeQuery("select count(*) from centre where replaced_by is null", Long.class)
+                        .getSingleResult();
+        return schools.longValue() > 1
+                ? "Several schools share this server; whoever runs it starts it with --share"
+                : null;
     }
 }

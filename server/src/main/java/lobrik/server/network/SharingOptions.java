@@ -32,10 +32,12 @@ record SharingOptions(
 
     SharingOptions {
         if (!LABEL.matcher(name).matches()) {
-            throw new CannotShare("“" + name + "” is no name on a network: up to 63 small letters, figures and hyphens");
+            throw new CannotShare(
+                    "“" + name + "” is no name on a network: up to 63 small letters, figures and hyphens");
         }
         if ((certificate == null) != (key == null)) {
-            throw new CannotShare("A certificate of the school's own needs both: the file of the certificate, and that of its key");
+            throw new CannotShare(
+                    "A certificate of the school's own needs both: the file of the certificate, and that of its key");
         }
     }
 

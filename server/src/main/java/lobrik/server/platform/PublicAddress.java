@@ -32,8 +32,7 @@ public class PublicAddress {
     private final Set<String> ownNames;
     private volatile @Nullable Shared shared;
 
-    PublicAddress(
-            @Value("${lobrik.public-address:}") String said, @Value("${lobrik.hosts}") Set<String> hosts) {
+    PublicAddress(@Value("${lobrik.public-address:}") String said, @Value("${lobrik.hosts}") Set<String> hosts) {
         this.said = said.replaceAll("/+$", "");
         this.ownNames = Stream.concat(hosts.stream(), Stream.of(this.said).flatMap(PublicAddress::hostOf))
                 .collect(Collectors.toUnmodifiableSet());

@@ -34,10 +34,7 @@ class SecurityConfiguration {
 
     @Bean
     SecurityFilterChain securityFilterChain(
-            HttpSecurity http,
-            SecurityContextRepository contexts,
-            CsrfTokenRepository tokens,
-            PublicAddress address) {
+            HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens, PublicAddress address) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 HttpMethod.POST,
                                 "/api/session",
@@ -73,10 +70,11 @@ class SecurityConfiguration {
                                 HttpStatus.FORBIDDEN,
                                 "forbidden",
                                 "This is not allowed, or the page is out of date: reload it")))
-                // Of a certificate of our own no browser is told so: a device that loses it could never come back by another way.
+                // Of a certificate of our own no browser is told so: a device that loses it could never come back by
+                // another way.
                 .headers(headers -> headers.httpStrictTransportSecurity(strict -> strict.includeSubDomains(false)
-                                .requestMatcher(request ->
-                                        request.isSecure() && address.isForGood(request.getServerName())))
+                                .requestMatcher(
+                                        request -> request.isSecure() && address.isForGood(request.getServerName())))
                         .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(referrer -> referrer.policy(ReferrerPolicy.NO_REFERRER)))
                 .build();
