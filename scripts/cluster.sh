@@ -16,9 +16,17 @@ cluster_binaries() { # [cluster folder]
   [ -z "$made" ] && [ -n "$newest" ] && echo "$newest"
 }
 
-# PostgreSQL refuses to run as root, so root runs it as its own user.
-as_cluster_owner() {
-  if [ "$(id -u)" = 0 ]; then runuser -u postgres -- "$@"; else "$@"; fi
+# PostgreSQL refuses to run as root, so root runs it as whoever has the cluster, at first a user of its own.
+as_cluster_owner() { # cluster folder, command…
+  local cluster=$1 owner
+  shift
+  if [ "$(id -u)" != 0 ]; then
+    "$@"
+  else
+    owner=$(stat -c %U "$cluster" 2>/dev/null)
+    case $owner in '' | root | UNKNOWN) owner=postgres ;; esac
+    runuser -u "$owner" -- "$@"
+  fi
 }
 
 random_hex() { # bytes
@@ -51,11 +59,11 @@ cluster_create() { # folder, admin password, [throwaway]
   local options=(--data-checksums)
   [ "$kind" = throwaway ] && options=(--no-sync)
   # The folder may be one that the database's user cannot stand in, so it starts from the root.
-  (cd / && as_cluster_owner "$binaries/initdb" -D "$fresh" -U lobrik_admin --pwfile="$passfile" \
+  (cd / && as_cluster_owner "$fresh" "$binaries/initdb" -D "$fresh" -U lobrik_admin --pwfile="$passfile" \
     --auth=scram-sha-256 -E UTF8 --locale=C.UTF-8 "${options[@]}") >/dev/null 9>&- || { rm -f "$passfile"; return 1; }
   rm -f "$passfile"
-  cluster_settings "$kind" | as_cluster_owner tee -a "$fresh/postgresql.conf" >/dev/null || return 1
-  printf 'host all all 127.0.0.1/32 scram-sha-256\n' | as_cluster_owner tee "$fresh/pg_hba.conf" >/dev/null || return 1
+  cluster_settings "$kind" | as_cluster_owner "$fresh" tee -a "$fresh/postgresql.conf" >/dev/null || return 1
+  printf 'host all all 127.0.0.1/32 scram-sha-256\n' | as_cluster_owner "$fresh" tee "$fresh/pg_hba.conf" >/dev/null || return 1
   mv "$fresh" "$folder"
 }
 
@@ -79,16 +87,16 @@ cluster_start() { # folder, port, log file
   local binaries
   binaries=$(cluster_binaries "$1") || return 1
   touch "$3" || return 1
-  [ "$(id -u)" = 0 ] && { chown postgres "$3" || return 1; }
-  (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2" start) >/dev/null 2>&1 9>&-
+  [ "$(id -u)" = 0 ] && { chown --reference="$1" "$3" || return 1; }
+  (cd / && as_cluster_owner "$1" "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2" start) >/dev/null 2>&1 9>&-
 }
 
 # In order if it can, at once if it must.
 cluster_stop() { # folder
   local binaries
   binaries=$(cluster_binaries "$1") || return 0
-  (cd / && as_cluster_owner "$binaries/pg_ctl" -D "$1" -m fast -w -t 30 stop ||
-    as_cluster_owner "$binaries/pg_ctl" -D "$1" -m immediate -w -t 10 stop) >/dev/null 2>&1 9>&-
+  (cd / && as_cluster_owner "$1" "$binaries/pg_ctl" -D "$1" -m fast -w -t 30 stop ||
+    as_cluster_owner "$1" "$binaries/pg_ctl" -D "$1" -m immediate -w -t 10 stop) >/dev/null 2>&1 9>&-
 }
 
 # The processes of a cluster, whoever started them and whether or not it works: they all stand in its folder.

@@ -17,10 +17,13 @@ fail() {
 missing_packages() { # server | tests | all-tests
   cluster_binaries >/dev/null || echo postgresql
   command -v psql >/dev/null || echo postgresql-client
-  command -v mvn >/dev/null || echo maven
   command -v curl >/dev/null || echo curl
-  command -v node >/dev/null || echo nodejs
-  command -v npm >/dev/null || echo npm
+  # Only what builds it; one that is installed or given is built.
+  if [ "$1" != server ] || ! is_built; then
+    command -v mvn >/dev/null || echo maven
+    command -v node >/dev/null || echo nodejs
+    command -v npm >/dev/null || echo npm
+  fi
   command -v setsid >/dev/null && command -v flock >/dev/null && command -v runuser >/dev/null || echo util-linux
   if [ "$1" = all-tests ]; then
     command -v soffice >/dev/null || echo libreoffice-calc-nogui
@@ -30,8 +33,15 @@ missing_packages() { # server | tests | all-tests
     # Hosts of a network, and whom their browsers trust.
     command -v ip >/dev/null || echo iproute2
     command -v certutil >/dev/null || echo libnss3-tools
+    # What it says of a service.
+    command -v systemd-analyze >/dev/null || echo systemd
     [ -d /usr/share/fonts/truetype/dejavu ] || echo fonts-dejavu-core
   fi
+}
+
+# Whether the application is here as it runs: given by whoever calls, or installed.
+is_built() {
+  [ -n "${LOBRIK_APPLICATION:-}" ] || [ -f "$ROOT/application/lobrik.jar" ]
 }
 
 need_packages() { # server | tests | all-tests
@@ -52,7 +62,7 @@ need_packages() { # server | tests | all-tests
 
 # Debian may have an older Node than the build needs; the npm registry ships newer ones as packages.
 need_node() {
-  [ -n "${LOBRIK_APPLICATION:-}" ] && return
+  is_built && return
   local own=$ROOT/.build/node
   [ -x "$own/node_modules/node/bin/node" ] && PATH=$own/node_modules/node/bin:$PATH
   local version
@@ -99,10 +109,16 @@ fingerprint() {
     sort -z | xargs -0 sha256sum | sha256sum | cut -c1-16)
 }
 
-# Sets APPLICATION to the folder of the unpacked application: the one that is given, as tests do, or the one built from these
-# sources.
+# Sets APPLICATION to the folder of the unpacked application: the one that is given, as tests do, or that is installed, or the one built
+# from these sources.
 application_folder() {
-  if [ -n "${LOBRIK_APPLICATION:-}" ]; then APPLICATION=$LOBRIK_APPLICATION; else build_application; fi
+  if [ -n "${LOBRIK_APPLICATION:-}" ]; then
+    APPLICATION=$LOBRIK_APPLICATION
+  elif is_built; then
+    APPLICATION=$ROOT/application
+  else
+    build_application
+  fi
 }
 
 # Builds the application unless this very state of the sources was built before. Sets APPLICATION to its folder.

@@ -196,9 +196,21 @@ start_database() {
   [ -n "$DATABASE_PID" ]
 }
 
+# Where the cache of starts is: beside the application, or with the data where that is not ours to write to, for this very build.
+start_cache() {
+  if [ -f "$APPLICATION/lobrik.aot" ] || [ -w "$APPLICATION" ]; then
+    echo "$APPLICATION/lobrik.aot"
+  else
+    echo "$DATA/server/start-$(stat -c %Y-%s "$APPLICATION/lobrik.jar").aot"
+  fi
+}
+
 # The cache lets later starts skip most of the loading of classes. It is made once for every build.
 make_start_cache() {
-  [ -f "$APPLICATION/lobrik.aot" ] || [ -f "$APPLICATION/no-aot" ] && return
+  local cache
+  cache=$(start_cache)
+  [ -f "$cache" ] || [ -f "$APPLICATION/no-aot" ] && return
+  rm -f "$DATA"/server/start-*.aot
   say "Preparing fast starts (once for this build, up to a minute)"
   local options arguments
   mapfile -t options < <(java_options)
@@ -210,19 +222,20 @@ make_start_cache() {
   SERVER_PID=$!
   echo "$SERVER_PID" >"$DATA/server.pid"
   if wait "$SERVER_PID" && [ -s "$DATA/server/making.aot" ]; then
-    mv "$DATA/server/making.aot" "$APPLICATION/lobrik.aot.new" && mv "$APPLICATION/lobrik.aot.new" "$APPLICATION/lobrik.aot"
+    mv "$DATA/server/making.aot" "$cache.new" && mv "$cache.new" "$cache"
   else
     # Only slower without it; the reason is in the log.
-    touch "$APPLICATION/no-aot"
+    touch "$APPLICATION/no-aot" 2>/dev/null
   fi
   SERVER_PID=''
 }
 
 start_server() {
-  local application=(-jar "$APPLICATION/lobrik.jar") options arguments
+  local application=(-jar "$APPLICATION/lobrik.jar") options arguments cache
+  cache=$(start_cache)
   mapfile -t options < <(java_options)
   mapfile -t arguments < <(server_arguments)
-  [ -f "$APPLICATION/lobrik.aot" ] && application=(-XX:AOTCache="$APPLICATION/lobrik.aot" "${application[@]}")
+  [ -f "$cache" ] && application=(-XX:AOTCache="$cache" "${application[@]}")
   SERVER_READY=false
   rm -f "$DATA/address"
   mark_logs

@@ -68,9 +68,12 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
         }
 
         /** Another application, of a school with nobody but its lead and with a clock of its own, in the same cluster. */
-        public Address beside(String name) throws IOException {
+        public Address beside(String name, String... more) throws IOException {
             String url = newDatabase(name);
-            ConfigurableApplicationContext beside = application(url, databasePassword, "--lobrik.demo=false");
+            List<String> arguments = new ArrayList<>(List.of(more));
+            arguments.add("--lobrik.demo=false");
+            ConfigurableApplicationContext beside =
+                    application(url, databasePassword, arguments.toArray(String[]::new));
             return new Address(RunningServer.base(beside), url, databasePassword, angleGauge, heightGauge, beside);
         }
 

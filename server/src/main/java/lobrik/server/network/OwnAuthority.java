@@ -10,6 +10,7 @@ import java.security.GeneralSecurityException;
 import java.security.KeyPair;
 import java.security.KeyPairGenerator;
 import java.security.PrivateKey;
+import java.security.PublicKey;
 import java.security.SecureRandom;
 import java.security.cert.X509Certificate;
 import java.security.spec.ECGenParameterSpec;
@@ -41,7 +42,9 @@ import org.bouncycastle.operator.jcajce.JcaContentSignerBuilder;
 /**
  * The authority that a school's own devices are told to trust: made once, on this machine. It can vouch for names that end in
  * {@code .local} and for addresses of networks like a school's, and for nothing else: whoever steals it cannot pass themselves off as
- * a site of the internet to these devices.
+ * a site of the internet to these devices. Not every device holds an authority to what stands in its own certificate, but each holds
+ * it to what the one above says (RFC 5280, 6.1): so there are two, and the key of the one that devices trust is forgotten once it has
+ * vouched for the other.
  */
 final class OwnAuthority {
 
@@ -63,10 +66,12 @@ final class OwnAuthority {
     private static final SecureRandom CHANCE = new SecureRandom();
 
     private final X509Certificate certificate;
+    private final X509Certificate issuer;
     private final PrivateKey key;
 
-    private OwnAuthority(X509Certificate certificate, PrivateKey key) {
-        this.certificate = certificate;
+    private OwnAuthority(List<X509Certificate> both, PrivateKey key) {
+        this.certificate = both.getFirst();
+        this.issuer = both.getLast();
         this.key = key;
     }
 
@@ -82,28 +87,34 @@ final class OwnAuthority {
         Path keyFile = folder.resolve("authority.key");
         try {
             if (Files.exists(certificateFile) && Files.exists(keyFile)) {
-                X509Certificate kept = PemFiles.certificates(certificateFile).getFirst();
-                return new OwnAuthority(kept, PemFiles.key(keyFile));
+                return new OwnAuthority(PemFiles.certificates(certificateFile), PemFiles.key(keyFile));
             }
+            KeyPair forgotten = pair();
             KeyPair pair = pair();
-            X509Certificate made = make(pair, now, addresses);
+            List<X509Certificate> made = make(forgotten, pair.getPublic(), now, addresses);
             PemFiles.write(keyFile, pair.getPrivate());
             // Last: with it the two are whole.
-            PemFiles.write(certificateFile, List.of(made));
+            PemFiles.write(certificateFile, made);
             return new OwnAuthority(made, pair.getPrivate());
         } catch (GeneralSecurityException | OperatorCreationException e) {
             throw new IOException("no authority could be made", e);
         }
     }
 
+    /** What devices are told to trust. */
     X509Certificate certificate() {
         return certificate;
+    }
+
+    /** What stands between that and what a server shows. */
+    X509Certificate issuer() {
+        return issuer;
     }
 
     /**
      * A certificate of this authority with the key that belongs to it.
      *
-     * @param chain the certificate and the authority's own
+     * @param chain the certificate, and the one that vouches for it before the eyes of the one that is trusted
      */
     record Issued(List<X509Certificate> chain, PrivateKey key) {
 
@@ -121,7 +132,7 @@ final class OwnAuthority {
         try {
             KeyPair pair = pair();
             X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                    X500Name.getInstance(certificate.getSubjectX500Principal().getEncoded()),
+                    X500Name.getInstance(issuer.getSubjectX500Principal().getEncoded()),
                     serial(),
                     Date.from(now.minus(SINCE)),
                     Date.from(now.plus(CERTIFICATE_LASTS)),
@@ -134,8 +145,7 @@ final class OwnAuthority {
                     Extension.extendedKeyUsage, false, new ExtendedKeyUsage(KeyPurposeId.id_kp_serverAuth));
             builder.addExtension(
                     Extension.subjectKeyIdentifier, false, ids.createSubjectKeyIdentifier(pair.getPublic()));
-            builder.addExtension(
-                    Extension.authorityKeyIdentifier, false, ids.createAuthorityKeyIdentifier(certificate));
+            builder.addExtension(Extension.authorityKeyIdentifier, false, ids.createAuthorityKeyIdentifier(issuer));
             GeneralName[] names = Stream.concat(
                             Stream.of(new GeneralName(GeneralName.dNSName, hostName)),
                             addresses.stream()
@@ -144,7 +154,7 @@ final class OwnAuthority {
                                             GeneralName.iPAddress, new DEROctetString(address.getAddress()))))
                     .toArray(GeneralName[]::new);
             builder.addExtension(Extension.subjectAlternativeName, false, new GeneralNames(names));
-            return new Issued(List.of(signed(builder, key), certificate), pair.getPrivate());
+            return new Issued(List.of(signed(builder, key), issuer), pair.getPrivate());
         } catch (GeneralSecurityException | OperatorCreationException e) {
             throw new IOException("no certificate could be made", e);
         }
@@ -165,7 +175,7 @@ final class OwnAuthority {
 
     private X509CertificateHolder holder() {
         try {
-            return new X509CertificateHolder(certificate.getEncoded());
+            return new X509CertificateHolder(issuer.getEncoded());
         } catch (IOException | GeneralSecurityException e) {
             throw new IllegalStateException("A certificate that was read cannot be written", e);
         }
@@ -184,26 +194,33 @@ final class OwnAuthority {
         return true;
     }
 
-    private static X509Certificate make(KeyPair pair, Instant now, List<InetAddress> addresses)
+    /** The one that devices trust, and the one that it vouches for. */
+    private static List<X509Certificate> make(
+            KeyPair forgotten, PublicKey issuers, Instant now, List<InetAddress> addresses)
             throws GeneralSecurityException, OperatorCreationException, IOException {
         // Two schools' authorities on one tablet are told apart by this.
         String mark = Long.toString(CHANCE.nextLong(36L * 36 * 36 * 36), 36);
-        X500Name name = new X500Name("CN=Lobrik in this school (" + mark + ")");
+        X500Name trusted = new X500Name("CN=Lobrik in this school (" + mark + ")");
+        X500Name issuer = new X500Name("CN=Lobrik in this school (" + mark + ") on its server");
+        NameConstraints within = new NameConstraints(permitted(addresses), null);
+        return List.of(
+                authority(trusted, trusted, forgotten.getPublic(), 1, within, now, forgotten),
+                authority(trusted, issuer, issuers, 0, within, now, forgotten));
+    }
+
+    private static X509Certificate authority(
+            X500Name by, X500Name of, PublicKey key, int below, NameConstraints within, Instant now, KeyPair signer)
+            throws GeneralSecurityException, OperatorCreationException, IOException {
         X509v3CertificateBuilder builder = new JcaX509v3CertificateBuilder(
-                name,
-                serial(),
-                Date.from(now.minus(SINCE)),
-                Date.from(now.plus(AUTHORITY_LASTS)),
-                name,
-                pair.getPublic());
-        builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(0));
+                by, serial(), Date.from(now.minus(SINCE)), Date.from(now.plus(AUTHORITY_LASTS)), of, key);
+        JcaX509ExtensionUtils ids = new JcaX509ExtensionUtils();
+        builder.addExtension(Extension.basicConstraints, true, new BasicConstraints(below));
         builder.addExtension(Extension.keyUsage, true, new KeyUsage(KeyUsage.keyCertSign | KeyUsage.cRLSign));
+        builder.addExtension(Extension.subjectKeyIdentifier, false, ids.createSubjectKeyIdentifier(key));
         builder.addExtension(
-                Extension.subjectKeyIdentifier,
-                false,
-                new JcaX509ExtensionUtils().createSubjectKeyIdentifier(pair.getPublic()));
-        builder.addExtension(Extension.nameConstraints, true, new NameConstraints(permitted(addresses), null));
-        return signed(builder, pair.getPrivate());
+                Extension.authorityKeyIdentifier, false, ids.createAuthorityKeyIdentifier(signer.getPublic()));
+        builder.addExtension(Extension.nameConstraints, true, within);
+        return signed(builder, signer.getPrivate());
     }
 
     private static GeneralSubtree[] permitted(List<InetAddress> addresses) throws UnknownHostException {

@@ -64,7 +64,7 @@ record ServerCertificate(
             Optional<ServerCertificate> kept = kept(certificateFile, keyFile)
                     .filter(each -> each.names().equals(wanted)
                             && each.endsAt().isAfter(now.plus(RENEWED_BEFORE))
-                            && each.chain().getLast().equals(authority.certificate()));
+                            && each.chain().getLast().equals(authority.issuer()));
             if (kept.isPresent()) {
                 return new ServerCertificate(
                         certificateFile, keyFile, kept.get().chain(), authority.certificate());
