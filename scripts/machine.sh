@@ -24,7 +24,7 @@ missing_packages() { # server | tests | all-tests
     command -v node >/dev/null || echo nodejs
     command -v npm >/dev/null || echo npm
   fi
-  command -v setsid >/dev/null && command -v flock >/dev/null && command -v runuser >/dev/null || echo util-linux
+  command -v setsid >/dev/null && command -v flock >/dev/null && { [ "$(id -u)" != 0 ] || command -v setpriv >/dev/null; } || echo util-linux
   if [ "$1" = all-tests ]; then
     command -v soffice >/dev/null || echo libreoffice-calc-nogui
   fi
