@@ -184,7 +184,7 @@ last_words() { # lines
 # Why it did not start: in the one sentence that was meant for that, else the last that was said.
 why_not_started() {
   local told
-  told=$(tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server/server.log" 2>/dev/null | sed -n '/^Description:$/,/^Action:$/p' | grep -v -e '^Description:$' -e '^Action:$' -e '^$')
+  told=$(tail -c "+$((SERVER_LOG_FROM + 1))" "$DATA/server/server.log" 2>/dev/null | sed -n '/^Description:$/,$p' | sed -n '3{p;q}')
   if [ -n "$told" ]; then echo "$told"; else last_words 5; fi
 }
 

@@ -36,7 +36,9 @@ class ServiceTest {
         Path data = PreparedSchool.copy();
         Map<String, String> there = Map.of("LOBRIK_INSTALL_ROOT", root.toString());
         int port = Launched.freePort();
-        String[] options = {"--data", data.toString(), "--port", String.valueOf(port), "--public-address", "http://a.test"};
+        String[] options = {
+            "--data", data.toString(), "--port", String.valueOf(port), "--public-address", "http://a.test"
+        };
         Launched.Said said = Launched.run(there, concat("install", options));
         assertThat(said.code()).as(said.text()).isZero();
         Path program = root.resolve("opt/lobrik");
@@ -46,9 +48,20 @@ class ServiceTest {
         output("chown", "-RP", "lobrik:lobrik", data.toString());
         Files.createFile(program.resolve("application/no-aot"));
         List<String> start = new ArrayList<>(List.of(
-                "setpriv", "--reuid", "lobrik", "--regid", "lobrik", "--clear-groups", "--no-new-privs",
-                "--bounding-set=-all", "--inh-caps=-all", "env", "-i", "PATH=/usr/local/bin:/usr/bin:/bin",
-                "LOBRIK_JAVA_HOME=" + System.getProperty("java.home"), "JAVA_TOOL_OPTIONS=-XX:TieredStopAtLevel=1"));
+                "setpriv",
+                "--reuid",
+                "lobrik",
+                "--regid",
+                "lobrik",
+                "--clear-groups",
+                "--no-new-privs",
+                "--bounding-set=-all",
+                "--inh-caps=-all",
+                "env",
+                "-i",
+                "PATH=/usr/local/bin:/usr/bin:/bin",
+                "LOBRIK_JAVA_HOME=" + System.getProperty("java.home"),
+                "JAVA_TOOL_OPTIONS=-XX:TieredStopAtLevel=1"));
         start.addAll(commandOf(unit, root));
         Process launcher = new ProcessBuilder(start)
                 .redirectErrorStream(true)

@@ -47,8 +47,12 @@ class SharingByTheLead {
         audit.changed(
                 who,
                 new Audit.Subject(Audit.Kind.SCHOOL, who.centreId(), "On the network"),
-                List.of(Audit.Change.of("reached by other devices", before, shared)),
+                List.of(Audit.Change.of("reached by other devices", yesOrNo(before), yesOrNo(shared))),
                 null);
+    }
+
+    private static String yesOrNo(boolean is) {
+        return is ? "yes" : "no";
     }
 
     /** Why it is not for the lead to say; null if it is. */
