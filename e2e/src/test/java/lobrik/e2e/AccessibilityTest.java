@@ -251,6 +251,14 @@ class AccessibilityTest {
         Bench.button(page, "Check that it is whole").click();
         page.getByText("none changed").waitFor();
         check(page, "records");
+        School.go(page, "/shed?side=server");
+        page.getByText("Only the machine that runs Lobrik reaches it").waitFor();
+        check(page, "how it is reached");
+        Bench.button(page, "Have other devices reach it").click();
+        page.getByText("A new device").waitFor();
+        check(page, "reached by other devices");
+        Bench.button(page, "Have this machine alone reach it again").click();
+        page.getByText("Only the machine that runs Lobrik reaches it").waitFor();
         School.go(page, "/shed?side=you");
         page.getByText("(this one)").waitFor();
         check(page, "one's own account");
