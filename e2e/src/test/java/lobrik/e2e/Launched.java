@@ -60,8 +60,8 @@ final class Launched implements AutoCloseable {
     record Said(int code, String text) {}
 
     /** A demo school of its own, as it is after its first start. */
-    static Launched school() throws IOException {
-        return start(PreparedSchool.copy(), freePort());
+    static Launched school(String... options) throws IOException {
+        return start(PreparedSchool.copy(), freePort(), options);
     }
 
     /** The same in a folder of somebody's own. */

@@ -268,7 +268,12 @@ final class School implements BeforeAllCallback, AfterEachCallback, ParameterRes
 
     private static Room open() {
         try {
-            Launched lobrik = Launched.school();
+            // For the test that has other devices reach it.
+            Launched lobrik = Launched.school(
+                    "--secure-port",
+                    String.valueOf(Launched.freePort()),
+                    "--plain-port",
+                    String.valueOf(Launched.freePort()));
             Playwright playwright = Playwright.create(
                     new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
             Browser browser = playwright
