@@ -178,6 +178,8 @@ class ShedTest {
         button(lead, "Change Wim Askel").click();
         lead.getByLabel("First year 2026").click();
         assertThat(lead.getByLabel("First year 2026")).isChecked();
+        // It shows what was pressed before the server has said, and can be pressed again after.
+        assertThat(lead.getByLabel("First year 2026")).isEnabled();
         wim.navigate(school.base() + "/floor");
         assertThat(wim.getByText("Ada Finch")).isVisible();
         lead.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Assistant:"))
