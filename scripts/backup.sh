@@ -43,20 +43,8 @@ backup() {
   need_packages server
   need_jdk
   application_folder
-  local port
-  if launcher_runs; then
-    port=$(cluster_port "$CLUSTER")
-    [ -n "$port" ] || fail "The database in $DATA is just starting or ending; try again in a moment."
-  else
-    open_data_folder
-    end_leftovers
-    trap 'shut_down; exit 1' INT TERM
-    trap shut_down EXIT
-    DATABASE_PORT=$(free_port)
-    start_database || fail "The database in $DATA did not start; $DATA/database.log says why."
-    port=$DATABASE_PORT
-  fi
-  backup_program "$port" write "$FILE" "$DATA/server/network" || fail "No backup was made: see above. Nothing was left of it."
+  reach_database
+  backup_program "$DATABASE_PORT" write "$FILE" "$DATA/server/network" || fail "No backup was made: see above. Nothing was left of it."
 }
 
 # Into a folder with nothing in it. Whatever goes wrong, there is nothing in it afterwards.

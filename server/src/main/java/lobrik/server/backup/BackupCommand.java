@@ -25,16 +25,21 @@ public final class BackupCommand {
     /** Settings that a restored folder begins with: what accounts of the first day are told, and whose school it is. */
     private static final List<String> SETTINGS = List.of("lobrik.first-password", "lobrik.demo");
 
+    private enum Task {
+        WRITE,
+        CHECK,
+        BRING
+    }
+
     private BackupCommand() {}
 
     public static void main(String[] arguments) {
         try {
             Path file = Path.of(arguments[1]);
-            switch (arguments[0]) {
-                case "write" -> tell("Written to " + file, write(file, Path.of(arguments[2])), file);
-                case "check" -> tell(file + " is whole", BackupReader.check(file, passphrase()), file);
-                case "bring" -> bring(file, Path.of(arguments[2]));
-                default -> throw new IOException("nobody knows how to " + arguments[0]);
+            switch (Task.valueOf(arguments[0].toUpperCase(Locale.ROOT))) {
+                case WRITE -> tell("Written to " + file, write(file, Path.of(arguments[2])), file);
+                case CHECK -> tell(file + " is whole", BackupReader.check(file, passphrase()), file);
+                case BRING -> bring(file, Path.of(arguments[2]));
             }
         } catch (FileAlreadyExistsException e) {
             end("there is a file " + e.getFile() + " already; give another name, or move it away");

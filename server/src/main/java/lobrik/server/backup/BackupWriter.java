@@ -1,7 +1,6 @@
 package lobrik.server.backup;
 
 import java.io.BufferedOutputStream;
-import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -32,6 +31,7 @@ import java.util.zip.Deflater;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.util.StreamUtils;
 
 /**
  * Writes a backup: everything as it was at one moment, whatever is written meanwhile. Nothing of it is ever held in memory. The file
@@ -93,7 +93,7 @@ final class BackupWriter {
         Connection database = source.database();
         database.setAutoCommit(false);
         database.setTransactionIsolation(Connection.TRANSACTION_REPEATABLE_READ);
-        try (OutputStream sealed = passphrase == null ? unclosed(out) : Sealed.into(out, passphrase);
+        try (OutputStream sealed = passphrase == null ? StreamUtils.nonClosing(out) : Sealed.into(out, passphrase);
                 ZipOutputStream zip = new ZipOutputStream(sealed)) {
             // What is packed already is not packed again.
             zip.setLevel(Deflater.NO_COMPRESSION);
@@ -133,20 +133,6 @@ final class BackupWriter {
         } finally {
             database.rollback();
         }
-    }
-
-    private static OutputStream unclosed(OutputStream out) {
-        return new FilterOutputStream(out) {
-            @Override
-            public void write(byte[] bytes, int from, int count) throws IOException {
-                out.write(bytes, from, count);
-            }
-
-            @Override
-            public void close() throws IOException {
-                flush();
-            }
-        };
     }
 
     private List<Path> certificates() throws IOException {

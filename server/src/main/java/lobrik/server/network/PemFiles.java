@@ -58,15 +58,12 @@ final class PemFiles {
         try (PEMParser in = new PEMParser(Files.newBufferedReader(file))) {
             for (Object found = in.readObject(); found != null; found = in.readObject()) {
                 JcaPEMKeyConverter read = new JcaPEMKeyConverter();
-                switch (found) {
-                    case PrivateKeyInfo info -> {
-                        return read.getPrivateKey(info);
-                    }
-                    case PEMKeyPair pair -> {
-                        return read.getKeyPair(pair).getPrivate();
-                    }
-                    // What describes the curve may stand before the key.
-                    default -> {}
+                // What describes the curve may stand before the key.
+                if (found instanceof PrivateKeyInfo info) {
+                    return read.getPrivateKey(info);
+                }
+                if (found instanceof PEMKeyPair pair) {
+                    return read.getKeyPair(pair).getPrivate();
                 }
             }
             throw new IOException("there is no key without a password in it");
