@@ -5,7 +5,8 @@
 #   address    where it answers; there only while it does
 #   state      what is being put right, in one sentence; there only meanwhile
 #   ends.log   what ended by itself, when and why, the last hundred; told by `status` and at a start
-#   server/    what the server itself writes: server.log, which it turns over itself, scratch/, network/ (its certificates)
+#   server/    what the server itself writes: server.log, which it turns over itself, scratch/, network/ (its certificates),
+#              backups/, and rehearsal/ while a backup is tried
 #   console.log (what its JVM says), database.log, each with some older ones
 
 # So many ends by themselves within ten minutes are put right; after that something is wrong that starting again cannot cure.
@@ -158,7 +159,8 @@ java_options() {
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF
+    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF \
+    "--lobrik.backup.folder=$DATA/server/backups" "--lobrik.backup.programs=$(cluster_binaries "$CLUSTER")" "--lobrik.backup.network=$DATA/server/network"
   [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 
@@ -452,6 +454,7 @@ shut_down() {
   [ -n "$GAUGES_PID" ] && { kill "$GAUGES_PID"; wait "$GAUGES_PID"; } 2>/dev/null
   [ -d "$CLUSTER" ] && cluster_stop "$CLUSTER"
   [ -d "$DATA/making" ] && cluster_stop "$DATA/making"
+  [ -d "$DATA/server/rehearsal/data" ] && cluster_stop "$DATA/server/rehearsal/data"
   forget_processes
 }
 
@@ -473,7 +476,7 @@ end_leftovers() {
     found=0
     kill "$(cat "$DATA/gauges.pid")"
   fi
-  for folder in "$CLUSTER" "$DATA/making" "$DATA/making.new"; do
+  for folder in "$CLUSTER" "$DATA/making" "$DATA/making.new" "$DATA/server/rehearsal/data"; do
     [ -n "$(cluster_processes "$folder")" ] || continue
     found=0
     cluster_stop "$folder"

@@ -24,6 +24,7 @@ import { useOutbox, useOutboxState } from '../queue/outboxContext';
 import { forgetKnown } from '../queue/store';
 import { Waiting } from '../queue/Waiting';
 import { SignIn } from '../session/SignIn';
+import { BackupNote } from './BackupNote';
 import { ClockNote } from './ClockNote';
 import { Dialog } from './Dialog';
 import { FindPerson } from './FindPerson';
@@ -227,6 +228,7 @@ function Rail({ onFind, onHelp }: { onFind: () => void; onHelp: () => void }) {
         <Waiting />
         <ClockNote />
         <SecureNote />
+        <BackupNote />
         {update !== undefined && (
           <RailButton name="New version" label="Take the new version of Lobrik into use" onPress={update}>
             <RefreshCw size={20} aria-hidden="true" />

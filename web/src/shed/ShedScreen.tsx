@@ -2,6 +2,7 @@ import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
 import { useNarrow } from '../frame/narrow';
 import { type Right, useMay } from '../frame/rights';
+import { BackupsSide } from './BackupsSide';
 import { Benders } from './Benders';
 import { Cohorts } from './Cohorts';
 import { People } from './People';
@@ -21,6 +22,7 @@ const SIDES = [
   { value: 'people', name: 'People', needs: 'READ', Screen: People },
   { value: 'records', name: 'Records', needs: 'READ_RECORDS', Screen: Records },
   { value: 'server', name: 'Server', needs: 'LEAD', Screen: ServerSide },
+  { value: 'backups', name: 'Backups', needs: 'LEAD', Screen: BackupsSide },
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },
 ] as const satisfies readonly { value: string; name: string; needs: Right; Screen: () => React.ReactNode }[];
 

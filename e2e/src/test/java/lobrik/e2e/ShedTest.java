@@ -11,6 +11,9 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.security.InvalidKeyException;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,6 +41,7 @@ class ShedTest {
             lead.getByLabel("Password").fill(school.password());
             lead.keyboard().press("Enter");
             lead.getByLabel("Name of the cohort").waitFor();
+            nobodyYet(lead);
             ownPassword(lead, school);
             setUp(lead, school);
             cohort(lead);
@@ -52,7 +56,38 @@ class ShedTest {
             passkey(room, school);
             secondFactor(room, lead, school);
             assertThat(errors).isEmpty();
+            theRecordOfANewerBuildIsLeftAlone(school);
         }
+    }
+
+    private static void nobodyYet(Page lead) {
+        for (String side : List.of("matrix", "plan", "files")) {
+            School.go(lead, "/progress?side=" + side);
+            assertThat(lead.getByText("There is nobody here yet")).isVisible();
+        }
+        lead.getByText("Start a cohort on the floor").click();
+        lead.getByLabel("Name of the cohort").waitFor();
+    }
+
+    /** In one sentence; and it is left as it is. */
+    private static void theRecordOfANewerBuildIsLeftAlone(Launched school) throws Exception {
+        String data = school.data().toString();
+        try (Connection connection = DriverManager.getConnection(
+                        school.databaseUrl(), "lobrik_owner", school.setting("spring.flyway.password"));
+                Statement statement = connection.createStatement()) {
+            statement.execute(
+                    "insert into flyway_schema_history select installed_rank + 1, '9999', 'of another time', type,"
+                            + " 'V9999__of_another_time.sql', 1, installed_by, installed_on, 1, true from flyway_schema_history"
+                            + " order by installed_rank desc limit 1");
+        }
+        assertThat(Launched.run(Map.of(), "status", "--data", data).text()).contains("running at " + school.base());
+        assertThat(school.terminate()).isZero();
+        assertThat(Launched.run(Map.of(), "status", "--data", data).code()).isEqualTo(3);
+        Launched.Said said = Launched.run(Map.of(), "start", "--data", data, "--port", String.valueOf(school.port()));
+        assertThat(said.code()).isNotZero();
+        assertThat(said.text())
+                .contains("was used by a newer Lobrik (its record is of form 9999", "nothing was changed")
+                .doesNotContain("Exception", "\tat ");
     }
 
     private static Locator side(Page page, String name) {

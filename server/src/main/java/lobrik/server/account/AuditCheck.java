@@ -25,6 +25,11 @@ public final class AuditCheck {
         }
     }
 
+    /** Whether every chain in a database is whole. */
+    public static boolean isWhole(Connection database) throws SQLException {
+        return AuditChain.check(database, null).stream().allMatch(AuditChain.ChainFound::isWhole);
+    }
+
     /** Tells what every chain comes to; gives whether all are whole. */
     static boolean told(Connection database, PrintStream to) throws SQLException {
         List<AuditChain.ChainFound> chains = AuditChain.check(database, null);

@@ -23,7 +23,7 @@ import org.jspecify.annotations.Nullable;
 public final class BackupCommand {
 
     /** Settings that a restored folder begins with: what accounts of the first day are told, and whose school it is. */
-    private static final List<String> SETTINGS = List.of("lobrik.first-password", "lobrik.demo");
+    static final List<String> SETTINGS = List.of("lobrik.first-password", "lobrik.demo");
 
     private enum Task {
         WRITE,

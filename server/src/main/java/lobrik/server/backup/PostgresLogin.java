@@ -1,12 +1,11 @@
 package lobrik.server.backup;
 
 import java.io.IOException;
-import java.nio.file.Files;
+import java.net.URI;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -31,23 +30,32 @@ record PostgresLogin(Path programs, int port, String database, String password) 
                 said.getOrDefault("LOBRIK_PASSWORD", ""));
     }
 
+    /**
+     * As a server reaches it.
+     *
+     * @param url {@code jdbc:postgresql://127.0.0.1:PORT/DATABASE}
+     */
+    static PostgresLogin at(String url, Path programs, String password) {
+        URI address = URI.create(url.substring("jdbc:".length()));
+        return new PostgresLogin(programs, address.getPort(), address.getPath().substring(1), password);
+    }
+
     Connection connect() throws SQLException {
         return DriverManager.getConnection("jdbc:postgresql://" + HOST + ":" + port + "/" + database, USER, password);
     }
 
     /** Starts a program of the database; the password goes by its environment. */
     DatabaseProgram start(String program, String... options) throws IOException {
-        List<String> command = new ArrayList<>(List.of(programs.resolve(program).toString()));
-        command.addAll(List.of(options));
-        Path complaints = Files.createTempFile("lobrik", ".said");
-        ProcessBuilder builder = new ProcessBuilder(command).redirectError(complaints.toFile());
-        builder.environment()
-                .putAll(Map.of(
+        return DatabaseProgram.start(
+                programs,
+                program,
+                List.of(options),
+                Map.of(
                         "PGHOST", HOST,
                         "PGPORT", String.valueOf(port),
                         "PGUSER", USER,
                         "PGDATABASE", database,
-                        "PGPASSWORD", password));
-        return new DatabaseProgram(program, builder.start(), complaints);
+                        "PGPASSWORD", password),
+                ProcessBuilder.Redirect.PIPE);
     }
 }

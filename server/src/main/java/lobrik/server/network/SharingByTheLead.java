@@ -1,9 +1,9 @@
 package lobrik.server.network;
 
-import jakarta.persistence.EntityManager;
 import java.util.List;
 import lobrik.server.account.Audit;
 import lobrik.server.account.SignedIn;
+import lobrik.server.platform.SchoolsHere;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -15,12 +15,12 @@ class SharingByTheLead {
 
     private final Sharing sharing;
     private final Audit audit;
-    private final EntityManager entities;
+    private final SchoolsHere schools;
 
-    SharingByTheLead(Sharing sharing, Audit audit, EntityManager entities) {
+    SharingByTheLead(Sharing sharing, Audit audit, SchoolsHere schools) {
         this.sharing = sharing;
         this.audit = audit;
-        this.entities = entities;
+        this.schools = schools;
     }
 
     /**
@@ -64,10 +64,7 @@ class SharingByTheLead {
         if (sharing.isAskedForAtTheStart()) {
             return "Whoever started this server shares it on the network; they end that by starting it without --share";
         }
-        Number schools =
-                (Number) entities.createNativeQuery("select count(*) from centre where replaced_by is null", Long.class)
-                        .getSingleResult();
-        return schools.longValue() > 1
+        return schools.areSeveral()
                 ? "Several schools share this server; whoever runs it starts it with --share"
                 : null;
     }

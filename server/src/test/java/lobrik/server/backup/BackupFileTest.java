@@ -58,7 +58,7 @@ class BackupFileTest {
     }
 
     /** The folder of the newest programs of the database. */
-    private static Path programs() throws IOException {
+    static Path programs() throws IOException {
         try (Stream<Path> versions = Files.list(Path.of("/usr/lib/postgresql"))) {
             return versions.map(version -> version.resolve("bin"))
                     .filter(programs -> Files.exists(programs.resolve("pg_dump")))
@@ -102,7 +102,8 @@ class BackupFileTest {
     void whatWasChangedOrCutOff_isFound_whereverItWas(boolean sealed, RunningServer.Address server) throws Exception {
         Path file = written(server, sealed);
         long size = Files.size(file);
-        for (int part = 1; part < 12; part++) {
+        // A sealed one takes a while to open, as it should.
+        for (int part = 1; part < 12; part += sealed ? 5 : 1) {
             Path changed = Files.copy(file, folder.resolve("changed-" + part));
             try (RandomAccessFile bytes = new RandomAccessFile(changed.toFile(), "rw")) {
                 long at = size * part / 12;

@@ -162,6 +162,10 @@ class AccessTest {
             DELETE /api/people/{id}/second-factor               L - - - -
             PUT    /api/me/preferences                          L I A U T
             GET    /api/me/record.pdf                           - - - - T
+            GET    /api/backups                                 L - - - -
+            PUT    /api/backups                                 L - - - -
+            POST   /api/backups                                 L - - - -
+            POST   /api/backups/rehearsal                       L - - - -
             GET    /api/network                                 L - - - -
             PUT    /api/network                                 L - - - -
             GET    /api/openapi.json                            open
