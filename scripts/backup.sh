@@ -9,17 +9,19 @@ backup_options() { # what for, arguments
   shift
   FILE=''
   DRY_RUN=false
+  UNTIL=''
   while [ $# -gt 0 ]; do
     case $1 in
       --passphrase-file) [ $# -ge 2 ] || fail "--passphrase-file needs a file."; PASSPHRASE_FILE=$2; shift 2 ;;
       --dry-run) DRY_RUN=true; shift ;;
-      --data | --port) [ $# -ge 2 ] || fail "$1 needs something said after it."; rest+=("$1" "$2"); shift 2 ;;
+      --until) [ $# -ge 2 ] || fail "--until needs a moment."; UNTIL=$2; shift 2 ;;
+      --data | --port | --archive) [ $# -ge 2 ] || fail "$1 needs something said after it."; rest+=("$1" "$2"); shift 2 ;;
       -*) rest+=("$1"); shift ;;
       *) [ -z "$FILE" ] || fail "Say one file."; FILE=$1; shift ;;
     esac
   done
-  [ -n "$FILE" ] || fail "Say which file: ./lobrik $what FILE"
   parse_options "${rest[@]}"
+  [ -n "$FILE" ] || { [ "$what" = restore ] && [ -n "$ARCHIVE" ]; } || fail "Say which file: ./lobrik $what FILE"
   [ -z "$PASSPHRASE_FILE" ] || [ -s "$PASSPHRASE_FILE" ] || fail "There is no passphrase in $PASSPHRASE_FILE that can be read."
 }
 
@@ -50,6 +52,11 @@ backup() {
 # Into a folder with nothing in it. Whatever goes wrong, there is nothing in it afterwards.
 restore() {
   backup_options restore "$@"
+  if [ -n "$ARCHIVE" ]; then
+    need_packages server
+    restore_from_archive "$ARCHIVE" "$UNTIL" "$DRY_RUN"
+    return
+  fi
   [ -r "$FILE" ] || fail "There is no file $FILE that can be read."
   need_packages server
   need_jdk

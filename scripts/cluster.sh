@@ -83,12 +83,12 @@ CONF
   fi
 }
 
-cluster_start() { # folder, port, log file
+cluster_start() { # folder, port, log file, [more options]
   local binaries
   binaries=$(cluster_binaries "$1") || return 1
   touch "$3" || return 1
   [ "$(id -u)" = 0 ] && { chown --reference="$1" "$3" || return 1; }
-  (cd / && as_cluster_owner "$1" "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2" start) >/dev/null 2>&1 9>&-
+  (cd / && as_cluster_owner "$1" "$binaries/pg_ctl" -D "$1" -l "$3" -w -t 60 -o "-p $2${4:-}" start) >/dev/null 2>&1 9>&-
 }
 
 # In order if it can, at once if it must.

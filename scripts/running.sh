@@ -161,6 +161,7 @@ server_arguments() {
     "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
     "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF \
     "--lobrik.backup.folder=$DATA/server/backups" "--lobrik.backup.programs=$(cluster_binaries "$CLUSTER")" "--lobrik.backup.network=$DATA/server/network"
+  [ -z "$ARCHIVE" ] || echo "--lobrik.backup.archive=$ARCHIVE"
   [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 
@@ -193,7 +194,7 @@ why_not_started() {
 start_database() {
   DATABASE_LOG_FROM=$(log_size database.log)
   cluster_clear "$CLUSTER"
-  cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" || return 1
+  cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" "$(archive_settings)" || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
   [ -n "$DATABASE_PID" ]
 }
@@ -409,6 +410,7 @@ look_after() {
     LAST_TURN=$SECONDS
     turn_logs
   fi
+  look_after_archive
 }
 
 watch() {
@@ -451,6 +453,7 @@ shut_down() {
   STOPPING=true
   alive "$SERVER_PID" && say "Stopping"
   end_server
+  end_archive
   [ -n "$GAUGES_PID" ] && { kill "$GAUGES_PID"; wait "$GAUGES_PID"; } 2>/dev/null
   [ -d "$CLUSTER" ] && cluster_stop "$CLUSTER"
   [ -d "$DATA/making" ] && cluster_stop "$DATA/making"

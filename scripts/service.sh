@@ -25,6 +25,9 @@ install_service() { # options as for start
   fi
   need_server_user
   mkdir -p "$DATA" && chmod 755 "$DATA" || fail "The folder $DATA cannot be made."
+  if [ -n "$ARCHIVE" ]; then
+    mkdir -p "$ARCHIVE" && chown -RP "$SERVER_USER:$SERVER_USER" "$ARCHIVE" || fail "The folder $ARCHIVE for the archive cannot be made."
+  fi
   # What a start by root made of it belongs to others.
   chown -RP "$SERVER_USER:$SERVER_USER" "$DATA"
   if [ -d /run/systemd/system ]; then
@@ -53,14 +56,22 @@ quoted() { # word
   printf '"%s"' "$(sed 's/[\\"]/\\&/g; s/%/%%/g; s/\$/$$/g' <<<"$1")"
 }
 
+# What it may write to besides, where backups or the archive go elsewhere.
+other_places() {
+  local place
+  for place in "$ARCHIVE" "${SECOND_PLACES[@]}"; do
+    [ -z "$place" ] || echo "ReadWritePaths=$(quoted "$place")"
+  done
+}
+
 unit_of_service() { # options of start
   local command word capability='' addresses='IPAddressDeny=any
 IPAddressAllow=localhost'
   command="$PROGRAM/lobrik start --data $(quoted "$DATA")"
   while [ $# -gt 0 ]; do
     case $1 in
-      --data) shift 2 ;;
-      --data=*) shift ;;
+      --data | --second-place) shift 2 ;;
+      --data=* | --second-place=*) shift ;;
       *) word=$(quoted "$1") && command+=" $word" && shift ;;
     esac
   done
@@ -92,6 +103,7 @@ UMask=0077
 
 # It may write its data and nothing else, and sees of the machine what it needs.
 ReadWritePaths=$(quoted "$DATA")
+$(other_places)
 ProtectSystem=strict
 ProtectHome=yes
 PrivateTmp=yes
@@ -129,7 +141,7 @@ uninstall_service() {
   local root=${LOBRIK_INSTALL_ROOT:-} data
   [ -n "$root" ] || [ "$(id -u)" = 0 ] || fail "Only root can take a service away; run  sudo ./lobrik uninstall"
   [ -e "$root$UNIT" ] || [ -e "$root$PROGRAM" ] || fail "Lobrik is not installed as a service here."
-  data=$(sed -n 's/^ReadWritePaths="\(.*\)"$/\1/p' "$root$UNIT" 2>/dev/null)
+  data=$(sed -n 's/^ReadWritePaths="\(.*\)"$/\1/p' "$root$UNIT" 2>/dev/null | head -n 1)
   if [ -z "$root" ] && [ -d /run/systemd/system ]; then
     systemctl disable --now lobrik.service || fail "systemd did not end it; systemctl status lobrik says why."
   fi

@@ -31,6 +31,12 @@ export class Problem extends Error {
   }
 }
 
+/**
+ * The edition of what this application sends: one more whenever an entry is written down in another form, so that a server that no
+ * longer understands the former can say so. What waits on a device is sent as this edition has it, whichever wrote it down.
+ */
+const EDITION = 1;
+
 const sender: Middleware = {
   onRequest({ request }) {
     const token = /(?:^|; )XSRF-TOKEN=([^;]+)/.exec(document.cookie)?.[1];
@@ -40,6 +46,7 @@ const sender: Middleware = {
     if (request.method !== 'GET') {
       // So that the server's word of this change is known here as our own.
       request.headers.set('X-Lobrik-Screen', screenId());
+      request.headers.set('X-Lobrik-Edition', String(EDITION));
       const account = writer();
       if (account !== undefined && !request.url.endsWith('/api/session')) {
         request.headers.set('X-Lobrik-Account', account);

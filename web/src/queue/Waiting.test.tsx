@@ -4,6 +4,7 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { Problem } from '../api/client';
 import { SignedInContext } from '../frame/signedIn';
 import { alone } from '../testing/inApp';
+import * as offline from './offline';
 import { Outbox } from './outbox';
 import { OutboxContext } from './outboxContext';
 import * as sending from './sending';
@@ -84,4 +85,13 @@ test('what the server turns down is asked about', async () => {
     expect(screen.getByText(/This attempt is verified and locked/)).toBeTruthy();
   });
   expect(screen.getByText('Give it up')).toBeTruthy();
+});
+
+test('screens that are too old for the server say so, and are loaded anew by one button', async () => {
+  await waiting(new Problem(426, 'These screens are of an earlier Lobrik'));
+  expect(await screen.findByText(/All of this is safe here, and goes out once they are loaded anew/)).toBeTruthy();
+  expect(screen.getByTestId('waiting').textContent).toContain('load anew');
+  const load = vi.spyOn(offline, 'loadAnew').mockReturnValue();
+  fireEvent.click(screen.getByText('Load anew'));
+  expect(load).toHaveBeenCalled();
 });

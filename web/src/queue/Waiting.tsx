@@ -3,11 +3,13 @@ import { useState } from 'react';
 import { Dialog } from '../frame/Dialog';
 import { useSignedIn } from '../frame/signedIn';
 import { describe, type Entry, waitsForHelp } from './entries';
+import { loadAnew, useNewVersion } from './offline';
 import { useOutbox, useOutboxState } from './outboxContext';
 
 /** What waits on this device, always in sight: nobody has to trust it blindly. */
 export function Waiting() {
-  const { entries, offline, signInNeeded } = useOutboxState();
+  const { entries, offline, signInNeeded, loadNeeded } = useOutboxState();
+  const takeNewVersion = useNewVersion();
   const [open, setOpen] = useState(false);
   const refused = entries.filter((entry) => entry.refused !== undefined).length;
   const helpless = entries.filter(waitsForHelp).length;
@@ -26,7 +28,7 @@ export function Waiting() {
         data-count={entries.length}
         aria-label={`${String(entries.length)} ${entries.length === 1 ? 'entry waits' : 'entries wait'} on this device`}
         className={`flex min-h-14 flex-col items-center justify-center gap-0.5 px-1 text-center text-[0.82rem] leading-tight max-sm:w-14 ${
-          refused + helpless > 0 ? 'bg-error text-error-content' : 'bg-warning text-warning-content'
+          loadNeeded || refused + helpless > 0 ? 'bg-error text-error-content' : 'bg-warning text-warning-content'
         }`}
         onClick={() => {
           setOpen(true);
@@ -41,9 +43,11 @@ export function Waiting() {
               ? entries.length === 1
                 ? 'needs help'
                 : 'need help'
-              : offline
-                ? 'no signal'
-                : 'to send'}
+              : loadNeeded
+                ? 'load anew'
+                : offline
+                  ? 'no signal'
+                  : 'to send'}
         </span>
       </button>
       <p role="status" className="sr-only">
@@ -58,14 +62,27 @@ export function Waiting() {
           }}
         >
           <p className="leading-snug">
-            {signInNeeded
-              ? 'Sign in again to send it.'
-              : offline
-                ? 'There is no signal. It is safe here, also after a reload, and goes out by itself.'
-                : refused + helpless > 0
-                  ? 'What is marked waits here, and what follows of the same piece behind it; all else is on its way.'
-                  : 'On its way to the server, in this order.'}
+            {loadNeeded
+              ? 'These screens are of an earlier Lobrik than the server understands. All of this is safe here, and goes out once they are loaded anew.'
+              : signInNeeded
+                ? 'Sign in again to send it.'
+                : offline
+                  ? 'There is no signal. It is safe here, also after a reload, and goes out by itself.'
+                  : refused + helpless > 0
+                    ? 'What is marked waits here, and what follows of the same piece behind it; all else is on its way.'
+                    : 'On its way to the server, in this order.'}
           </p>
+          {loadNeeded && (
+            <button
+              type="button"
+              className="btn mt-2 h-12 px-5 text-lg btn-neutral"
+              onClick={() => {
+                (takeNewVersion ?? loadAnew)();
+              }}
+            >
+              Load anew
+            </button>
+          )}
           <ol className="mt-2 grid max-h-[60vh] gap-1 overflow-y-auto">
             {entries.map((entry) => (
               <WaitingEntry key={entry.seq} entry={entry} />

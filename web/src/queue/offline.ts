@@ -35,6 +35,11 @@ export async function keepForOffline(): Promise<void> {
   }
 }
 
+/** Loads the page anew; what waits on this device stays. */
+export function loadAnew(): void {
+  window.location.reload();
+}
+
 /** A newer version of the application that waits, as a function that takes it into use; nothing if there is none. */
 export function useNewVersion(): (() => void) | undefined {
   const worker = useSyncExternalStore(
@@ -49,9 +54,7 @@ export function useNewVersion(): (() => void) | undefined {
   return worker === undefined
     ? undefined
     : () => {
-        navigator.serviceWorker.addEventListener('controllerchange', () => {
-          window.location.reload();
-        });
+        navigator.serviceWorker.addEventListener('controllerchange', loadAnew);
         worker.postMessage({ type: 'SKIP_WAITING' });
       };
 }

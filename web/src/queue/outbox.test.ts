@@ -310,4 +310,43 @@ describe('the outbox', () => {
     expect(listeners.onMoved).toHaveBeenCalledWith('blank', 'going-on');
     expect(await store.movedTo('blank')).toBe('going-on');
   });
+
+  it('keeps everything where these screens are too old for the server, and later ones send it in its order', async () => {
+    const tooOld = vi
+      .spyOn(sending, 'send')
+      .mockRejectedValue(new Problem(426, 'These screens are of an earlier Lobrik: load them anew'));
+    const outbox = opened();
+    await outbox.signedIn(ME);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await outbox.keep(entry('b', 'attempt-2'));
+    await soon(() => expect(outbox.current().loadNeeded).toBe(true));
+    expect(outbox.current().offline).toBe(false);
+    expect((await store.all()).map(({ key, refused }) => [key, refused])).toEqual([
+      ['a', undefined],
+      ['b', undefined],
+    ]);
+    tooOld.mockRestore();
+    outbox.close();
+    // The page is loaded anew: other screens.
+    const sent = server(({ attemptId }) => Promise.resolve(attemptId));
+    const newer = opened();
+    await newer.recall();
+    await newer.signedIn(ME);
+    await untilEmpty();
+    expect(sent).toEqual(['a', 'b']);
+    expect(newer.current().loadNeeded).toBe(false);
+  });
+
+  it('sends once more what screens of before took for turned down since they were too old', async () => {
+    const kept = await store.put(entry('a', 'attempt-1'));
+    await store.note(kept, { refused: { status: 426, message: 'load them anew' } });
+    const asked = await store.put(entry('b', 'attempt-2'));
+    await store.note(asked, { refused: { status: 409, message: 'locked' } });
+    const sent = server(({ attemptId }) => Promise.resolve(attemptId));
+    const outbox = opened();
+    await outbox.recall();
+    await outbox.signedIn(ME);
+    await soon(() => expect(sent).toEqual(['a']));
+    expect((await store.all()).map(({ key }) => key)).toEqual(['b']);
+  });
 });

@@ -1,6 +1,6 @@
 import { Problem } from '../api/client';
 import { type Entry, type NewEntry, waitsForHelp } from './entries';
-import { after, type Answer, send } from './sending';
+import { after, type Answer, LOAD_ANEW, send } from './sending';
 import * as store from './store';
 
 /** How the outbox stands. */
@@ -10,6 +10,8 @@ export interface OutboxState {
   offline: boolean;
   /** Somebody has to sign in before more can be sent. */
   signInNeeded: boolean;
+  /** These screens are too old for the server: the page has to be loaded anew before more can be sent. */
+  loadNeeded: boolean;
 }
 
 interface Listeners {
@@ -29,7 +31,7 @@ const HELP_WAIT_MILLIS = 10 * 60_000;
  * by one window at a time; one that is turned down, or that the server cannot take, holds up only those of its own piece.
  */
 export class Outbox {
-  private state: OutboxState = { entries: [], offline: false, signInNeeded: false };
+  private state: OutboxState = { entries: [], offline: false, signInNeeded: false, loadNeeded: false };
   private readonly changed = new Set<() => void>();
   private others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
@@ -65,9 +67,19 @@ export class Outbox {
   /** Reads what waits on this device, so that the first screen shows it already. */
   async recall(): Promise<void> {
     try {
+      await this.forgiveEarlierScreens();
       await this.look();
     } catch {
       // A browser that keeps nothing has nothing that waits.
+    }
+  }
+
+  /** What was turned down since the screens that sent it were too old for the server goes out again: these are others. */
+  private async forgiveEarlierScreens(): Promise<void> {
+    for (const entry of await store.all()) {
+      if (entry.refused?.status === LOAD_ANEW) {
+        await store.note(entry, {});
+      }
     }
   }
 
@@ -211,6 +223,9 @@ export class Outbox {
         return true;
       case 'sign in':
         this.say({ signInNeeded: true });
+        return false;
+      case 'load anew':
+        this.say({ loadNeeded: true, offline: false });
         return false;
       case 'pass':
         held.add(entry.attemptId);

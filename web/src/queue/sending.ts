@@ -38,10 +38,16 @@ export async function send(entry: Entry): Promise<Answer> {
 
 /**
  * What to do about an entry that could not be sent: 'try again' if nobody can be reached, 'pass' if its turn has not come yet,
- * 'try others' if the server could not take this one.
+ * 'try others' if the server could not take this one, 'load anew' if these screens are too old for it.
  */
-export function after(problem: Problem, entry: Entry): 'try again' | 'pass' | 'try others' | 'sign in' | 'ask' {
+export function after(
+  problem: Problem,
+  entry: Entry,
+): 'try again' | 'pass' | 'try others' | 'sign in' | 'load anew' | 'ask' {
   const { status, errors } = problem;
+  if (status === LOAD_ANEW) {
+    return 'load anew';
+  }
   if (status === 401 || errors.some(({ code }) => code === 'another-account')) {
     return 'sign in';
   }
@@ -55,6 +61,9 @@ export function after(problem: Problem, entry: Entry): 'try again' | 'pass' | 't
   // A page that is out of date gets its token with the next answer.
   return status >= 500 || status === 403 ? 'try others' : 'ask';
 }
+
+/** These screens are of an earlier Lobrik than the server understands; newer ones send the same entry as it wants it. */
+export const LOAD_ANEW = 426;
 
 /** Too slowly, too often, or said by what stands before a server that does not answer. */
 const NOT_NOW = new Set([408, 429, 502, 503, 504]);

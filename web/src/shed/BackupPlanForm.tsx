@@ -85,10 +85,10 @@ export function BackupPlanForm({ plan }: { plan: Plan }) {
           ))}
         </div>
       </fieldset>
-      <div className="grid grid-cols-2 gap-3">
+      <div className="grid grid-cols-2 items-end gap-3">
         <TextField label="At" type="time" required value={at} onChange={setAt} problem={wrong('/at')} />
         <TextField
-          label="Warn when the last is so many days old"
+          label="Warn when older than, days"
           type="number"
           min={1}
           max={60}
@@ -98,7 +98,7 @@ export function BackupPlanForm({ plan }: { plan: Plan }) {
           problem={wrong('/warnAfterDays')}
         />
         <TextField
-          label="Keep the last of each day, days"
+          label="One of each day, for days"
           type="number"
           min={1}
           max={90}
@@ -108,7 +108,7 @@ export function BackupPlanForm({ plan }: { plan: Plan }) {
           problem={wrong('/keepDays')}
         />
         <TextField
-          label="Keep the last of each month, months"
+          label="One of each month, for months"
           type="number"
           min={1}
           max={120}

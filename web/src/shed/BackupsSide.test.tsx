@@ -46,6 +46,7 @@ const STANDS = {
   files: 9,
   bytes: 41_000_000,
   folder: '/var/lib/lobrik/server/backups',
+  archive: { folder: '/mnt/shelf/archive', last: '2026-12-01T11:20:00Z', failing: false },
 };
 
 afterEach(cleanup);
@@ -61,9 +62,10 @@ test('the lead sees the last good one, what failed, and that one was restored', 
   expect(screen.getAllByText('● 4.6 MB, in 0.8 s.')).toHaveLength(2);
   expect(screen.getByText('✕ None was made: only 41 MB are free.')).toBeTruthy();
   expect(screen.getByLabelText('Tried').textContent).toContain(
-    '31 204 rows of 48 tables counted and compared, the audit checked. Gull Point: 37 trainees, 826 pieces, 4 310 readings.',
+    '31\u202f204 rows of 48 tables counted and compared, the audit checked. Gull Point: 37 trainees, 826 pieces, 4\u202f310 readings.',
   );
   expect(screen.getByText(/^9 kept, 41 MB/)).toBeTruthy();
+  expect(screen.getByLabelText('Archive').textContent).toContain('● Every change goes to /mnt/shelf/archive');
 });
 
 test('days, time, second place and passphrase are sent as they were chosen, and the passphrase only where there is one', async () => {

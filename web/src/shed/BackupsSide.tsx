@@ -48,7 +48,7 @@ export function BackupsSide() {
 
 /** Whether the record could be had again, in the largest letters. */
 function Standing({ backups }: { backups: BackupsView }) {
-  const { lastGood, warning, doing, next, rehearsed, files, bytes, folder, changeable } = backups;
+  const { lastGood, warning, doing, next, rehearsed, files, bytes, folder, changeable, archive } = backups;
   const make = useKept(() => body(api.POST('/api/backups')), SHOWS);
   const rehearse = useKept(() => body(api.POST('/api/backups/rehearsal')), SHOWS);
   const busy = doing !== 'NOTHING' || make.isPending || rehearse.isPending;
@@ -96,6 +96,15 @@ function Standing({ backups }: { backups: BackupsView }) {
         {doing === 'REHEARSAL' && 'The last one is being restored on a database of its own, and looked at…'}
       </p>
       <Beside problem={make.error?.message ?? rehearse.error?.message} />
+      {archive !== null && archive !== undefined && (
+        <p className="break-words" aria-label="Archive">
+          {archive.failing ? '▲' : '●'} Every change goes to {archive.folder} within a minute, too
+          {archive.last === null || archive.last === undefined
+            ? '; nothing has arrived there yet.'
+            : `; the last arrived ${ago(archive.last)}.`}
+          {archive.failing && ' The last that was to go there did not arrive.'}
+        </p>
+      )}
       <p className="text-base break-words">
         {files} kept, {bytesInWords(bytes)}, in {folder} on the machine that runs Lobrik. How to have one again:{' '}
         <span className="figures">./lobrik restore FILE</span>.

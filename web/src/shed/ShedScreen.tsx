@@ -1,6 +1,6 @@
 import { useAddress } from '../frame/address';
 import { Choice, Header } from '../frame/Header';
-import { useNarrow } from '../frame/narrow';
+import { useNarrowerThan } from '../frame/narrow';
 import { type Right, useMay } from '../frame/rights';
 import { BackupsSide } from './BackupsSide';
 import { Benders } from './Benders';
@@ -26,13 +26,17 @@ const SIDES = [
   { value: 'you', name: 'Your account', needs: 'OWN_ACCOUNT', Screen: You },
 ] as const satisfies readonly { value: string; name: string; needs: Right; Screen: () => React.ReactNode }[];
 
+/** So much a name takes in the row of sides, and so much the rest: a narrower screen, or one that is zoomed, has a list in its place. */
+const SIDE_PX = 98;
+const RAIL_AND_TITLE_PX = 200;
+
 /** What the school consists of, kept by the people who answer for it. */
 export default function ShedScreen() {
   const [search, changeAddress] = useAddress();
   const may: Partial<Record<Right, boolean>> = { READ_RECORDS: useMay('READ_RECORDS'), LEAD: useMay('LEAD') };
   const sides = SIDES.filter(({ needs }) => may[needs] !== false);
   const side = sides.find(({ value }) => value === search.get('side')) ?? sides[0];
-  const narrow = useNarrow();
+  const narrow = useNarrowerThan(RAIL_AND_TITLE_PX + sides.length * SIDE_PX);
   const show = (next: string) => {
     changeAddress({ side: next }, { replace: false });
   };

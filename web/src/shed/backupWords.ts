@@ -71,5 +71,6 @@ export function rehearsedWords(rehearsed: Schemas['BackupRehearsed']): string {
 }
 
 function grouped(count: number): string {
-  return count.toLocaleString('en').replaceAll(',', ' ');
+  // A number is not torn apart at the end of a line.
+  return count.toLocaleString('en').replaceAll(',', '\u202f');
 }

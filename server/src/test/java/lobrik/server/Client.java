@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
@@ -110,6 +111,14 @@ public final class Client {
     /** The same from a window that says which it is. */
     public Answer put(String path, String body, String screen) {
         return send(request(path).header("X-Lobrik-Screen", screen).PUT(BodyPublishers.ofString(body)));
+    }
+
+    /** The same from a window whose screens are of an edition. */
+    public Answer putByEdition(int edition, String path, String body) {
+        return send(request(path)
+                .header("X-Lobrik-Screen", UUID.randomUUID().toString())
+                .header("X-Lobrik-Edition", String.valueOf(edition))
+                .PUT(BodyPublishers.ofString(body)));
     }
 
     /** The same from a device that says what time it is there. */

@@ -96,6 +96,7 @@ class BackupResource {
      * @param files how many are kept
      * @param bytes of all of them
      * @param folder that they are in, on the machine that runs Lobrik
+     * @param archive where every change goes besides; null if it does not
      */
     record BackupsView(
             boolean changeable,
@@ -109,16 +110,20 @@ class BackupResource {
             @Nullable BackupRehearsed rehearsed,
             int files,
             long bytes,
-            @Nullable String folder) {}
+            @Nullable String folder,
+            ChangeArchive.@Nullable Archived archive) {}
 
     private final Backups backups;
     private final BackupsByTheLead byTheLead;
+    private final ChangeArchive archive;
     private final SchoolsHere schools;
     private final Clock clock;
 
-    BackupResource(Backups backups, BackupsByTheLead byTheLead, SchoolsHere schools, Clock clock) {
+    BackupResource(
+            Backups backups, BackupsByTheLead byTheLead, ChangeArchive archive, SchoolsHere schools, Clock clock) {
         this.backups = backups;
         this.byTheLead = byTheLead;
+        this.archive = archive;
         this.schools = schools;
         this.clock = clock;
     }
@@ -132,12 +137,15 @@ class BackupResource {
         String whyNot = byTheLead.whyNot();
         if (!backups.isPossible()) {
             return new BackupsView(
-                    false, whyNot, null, null, Backups.Doing.NOTHING, null, null, List.of(), null, 0, 0, null);
+                    false, whyNot, null, null, Backups.Doing.NOTHING, null, null, List.of(), null, 0, 0, null, null);
         }
         Backups.Stand stand = byTheLead.stand();
         BackupPlan plan = stand.plan();
         BackupBook book = stand.book();
         Instant now = clock.instant();
+        ChangeArchive.Archived archived = archive.stand();
+        String behind = ChangeArchive.warning(archived, now);
+        String warning = behind != null ? behind : BackupWarning.of(plan, book, now);
         BackupPlan.SecondPlace second = plan.second();
         BackupBook.Made good = book.lastGood();
         return new BackupsView(
@@ -152,7 +160,7 @@ class BackupResource {
                         second == null ? null : second.folder(),
                         second != null && second.onItsOwnDisk(),
                         stand.sealed()),
-                BackupWarning.of(plan, book, now),
+                warning,
                 stand.doing(),
                 plan.next(now, ZoneId.systemDefault()),
                 good == null ? null : view(good),
@@ -160,7 +168,8 @@ class BackupResource {
                 book.rehearsed().isEmpty() ? null : view(book.rehearsed().getFirst(), book),
                 stand.files(),
                 stand.bytes(),
-                stand.folder().toString());
+                stand.folder().toString(),
+                archived);
     }
 
     private static BackupMade view(BackupBook.Made made) {

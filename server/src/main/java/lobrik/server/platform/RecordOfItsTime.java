@@ -50,11 +50,12 @@ class RecordOfItsTime {
                             + "): start it with the newer one, or restore a backup of before; nothing was changed.");
                 });
         Optional<MigrationVersion> kept = newest(all, MigrationState::isApplied);
-        if (kept.isEmpty() || !ours.isNewerThan(kept.orElseThrow())) {
+        MigrationInfo[] pending = flyway.info().pending();
+        if (kept.isEmpty() || pending.length == 0) {
             flyway.migrate();
             return;
         }
-        String way = "from form " + kept.orElseThrow() + " to " + ours;
+        String way = "from form " + kept.orElseThrow() + " to " + pending[pending.length - 1].getVersion();
         Path backup = backup(before, kept.orElseThrow().getVersion(), way);
         try {
             flyway.migrate();

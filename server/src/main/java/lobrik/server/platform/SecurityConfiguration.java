@@ -59,6 +59,7 @@ class SecurityConfiguration {
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/api/calc/**"))
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .addFilterAfter(new SameAccount(), AuthorizationFilter.class)
+                .addFilterAfter(new EarlierScreens(EarlierScreens.OLDEST_UNDERSTOOD), SameAccount.class)
                 .requestCache(AbstractHttpConfigurer::disable)
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)

@@ -120,6 +120,20 @@ class BackupPlanTest {
     }
 
     @Test
+    void archiveThatIsBehindForLong_isWarnedOf() {
+        Instant now = at(TODAY, 12, 30);
+        assertThat(ChangeArchive.warning(null, now)).isNull();
+        assertThat(ChangeArchive.warning(new ChangeArchive.Archived("/a", LONG_AGO, false), now))
+                .isNull();
+        assertThat(ChangeArchive.warning(
+                        new ChangeArchive.Archived("/a", now.minus(Duration.ofMinutes(14)), true), now))
+                .isNull();
+        assertThat(ChangeArchive.warning(
+                        new ChangeArchive.Archived("/a", now.minus(Duration.ofMinutes(16)), true), now))
+                .contains("do not reach the archive");
+    }
+
+    @Test
     void lead_isWarnedOfWhatIsOldOrFailed_andOfNothingElse() {
         Instant now = at(TODAY, 12, 30);
         BackupPlan plan = plan(Set.of(DayOfWeek.values()), 7, 12, now.minus(Duration.ofDays(2)));

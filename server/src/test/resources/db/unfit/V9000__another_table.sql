@@ -1,0 +1,1 @@
+create table of_another_time (id int);

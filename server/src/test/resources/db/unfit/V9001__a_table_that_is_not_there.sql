@@ -1,0 +1,1 @@
+alter table nobody_has_this add column x int;
