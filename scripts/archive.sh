@@ -30,7 +30,7 @@ open_archive() {
   [ -n "$ARCHIVE" ] || return 0
   mkdir -p "$ARCHIVE" || fail "The folder $ARCHIVE for the archive cannot be made."
   [ "$(id -u)" != 0 ] || chown --reference="$CLUSTER" "$ARCHIVE" || fail "The folder $ARCHIVE cannot be given to whoever has the database."
-  as_cluster_owner "$CLUSTER" sh -c 'umask 077; mkdir -p "$1/wal" "$1/base" && chmod 700 "$1" "$1/wal" "$1/base" && rm -rf "$1"/base/*.new' sh "$ARCHIVE" ||
+  as_cluster_owner "$CLUSTER" sh -c 'umask 077; mkdir -p "$1/wal" "$1/base" && chmod 700 "$1" "$1/wal" "$1/base" && rm -rf "$1"/base/*.new' sh "$ARCHIVE" 2>/dev/null ||
     fail "Whoever has the database cannot write to $ARCHIVE; choose another folder with --archive."
   local whose
   whose=$(archive_file of)

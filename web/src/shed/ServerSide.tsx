@@ -4,6 +4,7 @@ import { Beside } from '../frame/Beside';
 import { BUTTON } from '../library/button';
 import { CameraCode } from './CameraCode';
 import { day } from './days';
+import { ServerStand } from './ServerStand';
 
 type NetworkView = Schemas['NetworkView'];
 type WhereReached = Schemas['WhereReached'];
@@ -35,8 +36,10 @@ export function ServerSide() {
       className="min-h-0 flex-1 overflow-y-auto p-4 text-lg leading-snug"
       tabIndex={0}
       role="region"
-      aria-label="On the network"
+      aria-label="The server"
     >
+      <ServerStand />
+      <hr className="my-5 border-base-300" />
       {reached === undefined ? <NotReached network={network.data} /> : <Reached reached={reached} />}
       <div className="mt-5 grid max-w-[42rem] justify-items-start gap-2 border-t border-base-300 pt-4">
         {changeable ? (

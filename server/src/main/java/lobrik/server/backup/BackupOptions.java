@@ -14,4 +14,7 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  */
 @ConfigurationProperties("lobrik.backup")
 record BackupOptions(
-        @Nullable Path folder, @Nullable Path programs, @Nullable Path network, @Nullable Path archive) {}
+        @Nullable Path folder,
+        @Nullable Path programs,
+        @Nullable Path network,
+        @Nullable Path archive) {}

@@ -115,14 +115,21 @@ class BackupResource {
 
     private final Backups backups;
     private final BackupsByTheLead byTheLead;
+    private final BackupsAtAGlance glance;
     private final ChangeArchive archive;
     private final SchoolsHere schools;
     private final Clock clock;
 
     BackupResource(
-            Backups backups, BackupsByTheLead byTheLead, ChangeArchive archive, SchoolsHere schools, Clock clock) {
+            Backups backups,
+            BackupsByTheLead byTheLead,
+            BackupsAtAGlance glance,
+            ChangeArchive archive,
+            SchoolsHere schools,
+            Clock clock) {
         this.backups = backups;
         this.byTheLead = byTheLead;
+        this.glance = glance;
         this.archive = archive;
         this.schools = schools;
         this.clock = clock;
@@ -139,13 +146,10 @@ class BackupResource {
             return new BackupsView(
                     false, whyNot, null, null, Backups.Doing.NOTHING, null, null, List.of(), null, 0, 0, null, null);
         }
-        Backups.Stand stand = byTheLead.stand();
+        Backups.Stand stand = backups.stand();
         BackupPlan plan = stand.plan();
         BackupBook book = stand.book();
         Instant now = clock.instant();
-        ChangeArchive.Archived archived = archive.stand();
-        String behind = ChangeArchive.warning(archived, now);
-        String warning = behind != null ? behind : BackupWarning.of(plan, book, now);
         BackupPlan.SecondPlace second = plan.second();
         BackupBook.Made good = book.lastGood();
         return new BackupsView(
@@ -160,7 +164,7 @@ class BackupResource {
                         second == null ? null : second.folder(),
                         second != null && second.onItsOwnDisk(),
                         stand.sealed()),
-                warning,
+                glance.warning(),
                 stand.doing(),
                 plan.next(now, ZoneId.systemDefault()),
                 good == null ? null : view(good),
@@ -169,7 +173,7 @@ class BackupResource {
                 stand.files(),
                 stand.bytes(),
                 stand.folder().toString(),
-                archived);
+                archive.stand());
     }
 
     private static BackupMade view(BackupBook.Made made) {

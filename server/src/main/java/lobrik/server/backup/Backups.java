@@ -108,8 +108,15 @@ class Backups {
     }
 
     /** How it stands. */
-    Stand stand() throws IOException {
-        BackupFolder where = opened();
+    Stand stand() {
+        try {
+            return stand(opened());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private Stand stand(BackupFolder where) throws IOException {
         BackupPlan plan = plan(where);
         long bytes = 0;
         List<BackupName> files = BackupFolder.backups(where.path(), plan.installation());

@@ -76,7 +76,7 @@ class BackupsByTheLead {
     @Transactional
     public void change(SignedIn who, BackupWishes wishes) {
         require();
-        BackupPlan before = stand().plan();
+        BackupPlan before = backups.stand().plan();
         List<InputError> errors = new ArrayList<>();
         String second = wishes.second() == null ? "" : wishes.second().strip();
         String unfit = second.isEmpty() ? null : backups.wrongWith(second);
@@ -186,7 +186,7 @@ class BackupsByTheLead {
     @Transactional
     public void rehearseNow() {
         requireIdle();
-        if (stand().book().lastGood() == null) {
+        if (backups.stand().book().lastGood() == null) {
             throw TurnedDown.conflict("no-backup", "There is no backup yet that could be tried; have one made first");
         }
         backups.rehearseSoon();
@@ -201,16 +201,8 @@ class BackupsByTheLead {
 
     private void requireIdle() {
         require();
-        if (stand().doing() != Backups.Doing.NOTHING) {
+        if (backups.stand().doing() != Backups.Doing.NOTHING) {
             throw TurnedDown.conflict("just-now", "A backup is being made or tried just now; wait until that is done");
-        }
-    }
-
-    Backups.Stand stand() {
-        try {
-            return backups.stand();
-        } catch (IOException e) {
-            throw new UncheckedIOException(e);
         }
     }
 }

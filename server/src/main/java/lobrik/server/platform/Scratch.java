@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.nio.file.DirectoryStream;
+import java.nio.file.FileStore;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.springframework.beans.factory.annotation.Value;
@@ -33,6 +34,11 @@ public final class Scratch {
         Path folder = Files.createTempDirectory("lobrik-scratch-");
         folder.toFile().deleteOnExit();
         return folder;
+    }
+
+    /** The disk that it is on: that of the data. */
+    public FileStore disk() throws IOException {
+        return Files.getFileStore(folder);
     }
 
     /**

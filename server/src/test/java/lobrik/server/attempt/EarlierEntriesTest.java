@@ -37,8 +37,7 @@ class EarlierEntriesTest extends ClassOfTwo {
             "corrects":"%s","reason":"read again"}""";
 
     @Test
-    void fullOutboxOfTheFirstScreens_isTakenInItsOrder_andOnce(RunningServer.Address server)
-            throws SQLException {
+    void fullOutboxOfTheFirstScreens_isTakenInItsOrder_andOnce(RunningServer.Address server) throws SQLException {
         Answer given = give(runa, "{\"cohortId\":\"" + cohort + "\"}");
         String attempt = UUID.randomUUID().toString();
         String open = "{\"traineeId\":\"" + trainees.getFirst() + "\",\"assignmentId\":\""
@@ -50,8 +49,8 @@ class EarlierEntriesTest extends ClassOfTwo {
             assertThat(runa.putByEdition(0, "/api/attempts/" + attempt, open).status())
                     .isEqualTo(200);
             for (int i = 0; i < READINGS.size(); i++) {
-                Answer kept = runa.putByEdition(
-                        0, "/api/attempts/" + attempt + "/readings/" + keys.get(i), READINGS.get(i));
+                Answer kept =
+                        runa.putByEdition(0, "/api/attempts/" + attempt + "/readings/" + keys.get(i), READINGS.get(i));
                 assertThat(kept.status()).as(kept.response().body()).isEqualTo(200);
             }
             for (int i = 0; i < FACTS.size(); i++) {

@@ -152,6 +152,7 @@ class AccessTest {
             POST   /api/me/passkeys                             L I A U T
             PUT    /api/me/passkeys                             L I A U T
             DELETE /api/me/passkeys/{passkey}                   L I A U T
+            GET    /api/server                                  L - - - -
             POST   /api/session/passkey                         open
             POST   /api/session/passkey/question                open
             GET    /api/me/second-factor                        L I A U T

@@ -65,7 +65,8 @@ class UpgradeTest {
     }
 
     @Test
-    void firstStartAndEveryOneLater_keepNothing_andAnUpgradeDoesFirst(RunningServer.Address server) throws SQLException {
+    void firstStartAndEveryOneLater_keepNothing_andAnUpgradeDoesFirst(RunningServer.Address server)
+            throws SQLException {
         RecordOfItsTime.bringUp(build(server, "34", "db/migration"), this::keeps);
         RecordOfItsTime.bringUp(build(server, "34", "db/migration"), this::keeps);
         assertThat(kept).isEmpty();
@@ -78,8 +79,8 @@ class UpgradeTest {
     void migrationThatFails_leavesTheRecordAsItWas_andSaysWhereItsBackupIs(RunningServer.Address server)
             throws SQLException {
         RecordOfItsTime.bringUp(build(server, "35", "db/migration"), this::keeps);
-        assertThatThrownBy(() -> RecordOfItsTime.bringUp(
-                        build(server, "latest", "db/migration", "db/unfit"), this::keeps))
+        assertThatThrownBy(
+                        () -> RecordOfItsTime.bringUp(build(server, "latest", "db/migration", "db/unfit"), this::keeps))
                 .isInstanceOf(RecordOfItsTime.LeftAsItWas.class)
                 .hasMessageContainingAll(
                         "could not be brought up from form 35 to 9001",

@@ -1,0 +1,160 @@
+package lobrik.server.inside;
+
+import jakarta.persistence.EntityManager;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.lang.management.ManagementFactory;
+import java.nio.file.FileStore;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Objects;
+import java.util.UUID;
+import lobrik.server.account.SignedIn;
+import lobrik.server.backup.BackupsAtAGlance;
+import lobrik.server.live.Live;
+import lobrik.server.platform.Scratch;
+import org.flywaydb.core.Flyway;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** How the server stands, in what a lead can do something about: room on the disk, backups, who is connected, how fast it answers. */
+@Service
+class ServerStand {
+
+    private static final double NEARLY_FULL = 0.1;
+    private static final long LITTLE_BYTES = 2L << 30;
+
+    /** An empty question takes a fraction of this where the disk and the machine are well. */
+    private static final long SLOW_MILLIS = 250;
+
+    private static final double GIGABYTE = 1e9;
+
+    /**
+     * Somebody of the school who has screens open.
+     *
+     * @param screens that are told at once what changes
+     */
+    record Connected(UUID accountId, String fullName, int screens) {}
+
+    /**
+     * How it stands.
+     *
+     * @param concerns what is not well, each in a sentence; none if all is
+     * @param since when it was started
+     * @param recordForm the last migration that the record has
+     * @param diskFreeBytes of the disk of the data
+     * @param databaseBytes of the record
+     * @param answersMillis how long an empty question to the database took just now
+     * @param connected of this school, by name
+     * @param lastBackup when the last good one was made; null if there never was one, or none are made by themselves
+     */
+    record ServerStanding(
+            List<String> concerns,
+            Instant since,
+            String recordForm,
+            long diskFreeBytes,
+            long diskBytes,
+            long databaseBytes,
+            long answersMillis,
+            List<Connected> connected,
+            @Nullable Instant lastBackup) {}
+
+    private final Scratch scratch;
+    private final BackupsAtAGlance backups;
+    private final Live live;
+    private final EntityManager entities;
+    private final String recordForm;
+
+    ServerStand(Scratch scratch, BackupsAtAGlance backups, Live live, Flyway flyway, EntityManager entities) {
+        this.scratch = scratch;
+        this.backups = backups;
+        this.live = live;
+        this.entities = entities;
+        // The application may not look at the history of migrations, and it changes at a start only.
+        this.recordForm =
+                String.valueOf(Objects.requireNonNull(flyway.info().current()).getVersion());
+    }
+
+    /** As a lead may see it: of other schools on the same server nothing. */
+    @Transactional(readOnly = true)
+    public ServerStanding now(SignedIn who) {
+        long asked = System.nanoTime();
+        one("select 1", Integer.class);
+        long answersMillis = Duration.ofNanos(System.nanoTime() - asked).toMillis();
+        FileStore disk = disk();
+        long free;
+        long all;
+        try {
+            free = disk.getUsableSpace();
+            all = disk.getTotalSpace();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+        return new ServerStanding(
+                concerns(free, all, answersMillis, backups.warning()),
+                Instant.ofEpochMilli(ManagementFactory.getRuntimeMXBean().getStartTime()),
+                recordForm,
+                free,
+                all,
+                one("select pg_database_size(current_database())", Long.class),
+                answersMillis,
+                connected(who),
+                backups.lastGoodAt());
+    }
+
+    private <T> T one(String question, Class<T> type) {
+        return type.cast(entities.createNativeQuery(question, type).getSingleResult());
+    }
+
+    private FileStore disk() {
+        try {
+            return scratch.disk();
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    static List<String> concerns(long free, long all, long answersMillis, @Nullable String backups) {
+        List<String> concerns = new ArrayList<>();
+        if (free < LITTLE_BYTES || free < NEARLY_FULL * all) {
+            concerns.add(String.format(
+                    Locale.ROOT,
+                    "The disk of the data is nearly full: %.1f of %.0f GB are free. Have some freed before it is: nothing can be kept on a full one",
+                    free / GIGABYTE,
+                    all / GIGABYTE));
+        }
+        if (answersMillis > SLOW_MILLIS) {
+            concerns.add("The database took " + answersMillis
+                    + " ms for an empty question: the machine has too much to do, or its disk is slow");
+        }
+        if (backups != null) {
+            concerns.add(backups);
+        }
+        return concerns;
+    }
+
+    private List<Connected> connected(SignedIn who) {
+        Map<UUID, Integer> screens = live.screensByAccount();
+        if (screens.isEmpty()) {
+            return List.of();
+        }
+        List<?> names = entities.createNativeQuery(
+                        "select id, full_name from account where centre_id = :school and id in (:accounts)",
+                        Object[].class)
+                .setParameter("school", who.centreId())
+                .setParameter("accounts", screens.keySet())
+                .getResultList();
+        return names.stream()
+                .map(row -> (Object[]) row)
+                .map(row -> new Connected(
+                        (UUID) row[0], (String) row[1], Objects.requireNonNullElse(screens.get(row[0]), 0)))
+                .sorted(Comparator.comparing(Connected::fullName))
+                .toList();
+    }
+}
