@@ -50,8 +50,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
          * @param dump gzipped SQL; accounts in it get the password that {@link Client} signs in with
          */
         public Address restored(String name, Path dump) throws IOException {
-            String url = newDatabase(name);
-            run("bash", "-c", "set -o pipefail; zcat '" + dump + "' | " + psql() + " -U lobrik_owner -d " + name);
+            String url = dumped(name, dump);
             try (Connection here = DriverManager.getConnection(databaseUrl, "lobrik_owner", databasePassword);
                     Connection there = DriverManager.getConnection(url, "lobrik_owner", databasePassword);
                     ResultSet known = here.createStatement()
@@ -65,6 +64,23 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             }
             ConfigurableApplicationContext restored = application(url, databasePassword);
             return new Address(RunningServer.base(restored), url, databasePassword, angleGauge, heightGauge, restored);
+        }
+
+        /**
+         * A database of the same cluster that a dump was restored to.
+         *
+         * @param dump SQL, gzipped or not
+         * @return where it is
+         */
+        public String dumped(String name, Path dump) throws IOException {
+            String url = newDatabase(name);
+            run("bash", "-c", "set -o pipefail; zcat -f '" + dump + "' | " + psql() + " -U lobrik_owner -d " + name);
+            return url;
+        }
+
+        /** Takes such a database away again. */
+        public void dropped(String name) throws IOException {
+            run("bash", "-c", psql() + " -U lobrik_admin -d postgres -c 'drop database " + name + "'");
         }
 
         /** Another application, of a school with nobody but its lead and with a clock of its own, in the same cluster. */

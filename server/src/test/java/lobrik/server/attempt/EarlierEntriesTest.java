@@ -34,7 +34,7 @@ class EarlierEntriesTest extends ClassOfTwo {
 
     private static final String CORRECTION = """
             {"feature":"leg","text":"17 9/16","bare":"in","takenWith":"pad","takenAt":"2026-11-24T09:15:10.000Z",\
-            "corrects":"%s","reason":"read again"}""";
+            "corrects":"$first","reason":"read again"}""";
 
     @Test
     void fullOutboxOfTheFirstScreens_isTakenInItsOrder_andOnce(RunningServer.Address server) throws SQLException {
@@ -61,7 +61,7 @@ class EarlierEntriesTest extends ClassOfTwo {
             Answer corrected = runa.putByEdition(
                     0,
                     "/api/attempts/" + attempt + "/readings/" + keys.getLast(),
-                    CORRECTION.formatted(keys.getFirst()));
+                    CORRECTION.replace("$first", keys.getFirst()));
             assertThat(corrected.status()).as(corrected.response().body()).isEqualTo(200);
         }
         assertThat(written(server, attempt)).containsExactlyInAnyOrderElementsOf(keys);

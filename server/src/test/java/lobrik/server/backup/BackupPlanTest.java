@@ -143,7 +143,7 @@ class BackupPlanTest {
                 .isEqualTo("No backup was made in 3 days");
         BackupBook good = none.with(made(now, null));
         assertThat(BackupWarning.of(plan, good, now.plus(Duration.ofHours(71)))).isNull();
-        assertThat(BackupWarning.of(plan, good, now.plus(Duration.ofHours(72))))
+        assertThat(BackupWarning.of(plan, good, now.plus(Duration.ofDays(3))))
                 .isEqualTo("The last good backup is 3 days old");
         assertThat(BackupWarning.of(plan, good.with(made(now, "no room")), now)).isEqualTo("The last backup failed");
         BackupBook.Made notThere = new BackupBook.Made(now, 800, "file", 1, false, null, "It is not mounted");
