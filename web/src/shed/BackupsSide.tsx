@@ -101,7 +101,7 @@ function Standing({ backups }: { backups: BackupsView }) {
           {archive.failing ? '▲' : '●'} Every change goes to {archive.folder} within a minute, too
           {archive.last === null || archive.last === undefined
             ? '; nothing has arrived there yet.'
-            : `; the last arrived ${ago(archive.last)}.`}
+            : `; the last change arrived ${ago(archive.last)}.`}
           {archive.failing && ' The last that was to go there did not arrive.'}
         </p>
       )}

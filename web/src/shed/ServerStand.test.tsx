@@ -12,8 +12,8 @@ const WELL = {
   databaseBytes: 43_100_000,
   answersMillis: 1,
   connected: [
-    { accountId: 'a', fullName: 'Dessa Quillow', screens: 1 },
-    { accountId: 'b', fullName: 'Runa Tolvane', screens: 3 },
+    { accountId: 'a', fullName: 'Dessa Quillow', devices: 1 },
+    { accountId: 'b', fullName: 'Runa Tolvane', devices: 3 },
   ],
   lastBackup: null,
 };
@@ -31,7 +31,9 @@ test('a server that is well says so, with its figures and who is connected', asy
   expect(screen.getByText('68 GB')).toBeTruthy();
   expect(screen.getByText('of 252 GB')).toBeTruthy();
   expect(screen.getByText('43 MB')).toBeTruthy();
-  expect(screen.getByText('Connected now: Dessa Quillow (1 screen), Runa Tolvane (3 screens).')).toBeTruthy();
+  expect(
+    screen.getByText('Here in the last five minutes: Dessa Quillow (on 1 device), Runa Tolvane (on 3 devices).'),
+  ).toBeTruthy();
   expect(screen.getByText('none')).toBeTruthy();
 });
 
@@ -43,5 +45,5 @@ test('what is not well is said in the first place, each for itself', async () =>
   expect(await screen.findByText('▲ The disk is nearly full.')).toBeTruthy();
   expect(screen.getByText('▲ The last backup failed.')).toBeTruthy();
   expect(screen.queryByText('● All is well')).toBeNull();
-  expect(screen.getByText('Nobody has a screen of the floor open just now.')).toBeTruthy();
+  expect(screen.getByText('Nobody was here in the last five minutes.')).toBeTruthy();
 });

@@ -47,14 +47,15 @@ export function ServerStand() {
             </Link>
           }
         />
-        <Figure name="Running for" figure={ago(since).replace(' ago', '')} about={`since ${moment(since)}`} />
+        <Figure name="Started" figure={ago(since)} about={moment(since)} />
       </dl>
       <p>
         {connected.length === 0
-          ? 'Nobody has a screen of the floor open just now.'
-          : `Connected now: ${connected
+          ? 'Nobody was here in the last five minutes.'
+          : `Here in the last five minutes: ${connected
               .map(
-                ({ fullName, screens }) => `${fullName} (${String(screens)} ${screens === 1 ? 'screen' : 'screens'})`,
+                ({ fullName, devices }) =>
+                  `${fullName} (on ${String(devices)} ${devices === 1 ? 'device' : 'devices'})`,
               )
               .join(', ')}.`}
       </p>

@@ -125,7 +125,7 @@ class BackupTest {
                         new LocatorAssertions.ContainsTextOptions().setTimeout(120_000));
         assertThat(room.lobrik().data().resolve("server/rehearsal")).doesNotExist();
         School.go(page, "/shed?side=server");
-        assertThat(page.getByLabel("How it is")).containsText("Connected now: ");
+        assertThat(page.getByLabel("How it is")).containsText("Here in the last five minutes: ");
         try (Stream<Path> files = Files.list(second)) {
             Path file = files.findFirst().orElseThrow();
             Launched.Said said = Launched.run(Map.of(), "restore", file.toString(), "--dry-run");

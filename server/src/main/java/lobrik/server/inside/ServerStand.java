@@ -5,18 +5,16 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.lang.management.ManagementFactory;
 import java.nio.file.FileStore;
+import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Objects;
 import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.backup.BackupsAtAGlance;
-import lobrik.server.live.Live;
 import lobrik.server.platform.Scratch;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
@@ -33,14 +31,13 @@ class ServerStand {
     /** An empty question takes a fraction of this where the disk and the machine are well. */
     private static final long SLOW_MILLIS = 250;
 
+    /** That somebody is there is noted once a minute at most. */
+    private static final Duration JUST_NOW = Duration.ofMinutes(5);
+
     private static final double GIGABYTE = 1e9;
 
-    /**
-     * Somebody of the school who has screens open.
-     *
-     * @param screens that are told at once what changes
-     */
-    record Connected(UUID accountId, String fullName, int screens) {}
+    /** Somebody of the school who did something in the last few minutes, and on how many devices. */
+    record Connected(UUID accountId, String fullName, int devices) {}
 
     /**
      * How it stands.
@@ -67,14 +64,14 @@ class ServerStand {
 
     private final Scratch scratch;
     private final BackupsAtAGlance backups;
-    private final Live live;
+    private final Clock clock;
     private final EntityManager entities;
     private final String recordForm;
 
-    ServerStand(Scratch scratch, BackupsAtAGlance backups, Live live, Flyway flyway, EntityManager entities) {
+    ServerStand(Scratch scratch, BackupsAtAGlance backups, Clock clock, Flyway flyway, EntityManager entities) {
         this.scratch = scratch;
         this.backups = backups;
-        this.live = live;
+        this.clock = clock;
         this.entities = entities;
         // The application may not look at the history of migrations, and it changes at a start only.
         this.recordForm =
@@ -140,21 +137,17 @@ class ServerStand {
     }
 
     private List<Connected> connected(SignedIn who) {
-        Map<UUID, Integer> screens = live.screensByAccount();
-        if (screens.isEmpty()) {
-            return List.of();
-        }
-        List<?> names = entities.createNativeQuery(
-                        "select id, full_name from account where centre_id = :school and id in (:accounts)",
-                        Object[].class)
+        // Of whichever server: sessions are in the record.
+        List<?> found = entities.createNativeQuery("""
+                        select a.id, a.full_name, count(*) from spring_session s join account a on cast(a.id as text) = split_part(s.principal_name, '.', 1)
+                        where a.centre_id = :school and s.last_access_time > :since
+                        group by a.id, a.full_name order by a.full_name, a.id""", Object[].class)
                 .setParameter("school", who.centreId())
-                .setParameter("accounts", screens.keySet())
+                .setParameter("since", clock.instant().minus(JUST_NOW).toEpochMilli())
                 .getResultList();
-        return names.stream()
+        return found.stream()
                 .map(row -> (Object[]) row)
-                .map(row -> new Connected(
-                        (UUID) row[0], (String) row[1], Objects.requireNonNullElse(screens.get(row[0]), 0)))
-                .sorted(Comparator.comparing(Connected::fullName))
+                .map(row -> new Connected((UUID) row[0], (String) row[1], ((Number) row[2]).intValue()))
                 .toList();
     }
 }

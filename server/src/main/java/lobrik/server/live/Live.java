@@ -4,7 +4,6 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.stream.Collectors;
 import lobrik.server.account.Sessions;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
@@ -76,12 +75,6 @@ public class Live {
     /** Whether a screen listens. */
     public boolean isOpen(UUID screenId) {
         return screens.containsKey(screenId);
-    }
-
-    /** How many screens listen by the right of each account. */
-    public Map<UUID, Integer> screensByAccount() {
-        return screens.values().stream()
-                .collect(Collectors.toMap(screen -> screen.listener().accountId(), screen -> 1, Integer::sum));
     }
 
     /** Tells the screens of a cohort that anything of it may have changed, once that is on disk. */
