@@ -259,6 +259,9 @@ class AccessibilityTest {
         check(page, "reached by other devices");
         Bench.button(page, "Have this machine alone reach it again").click();
         page.getByText("Only the machine that runs Lobrik reaches it").waitFor();
+        School.go(page, "/shed?side=backups");
+        page.getByText("Make one now").waitFor();
+        check(page, "backups");
         School.go(page, "/shed?side=you");
         page.getByText("(this one)").waitFor();
         check(page, "one's own account");

@@ -35,17 +35,31 @@ class ServiceTest {
         // A folder that root has run before.
         Path data = PreparedSchool.copy();
         Map<String, String> there = Map.of("LOBRIK_INSTALL_ROOT", root.toString());
+        Path archive = Files.createDirectories(Launched.newFolder());
+        Path second = Files.createDirectories(Launched.newFolder());
         int port = Launched.freePort();
         String[] options = {
-            "--data", data.toString(), "--port", String.valueOf(port), "--public-address", "http://a.test"
+            "--data",
+            data.toString(),
+            "--port",
+            String.valueOf(port),
+            "--public-address",
+            "http://a.test",
+            "--archive",
+            archive.toString(),
+            "--second-place",
+            second.toString()
         };
         Launched.Said said = Launched.run(there, concat("install", options));
         assertThat(said.code()).as(said.text()).isZero();
         Path program = root.resolve("opt/lobrik");
         Path unit = root.resolve("etc/systemd/system/lobrik.service");
         isWellMade(root, unit);
+        assertThat(Files.readString(unit))
+                .contains("ReadWritePaths=\"" + archive + "\"", "ReadWritePaths=\"" + second + "\"")
+                .doesNotContain("--second-place");
 
-        output("chown", "-RP", "lobrik:lobrik", data.toString());
+        output("chown", "-RP", "lobrik:lobrik", data.toString(), archive.toString());
         Files.createFile(program.resolve("application/no-aot"));
         List<String> start = new ArrayList<>(List.of(
                 "setpriv",
@@ -69,6 +83,7 @@ class ServiceTest {
                 .start();
         try {
             awaitAnswer(launcher, data, root.resolve("said"));
+            assertThat(archive.resolve("wal")).isDirectory();
             for (String file : new String[] {"launcher.pid", "server.pid", "gauges.pid", "postgres/postmaster.pid"}) {
                 long pid = Long.parseLong(
                         Files.readAllLines(data.resolve(file)).getFirst().strip());
