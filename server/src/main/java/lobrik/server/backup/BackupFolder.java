@@ -11,6 +11,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.nio.file.StandardOpenOption;
+import java.nio.file.attribute.PosixFileAttributeView;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Instant;
 import java.util.List;
@@ -102,7 +103,7 @@ final class BackupFolder {
     private void write(String name, byte[] bytes) throws IOException {
         Path fresh = folder.resolve(name + PARTIAL);
         Files.deleteIfExists(fresh);
-        Files.createFile(fresh, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        createOwn(fresh);
         try (FileChannel channel = FileChannel.open(fresh, StandardOpenOption.WRITE)) {
             channel.write(ByteBuffer.wrap(bytes));
             channel.force(true);
@@ -137,10 +138,10 @@ final class BackupFolder {
     static void copy(Path backup, Path to) throws IOException {
         Path partial = to.resolve(backup.getFileName() + PARTIAL);
         Files.deleteIfExists(partial);
+        createOwn(partial);
         try {
             try (FileChannel from = FileChannel.open(backup, StandardOpenOption.READ);
-                    FileChannel into =
-                            FileChannel.open(partial, StandardOpenOption.WRITE, StandardOpenOption.CREATE_NEW)) {
+                    FileChannel into = FileChannel.open(partial, StandardOpenOption.WRITE)) {
                 long size = from.size();
                 for (long at = 0; at < size; ) {
                     at += from.transferTo(at, size - at, into);
@@ -150,6 +151,15 @@ final class BackupFolder {
             Files.move(partial, to.resolve(backup.getFileName()), StandardCopyOption.ATOMIC_MOVE);
         } finally {
             Files.deleteIfExists(partial);
+        }
+    }
+
+    /** Its owner's alone, on disks that know such a thing. */
+    private static void createOwn(Path file) throws IOException {
+        if (Files.getFileStore(file.resolveSibling(".")).supportsFileAttributeView(PosixFileAttributeView.class)) {
+            Files.createFile(file, PosixFilePermissions.asFileAttribute(PosixFilePermissions.fromString("rw-------")));
+        } else {
+            Files.createFile(file);
         }
     }
 

@@ -17,14 +17,10 @@ final class SecondPlaces {
     /** Why copies cannot go there just now, in a sentence; null if they can. */
     static @Nullable String fault(BackupFolder ours, BackupPlan.SecondPlace second) throws IOException {
         Path folder = Path.of(second.folder());
-        String wrong = wrong(ours, folder);
-        if (wrong != null) {
-            return wrong;
-        }
         // An empty folder stands where a disk was: what is written there fills the disk of the data.
-        return second.onItsOwnDisk() && !ours.isOnAnotherDisk(folder)
-                ? "What was mounted at " + folder + " is not: it is on the disk of the data now"
-                : null;
+        return second.onItsOwnDisk() && Files.isDirectory(folder) && !ours.isOnAnotherDisk(folder)
+                ? "What was mounted at " + folder + " no longer is: it is on the disk of the data now"
+                : wrong(ours, folder);
     }
 
     /**

@@ -100,6 +100,12 @@ class BackupsTest {
                         .hasSize(1);
             }
 
+            try (Stream<Path> files = Files.list(second)) {
+                assertThat(files)
+                        .allSatisfy(file -> assertThat(Files.getPosixFilePermissions(file))
+                                .isEqualTo(PosixFilePermissions.fromString("rw-------")));
+            }
+
             // The second place goes away; the one here is good all the same.
             FileSystemUtils.deleteRecursively(second);
             lead.post("/api/backups", "");
@@ -116,6 +122,18 @@ class BackupsTest {
         } finally {
             school.context().close();
         }
+    }
+
+    /** Where a disk was, its empty folder stands; it is the disk of the data that would be filled. */
+    @Test
+    void whatIsNoLongerMounted_isNotWrittenTo() throws IOException {
+        BackupFolder ours = new BackupFolder(folder.resolve("backups"));
+        ours.open();
+        Path mounted = Files.createDirectory(folder.resolve("mounted"));
+        assertThat(SecondPlaces.fault(ours, new BackupPlan.SecondPlace(mounted.toString(), true)))
+                .contains("What was mounted at " + mounted + " no longer is");
+        assertThat(SecondPlaces.fault(ours, new BackupPlan.SecondPlace(mounted.toString(), false)))
+                .isNull();
     }
 
     @Test

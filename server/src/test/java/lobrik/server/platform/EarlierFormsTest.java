@@ -32,8 +32,8 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * The record of every earlier form is brought up to this build, and says the same: {@code records/earlier-forms.tar.xz} has a dump of
- * the demo school as the last build of each form made it, {@code vN.sql}. What screens and judgements say of three of them is held to
- * what those builds said in {@link EarlierRecordTest}.
+ * the demo school as the last build of each form made it, {@code vN.sql}. Forms 5, 16 and 29 stand beside it, with what screens and
+ * judgements of then said ({@link EarlierRecordTest}); 14, 15, 17 to 19 and 30 are forms that no build ended with.
  */
 @ExtendWith(RunningServer.class)
 class EarlierFormsTest {
@@ -174,7 +174,7 @@ class EarlierFormsTest {
                 }
             }
         }
-        assertThat(number).isGreaterThan(15);
+        assertThat(number).isGreaterThanOrEqualTo(26);
         found.values().removeIf(List::isEmpty);
         assertThat(found).isEmpty();
     }
