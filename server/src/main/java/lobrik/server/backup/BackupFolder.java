@@ -80,6 +80,14 @@ final class BackupFolder {
         }
     }
 
+    /** Whether one that was made then is sealed as later ones are: its passphrase is not known any more where it is not. */
+    boolean sealsAs(BackupBook.Made made) throws IOException {
+        Path passphrase = folder.resolve("passphrase");
+        return !made.sealed()
+                || (Files.exists(passphrase)
+                        && !Files.getLastModifiedTime(passphrase).toInstant().isAfter(made.at()));
+    }
+
     /** Seals later ones by this; by none where it is empty. */
     void sealBy(String passphrase) throws IOException {
         if (passphrase.isEmpty()) {

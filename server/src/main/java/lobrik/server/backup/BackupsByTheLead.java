@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.DayOfWeek;
+import java.time.Instant;
 import java.time.LocalTime;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
@@ -93,15 +94,19 @@ class BackupsByTheLead {
                     "A passphrase has " + LEAST_PASSPHRASE + " to " + MOST_PASSPHRASE
                             + " characters: four words that nobody would put together are good"));
         }
+        Set<DayOfWeek> days = TurnedDown.required("/days", wishes.days());
+        LocalTime at = time(TurnedDown.required("/at", wishes.at()), errors);
+        // By other days nothing is due of before they were chosen; the rest changes nothing of what is due.
+        Instant since = days.equals(before.days()) && at.equals(before.at()) ? before.since() : clock.instant();
         BackupPlan plan = new BackupPlan(
                 before.installation(),
-                TurnedDown.required("/days", wishes.days()),
-                time(TurnedDown.required("/at", wishes.at()), errors),
+                days,
+                at,
                 within("/keepDays", "days", wishes.keepDays(), BackupPlan.MOST_DAYS, errors),
                 within("/keepMonths", "months", wishes.keepMonths(), BackupPlan.MOST_MONTHS, errors),
                 within("/warnAfterDays", "days", wishes.warnAfterDays(), BackupPlan.MOST_WARN_DAYS, errors),
                 second.isEmpty() || unfit != null ? null : backups.secondPlace(second),
-                clock.instant());
+                since);
         if (!errors.isEmpty()) {
             throw TurnedDown.badInputs(errors);
         }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
 import java.time.Duration;
 import java.time.Instant;
@@ -122,6 +123,26 @@ class BackupsTest {
         } finally {
             school.context().close();
         }
+    }
+
+    /** What was sealed by a passphrase of before is opened by nobody here: another is made before one is tried. */
+    @Test
+    void backupSealedByThePassphraseOfBefore_isNotTried() throws IOException {
+        BackupFolder ours = new BackupFolder(folder.resolve("sealed"));
+        ours.open();
+        Instant now = Instant.now();
+        BackupBook.Made open = new BackupBook.Made(now, 1, "file", 1, false, null, null);
+        BackupBook.Made sealed = new BackupBook.Made(now, 1, "file", 1, true, null, null);
+        assertThat(ours.sealsAs(open)).isTrue();
+        assertThat(ours.sealsAs(sealed)).isFalse();
+        ours.sealBy("weir lantern kelp");
+        Files.setLastModifiedTime(ours.path().resolve("passphrase"), FileTime.from(now.minus(Duration.ofMinutes(1))));
+        assertThat(ours.sealsAs(sealed)).isTrue();
+        assertThat(ours.sealsAs(open)).isTrue();
+        Files.setLastModifiedTime(ours.path().resolve("passphrase"), FileTime.from(now.plus(Duration.ofMinutes(1))));
+        assertThat(ours.sealsAs(sealed)).isFalse();
+        ours.sealBy("");
+        assertThat(ours.sealsAs(sealed)).isFalse();
     }
 
     /** Where a disk was, its empty folder stands; it is the disk of the data that would be filled. */
