@@ -68,7 +68,7 @@ base_made() { # name
   date -u -d "$(sed 's/^\(.*\)T\(..\)\(..\)\(..\)Z$/\1 \2:\3:\4/' <<<"$1")" +%s
 }
 
-# A copy each week, made beside everything else and at its own pace.
+# A copy each week, which gives way to everything else.
 look_after_archive() {
   [ -n "$ARCHIVE" ] && $SERVER_READY && [ $SECONDS -ge $BASE_LOOK_AT ] || return 0
   BASE_LOOK_AT=$((SECONDS + 60))

@@ -286,6 +286,8 @@ take_over() {
   grep -qxF -e "$APPLICATION/lobrik.jar" <<<"$command" && grep -qxF -e "--server.port=$PORT" <<<"$command" || return 1
   [ "$(grep -e '^--lobrik[.]share[.]' -e '^--lobrik[.]proxies=' -e '^--lobrik[.]public-address=' <<<"$command" | grep -v '^--lobrik[.]share[.]folder=' | sort)" = \
     "$(printf '%s\n' "${REACHED[@]}" | sort | sed '/^$/d')" ] || return 1
+  # A database is told of its archive when it starts.
+  [ "$(sed -n 's/^--lobrik\.backup\.archive=//p' <<<"$command")" = "$ARCHIVE" ] || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
   [ -n "$DATABASE_PID" ] && is_answering "$PORT" || { DATABASE_PID=''; return 1; }
   DATABASE_PORT=$(cluster_port "$CLUSTER")

@@ -87,32 +87,23 @@ export function BackupPlanForm({ plan }: { plan: Plan }) {
       </fieldset>
       <div className="grid grid-cols-2 items-end gap-3">
         <TextField label="At" type="time" required value={at} onChange={setAt} problem={wrong('/at')} />
-        <TextField
+        <Count
           label="Warn when older than, days"
-          type="number"
-          min={1}
-          max={60}
-          required
+          most={60}
           value={warnAfterDays}
           onChange={setWarnAfterDays}
           problem={wrong('/warnAfterDays')}
         />
-        <TextField
+        <Count
           label="One of each day, for days"
-          type="number"
-          min={1}
-          max={90}
-          required
+          most={90}
           value={keepDays}
           onChange={setKeepDays}
           problem={wrong('/keepDays')}
         />
-        <TextField
+        <Count
           label="One of each month, for months"
-          type="number"
-          min={1}
-          max={120}
-          required
+          most={120}
           value={keepMonths}
           onChange={setKeepMonths}
           problem={wrong('/keepMonths')}
@@ -167,4 +158,17 @@ export function BackupPlanForm({ plan }: { plan: Plan }) {
       <Beside problem={elsewhere} />
     </form>
   );
+}
+
+function Count({
+  most,
+  ...field
+}: {
+  label: string;
+  most: number;
+  value: string;
+  onChange: (value: string) => void;
+  problem: string | undefined;
+}) {
+  return <TextField type="number" min={1} max={most} required {...field} />;
 }

@@ -106,8 +106,8 @@ function Standing({ backups }: { backups: BackupsView }) {
         </p>
       )}
       <p className="text-base break-words">
-        {files} kept, {bytesInWords(bytes)}, in {folder} on the machine that runs Lobrik. How to have one again:{' '}
-        <span className="figures">./lobrik restore FILE</span>.
+        {files === 0 ? 'They are kept' : `${String(files)} kept, ${bytesInWords(bytes)},`} in {folder} on the machine
+        that runs Lobrik. How to have one again: <span className="figures">./lobrik restore FILE</span>.
       </p>
     </section>
   );

@@ -8,10 +8,8 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
-import java.time.format.DateTimeFormatter;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.stream.Stream;
 import lobrik.server.platform.BeforeUpgrade;
 import org.jspecify.annotations.Nullable;
@@ -25,7 +23,6 @@ class BackupBeforeUpgrade implements BeforeUpgrade {
 
     private static final Logger LOG = LoggerFactory.getLogger(BackupBeforeUpgrade.class);
     private static final int KEPT = 3;
-    private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss", Locale.ROOT);
 
     private final BackupOptions options;
     private final BackupSource source;
@@ -48,7 +45,7 @@ class BackupBeforeUpgrade implements BeforeUpgrade {
         Path upgrades = Files.createDirectories(backups.resolve("upgrades"));
         BackupFolder.clearPartial(upgrades, "");
         Instant now = clock.instant();
-        String at = AT.format(LocalDateTime.ofInstant(now, ZoneId.systemDefault()));
+        String at = BackupName.AT.format(LocalDateTime.ofInstant(now, ZoneId.systemDefault()));
         Path file = upgrades.resolve("lobrik-" + at + "-of-form-" + form + ".backup");
         LOG.info("Making a backup of the record of form {} before it is brought up", form);
         try {

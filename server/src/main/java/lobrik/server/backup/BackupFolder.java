@@ -129,6 +129,15 @@ final class BackupFolder {
         }
     }
 
+    /** How large a backup is; 0 if it was cleared away just now. */
+    static long size(Path backup) throws IOException {
+        try {
+            return Files.size(backup);
+        } catch (NoSuchFileException cleared) {
+            return 0;
+        }
+    }
+
     /** Takes away what a copy of an installation's left half made. */
     static void clearPartial(Path in, String installation) throws IOException {
         try (Stream<Path> files = Files.list(in)) {

@@ -24,7 +24,8 @@ record BackupName(String installation, LocalDateTime at) {
 
     private static final String BEFORE = "lobrik-";
     private static final String AFTER = ".backup";
-    private static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss", Locale.ROOT);
+    /** When, as it stands in names. */
+    static final DateTimeFormatter AT = DateTimeFormatter.ofPattern("uuuu-MM-dd-HHmmss", Locale.ROOT);
 
     String text() {
         return BEFORE + installation + "-" + AT.format(at) + AFTER;

@@ -121,7 +121,7 @@ class Backups {
         long bytes = 0;
         List<BackupName> files = BackupFolder.backups(where.path(), plan.installation());
         for (BackupName name : files) {
-            bytes += Files.size(where.path().resolve(name.text()));
+            bytes += BackupFolder.size(where.path().resolve(name.text()));
         }
         return new Stand(plan, where.book(), doing, where.passphrase() != null, files.size(), bytes, where.path());
     }
@@ -278,9 +278,14 @@ class Backups {
         }
     }
 
-    private static void clear(Path in, BackupPlan plan, LocalDate today) throws IOException {
-        for (BackupName name : BackupName.superfluous(BackupFolder.backups(in, plan.installation()), plan, today)) {
-            Files.deleteIfExists(in.resolve(name.text()));
+    /** What cannot be taken away makes the new one no worse. */
+    private static void clear(Path in, BackupPlan plan, LocalDate today) {
+        try {
+            for (BackupName name : BackupName.superfluous(BackupFolder.backups(in, plan.installation()), plan, today)) {
+                Files.deleteIfExists(in.resolve(name.text()));
+            }
+        } catch (IOException e) {
+            LOG.warn("Backups that nobody needs any more cannot be taken away: {}", e.toString());
         }
     }
 
