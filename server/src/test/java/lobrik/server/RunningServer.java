@@ -83,6 +83,13 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             run("bash", "-c", psql() + " -U lobrik_admin -d postgres -c 'drop database " + name + "'");
         }
 
+        /** A second application of the same record, as another server of the school would be; without gauges of its own. */
+        public Address second() {
+            ConfigurableApplicationContext second = application(databaseUrl, databasePassword, "--lobrik.demo=true");
+            return new Address(
+                    RunningServer.base(second), databaseUrl, databasePassword, angleGauge, heightGauge, second);
+        }
+
         /** Another application, of a school with nobody but its lead and with a clock of its own, in the same cluster. */
         public Address beside(String name, String... more) throws IOException {
             String url = newDatabase(name);

@@ -1,16 +1,18 @@
 package lobrik.server.account;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import com.webauthn4j.util.exception.WebAuthnException;
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.nio.ByteBuffer;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import lobrik.server.platform.Rows;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
@@ -38,7 +40,10 @@ import org.springframework.security.web.webauthn.management.RelyingPartyPublicKe
 import org.springframework.security.web.webauthn.management.UserCredentialRepository;
 import org.springframework.security.web.webauthn.management.Webauthn4JRelyingPartyOperations;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -79,22 +84,15 @@ class Passkeys {
     private final Audit audit;
     private final Turns turns;
     private final Clock clock;
+    private final TransactionTemplate alone;
 
-    private final Cache<String, PublicKeyCredentialCreationOptions> making = remembered();
-    private final Cache<String, PublicKeyCredentialRequestOptions> showing = remembered();
-
-    Passkeys(EntityManager entities, Audit audit, Turns turns, Clock clock) {
+    Passkeys(EntityManager entities, Audit audit, Turns turns, Clock clock, PlatformTransactionManager transactions) {
+        this.alone = new TransactionTemplate(transactions);
+        this.alone.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         this.entities = entities;
         this.audit = audit;
         this.turns = turns;
         this.clock = clock;
-    }
-
-    private static <T> Cache<String, T> remembered() {
-        return Caffeine.newBuilder()
-                .maximumSize(MOST_WAITING)
-                .expireAfterWrite(GOOD_FOR)
-                .build();
     }
 
     /** The account as devices know it. */
@@ -127,18 +125,64 @@ class Passkeys {
     }
 
     /** What a device is asked to make. */
-    @Transactional(readOnly = true)
+    @Transactional
     Question toMake(SignedIn who, Place place) {
         if (of(who).size() >= MOST_OF_AN_ACCOUNT) {
             throw TurnedDown.conflict("too-many", "You have " + MOST_OF_AN_ACCOUNT + " passkeys; take one away first");
         }
-        PublicKeyCredentialCreationOptions options = party(place)
+        PublicKeyCredentialCreationOptions options = making(who, place, Bytes.random());
+        return new Question(keep(who.accountId(), options.getChallenge()), JSON.convertValue(options, ANY));
+    }
+
+    private PublicKeyCredentialCreationOptions making(SignedIn who, Place place, Bytes challenge) {
+        return party(place, challenge)
                 .createPublicKeyCredentialCreationOptions(new ImmutablePublicKeyCredentialCreationOptionsRequest(
                         UsernamePasswordAuthenticationToken.authenticated(
                                 who.accountId().toString(), null, List.of())));
-        String key = UUID.randomUUID().toString();
-        making.put(who.accountId() + " " + key, options);
-        return new Question(key, JSON.convertValue(options, ANY));
+    }
+
+    /** Remembers a question for whichever server is answered; what nobody answered in time goes. */
+    private String keep(@Nullable UUID accountId, Bytes challenge) {
+        UUID key = UUID.randomUUID();
+        entities.createNativeQuery("delete from passkey_question where good_until < :now")
+                .setParameter("now", clock.instant())
+                .executeUpdate();
+        entities.createNativeQuery("insert into passkey_question (id, account_id, challenge, good_until)"
+                        + " values (:key, cast(:account as uuid), :challenge, :until)")
+                .setParameter("key", key)
+                .setParameter("account", accountId)
+                .setParameter("challenge", challenge.getBytes())
+                .setParameter("until", clock.instant().plus(GOOD_FOR))
+                .executeUpdate();
+        return key.toString();
+    }
+
+    /**
+     * What was asked under a name, once.
+     *
+     * @param accountId of whoever was asked to make a key; null for whoever shows one
+     * @throws TurnedDown if nothing was, or too long ago
+     */
+    private Bytes asked(@Nullable UUID accountId, String key) {
+        UUID id;
+        try {
+            id = UUID.fromString(key);
+        } catch (IllegalArgumentException e) {
+            throw notInTime();
+        }
+        // In a transaction of its own, so that whatever becomes of the answer, nobody can answer the same question
+        // again.
+        Optional<byte[]> challenge = Objects.requireNonNull(alone.execute(_ -> Rows.listed(entities.createNativeQuery(
+                                "delete from passkey_question where id = :key and good_until >= :now"
+                                        + " and account_id is not distinct from cast(:account as uuid) returning challenge",
+                                Tuple.class)
+                        .setParameter("key", id)
+                        .setParameter("now", clock.instant())
+                        .setParameter("account", accountId))
+                .stream()
+                .map(row -> row.get("challenge", byte[].class))
+                .findFirst()));
+        return new Bytes(challenge.orElseThrow(Passkeys::notInTime));
     }
 
     /**
@@ -155,12 +199,10 @@ class Passkeys {
                     "/label", "missing", "call it something of 1 to " + LONGEST_LABEL + " characters");
         }
         turns.take(who.accountId());
-        PublicKeyCredentialCreationOptions options = making.asMap().remove(who.accountId() + " " + key);
-        if (options == null) {
-            throw notInTime();
-        }
+        Bytes challenge = asked(who.accountId(), key);
+        PublicKeyCredentialCreationOptions options = making(who, place, challenge);
         try {
-            party(place)
+            party(place, challenge)
                     .registerCredential(new ImmutableRelyingPartyRegistrationRequest(
                             options, new RelyingPartyPublicKey(JSON.convertValue(credential, MADE), name)));
         } catch (JacksonException | IllegalArgumentException | WebAuthnException refused) {
@@ -191,12 +233,22 @@ class Passkeys {
     }
 
     /** What any device is asked to show. */
+    @Transactional
     Question toShow(Place place) {
-        PublicKeyCredentialRequestOptions options = party(place)
+        long waiting = (Long)
+                entities.createNativeQuery("select count(*) from passkey_question where good_until >= :now", Long.class)
+                        .setParameter("now", clock.instant())
+                        .getSingleResult();
+        if (waiting >= MOST_WAITING) {
+            throw TurnedDown.tooOften("Too many are signing in just now; wait a minute and try again");
+        }
+        PublicKeyCredentialRequestOptions options = showing(place, Bytes.random());
+        return new Question(keep(null, options.getChallenge()), JSON.convertValue(options, ANY));
+    }
+
+    private PublicKeyCredentialRequestOptions showing(Place place, Bytes challenge) {
+        return party(place, challenge)
                 .createCredentialRequestOptions(new ImmutablePublicKeyCredentialRequestOptionsRequest(null));
-        String key = UUID.randomUUID().toString();
-        showing.put(key, options);
-        return new Question(key, JSON.convertValue(options, ANY));
     }
 
     /**
@@ -206,13 +258,11 @@ class Passkeys {
      */
     @Transactional
     SignedIn shown(Place place, String key, Map<String, Object> credential, String address) {
-        PublicKeyCredentialRequestOptions options = showing.asMap().remove(key);
-        if (options == null) {
-            throw notInTime();
-        }
+        Bytes challenge = asked(null, key);
+        PublicKeyCredentialRequestOptions options = showing(place, challenge);
         PublicKeyCredentialUserEntity user;
         try {
-            user = party(place)
+            user = party(place, challenge)
                     .authenticate(new RelyingPartyAuthenticationRequest(options, JSON.convertValue(credential, SHOWN)));
         } catch (JacksonException | IllegalArgumentException | WebAuthnException refused) {
             throw unknown();
@@ -236,7 +286,8 @@ class Passkeys {
         return TurnedDown.unauthorised("This passkey opens nothing here");
     }
 
-    private Webauthn4JRelyingPartyOperations party(Place place) {
+    /** @param challenge what its questions ask to be signed */
+    private Webauthn4JRelyingPartyOperations party(Place place, Bytes challenge) {
         Webauthn4JRelyingPartyOperations party = new Webauthn4JRelyingPartyOperations(
                 new Holders(),
                 new Keys(),
@@ -246,12 +297,13 @@ class Passkeys {
                         .build(),
                 Set.of(place.origin()));
         // The device makes sure who holds it: a key is both factors.
-        party.setCustomizeCreationOptions(
-                options -> options.authenticatorSelection(AuthenticatorSelectionCriteria.builder()
+        party.setCustomizeCreationOptions(options -> options.challenge(challenge)
+                .authenticatorSelection(AuthenticatorSelectionCriteria.builder()
                         .residentKey(ResidentKeyRequirement.REQUIRED)
                         .userVerification(UserVerificationRequirement.REQUIRED)
                         .build()));
-        party.setCustomizeRequestOptions(options -> options.userVerification(UserVerificationRequirement.REQUIRED));
+        party.setCustomizeRequestOptions(
+                options -> options.challenge(challenge).userVerification(UserVerificationRequirement.REQUIRED));
         return party;
     }
 

@@ -7,6 +7,7 @@ import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import lobrik.server.platform.Sha256;
 import lobrik.server.platform.TurnedDown;
 import org.jspecify.annotations.Nullable;
@@ -21,11 +22,19 @@ import org.springframework.transaction.support.TransactionSynchronizationManager
 @Service
 public class Sessions {
 
-    /** These sessions are over, at once. */
-    public record Ended(Set<String> sessionIds) {
+    /**
+     * These sessions are over, at once.
+     *
+     * @param sessions their {@linkplain #named names}
+     */
+    public record Ended(Set<String> sessions) {
 
-        public Ended(Set<String> sessionIds) {
-            this.sessionIds = Set.copyOf(sessionIds);
+        public Ended(Set<String> sessions) {
+            this.sessions = Set.copyOf(sessions);
+        }
+
+        private static Ended of(Set<String> ids) {
+            return new Ended(ids.stream().map(Sessions::named).collect(Collectors.toSet()));
         }
     }
 
@@ -87,7 +96,7 @@ public class Sessions {
     void end(HttpSession session) {
         String id = session.getId();
         session.invalidate();
-        events.publishEvent(new Ended(Set.of(id)));
+        events.publishEvent(Ended.of(Set.of(id)));
     }
 
     /**
@@ -126,11 +135,11 @@ public class Sessions {
 
     private void endAll(Set<String> ids) {
         ids.forEach(sessions::deleteById);
-        events.publishEvent(new Ended(ids));
+        events.publishEvent(Ended.of(ids));
     }
 
-    /** The id of a session is the key to it, and is told to nobody. */
-    private static String named(String id) {
+    /** What a session goes by where its id, which is the key to it, is told to nobody. */
+    public static String named(String id) {
         return HexFormat.of().formatHex(Sha256.of(id), 0, ID_BYTES);
     }
 }

@@ -1,16 +1,23 @@
 package lobrik.server.account;
 
+import jakarta.persistence.EntityManager;
 import java.time.Duration;
 import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import lobrik.server.platform.TurnedDown;
 import lobrik.server.platform.Waiting;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Finds out whether somebody is who they say. Working a password out is meant to be slow, so it is done outside of any
@@ -19,9 +26,12 @@ import org.springframework.stereotype.Service;
 @Service
 class SignIn {
 
+    private static final Logger LOG = LoggerFactory.getLogger(SignIn.class);
+
     private static final Duration PATIENCE = Duration.ofSeconds(5);
     private static final int MOST_WAITING = 30;
     private static final int LONGEST_NAME = 100;
+    private static final int FREE_TRIES = 10;
 
     private final Accounts accounts;
     private final KnownDevices devices;
@@ -33,20 +43,35 @@ class SignIn {
     private final String nobodysHash;
 
     /** As many as several devices that sign in with one name at the same moment; each counts until it is worked out. */
-    private final Tries byName = new Tries(10, System::nanoTime);
+    private final Tries byName;
 
     /** A whole room may share one, and sign in at the same moment: more than may wait. */
-    private final Tries byAddress = new Tries(MOST_WAITING + 10, System::nanoTime);
+    private final Tries byAddress;
 
-    private final Tries byDevice = new Tries(10, System::nanoTime);
+    private final Tries byDevice;
 
     /** Which hold-ups were noted. */
-    private final Tries noted = new Tries(1, System::nanoTime);
+    private final Tries noted;
 
+    private final EntityManager entities;
+    private final TransactionTemplate own;
     private final Semaphore working = new Semaphore(1, true);
     private final AtomicInteger waiting = new AtomicInteger();
 
-    SignIn(Accounts accounts, KnownDevices devices, SecondFactors factors, Audit audit, PasswordEncoder passwords) {
+    SignIn(
+            Accounts accounts,
+            KnownDevices devices,
+            SecondFactors factors,
+            Audit audit,
+            PasswordEncoder passwords,
+            EntityManager entities,
+            PlatformTransactionManager transactions) {
+        this.entities = entities;
+        this.byName = new Tries(entities, transactions, "name", FREE_TRIES);
+        this.byAddress = new Tries(entities, transactions, "address", MOST_WAITING + FREE_TRIES);
+        this.byDevice = new Tries(entities, transactions, "device", FREE_TRIES);
+        this.noted = new Tries(entities, transactions, "noted", 1);
+        this.own = new TransactionTemplate(transactions);
         this.accounts = accounts;
         this.factors = factors;
         this.devices = devices;
@@ -68,7 +93,7 @@ class SignIn {
     boolean isPasswordOf(SignedIn who, String password) {
         String name = accounts.signInNameOf(who);
         // By the account itself: what strangers try with the name does not hold its holder up.
-        holdUpUnless(byDevice.begin(name), byDevice.pause(name), name, "");
+        begin(byDevice, name, name, "");
         if (!matches(password, accounts.credential(name))) {
             return false;
         }
@@ -149,18 +174,18 @@ class SignIn {
     /** A device that is known counts for itself: what strangers try elsewhere does not hold it up. */
     private void begin(String name, String address, String owner) {
         if (!owner.isEmpty()) {
-            holdUpUnless(byDevice.begin(owner), byDevice.pause(owner), name, address);
+            begin(byDevice, owner, name, address);
             return;
         }
-        holdUpUnless(byAddress.begin(address), byAddress.pause(address), name, address);
-        holdUpUnless(byName.begin(name), byName.pause(name), name, address);
+        begin(byAddress, address, name, address);
+        begin(byName, name, name, address);
     }
 
-    private void holdUpUnless(boolean begun, Duration pause, String name, String address) {
-        if (begun) {
+    private void begin(Tries tries, String who, String name, String address) {
+        if (tries.begin(who)) {
             return;
         }
-        long seconds = pause.toSeconds() + 1;
+        long seconds = tries.pause(who).toSeconds() + 1;
         // Once for each pause, however often somebody tries meanwhile.
         if (noted.begin(name + " " + address)) {
             audit.note(Audit.What.SIGN_IN_HELD_UP, null, null, name, address);
@@ -209,6 +234,18 @@ class SignIn {
             }
         } finally {
             waiting.decrementAndGet();
+        }
+    }
+
+    /** What is forgotten need not be kept. */
+    @Scheduled(initialDelay = 1, fixedDelay = 1, timeUnit = TimeUnit.MINUTES)
+    void forget() {
+        try {
+            own.executeWithoutResult(
+                    _ -> entities.createNativeQuery("delete from tried where forgotten_at < clock_timestamp()")
+                            .executeUpdate());
+        } catch (RuntimeException e) {
+            LOG.debug("The database is away; what is forgotten goes the next time", e);
         }
     }
 

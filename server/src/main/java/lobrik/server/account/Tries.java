@@ -1,14 +1,20 @@
 package lobrik.server.account;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
+import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.time.Duration;
-import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.function.LongSupplier;
+import java.util.HexFormat;
+import java.util.Objects;
+import lobrik.server.platform.Rows;
+import lobrik.server.platform.Sha256;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
  * Slows wrong tries down: some are free, then each next one has to wait twice as long, up to half a minute. Nobody is locked
- * out for longer. Asking and counting are one step, so that a hundred at once are a hundred and not one.
+ * out for longer. Asking and counting are one step, so that a hundred at once are a hundred and not one, at however many servers.
+ * They are counted in the database and by its clock, whose tries they are only as a hash; each step is a transaction of its own.
  */
 final class Tries {
 
@@ -17,68 +23,102 @@ final class Tries {
     /** After that much quiet all is forgotten. */
     private static final Duration FORGOTTEN_AFTER = Duration.ofMinutes(15);
 
-    /** Enough for any school, and a bound on what a flood of names or addresses can make us remember. */
-    private static final long MOST_REMEMBERED = 20_000;
+    private static final String OF_ONE = " where what = :what and who = :who";
 
-    /**
-     * Tries that were not right.
-     *
-     * @param wrong how many
-     * @param nextAt on the clock of {@link #nanos}
-     */
-    private record Count(int wrong, long nextAt) {}
+    /** Whether a database that ends just then forgets the last of them does not matter; each waiting for the disk would. */
+    private static final String SOON = "select set_config('synchronous_commit', 'off', true)";
 
-    private final LongSupplier nanos;
+    private final EntityManager entities;
+    private final TransactionTemplate own;
+    private final String what;
     private final int free;
-    private final Cache<String, Count> counts = Caffeine.newBuilder()
-            .expireAfterWrite(FORGOTTEN_AFTER)
-            .maximumSize(MOST_REMEMBERED)
-            .build();
 
     /**
-     * Nothing tried yet.
+     * Those of one kind.
      *
+     * @param what names the kind
      * @param free how many do not have to wait for each other
-     * @param nanos a clock that never jumps
      */
-    Tries(int free, LongSupplier nanos) {
+    Tries(EntityManager entities, PlatformTransactionManager transactions, String what, int free) {
+        this.entities = entities;
+        this.own = new TransactionTemplate(transactions);
+        this.own.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        this.what = what;
         this.free = free;
-        this.nanos = nanos;
     }
 
     /** Counts a try, as a wrong one until it is forgiven; false if it comes too early, which counts for nothing. */
     boolean begin(String who) {
-        AtomicBoolean begun = new AtomicBoolean();
-        counts.asMap().compute(who, (_, before) -> {
-            long now = nanos.getAsLong();
-            if (before != null && before.nextAt() - now > 0) {
-                begun.setPlain(false);
-                return before;
+        String hash = hash(who);
+        return Boolean.TRUE.equals(own.execute(_ -> {
+            entities.createNativeQuery(SOON, String.class).getSingleResult();
+            entities.createNativeQuery("""
+                            insert into tried (what, who, wrong, next_at, forgotten_at)
+                            values (:what, :who, 0, clock_timestamp(), clock_timestamp()) on conflict do nothing""")
+                    .setParameter("what", what)
+                    .setParameter("who", hash)
+                    .executeUpdate();
+            Tuple kept = Objects.requireNonNull((Tuple) entities.createNativeQuery(
+                            "select wrong, next_at > clock_timestamp() as early, forgotten_at <= clock_timestamp() as forgotten"
+                                    + " from tried" + OF_ONE + " for update",
+                            Tuple.class)
+                    .setParameter("what", what)
+                    .setParameter("who", hash)
+                    .getSingleResult());
+            boolean forgotten = kept.get("forgotten", Boolean.class);
+            if (!forgotten && kept.get("early", Boolean.class)) {
+                return false;
             }
-            begun.setPlain(true);
-            int wrong = before == null ? 1 : before.wrong() + 1;
-            return new Count(wrong, now + pauseAfter(wrong).toNanos());
-        });
-        return begun.getPlain();
+            int wrong = forgotten ? 1 : kept.get("wrong", Integer.class) + 1;
+            entities.createNativeQuery("update tried set wrong = :wrong,"
+                            + " next_at = clock_timestamp() + make_interval(secs => :pause),"
+                            + " forgotten_at = clock_timestamp() + make_interval(secs => :forgotten)" + OF_ONE)
+                    .setParameter("wrong", wrong)
+                    .setParameter("pause", pauseAfter(wrong).toSeconds())
+                    .setParameter("forgotten", FORGOTTEN_AFTER.toSeconds())
+                    .setParameter("what", what)
+                    .setParameter("who", hash)
+                    .executeUpdate();
+            return true;
+        }));
     }
 
     /** It came to nothing, neither right nor wrong: as if it had not been begun; the ones before it still count. */
     void takeBack(String who) {
-        counts.asMap()
-                .computeIfPresent(
-                        who, (_, count) -> count.wrong() <= 1 ? null : new Count(count.wrong() - 1, nanos.getAsLong()));
+        change("update tried set wrong = wrong - 1, next_at = clock_timestamp()" + OF_ONE + " and wrong > 0", who);
     }
 
     /** It was right: as if nothing had been. */
     void forgive(String who) {
-        counts.invalidate(who);
+        change("delete from tried" + OF_ONE, who);
+    }
+
+    private void change(String statement, String who) {
+        own.executeWithoutResult(_ -> {
+            entities.createNativeQuery(SOON, String.class).getSingleResult();
+            entities.createNativeQuery(statement)
+                    .setParameter("what", what)
+                    .setParameter("who", hash(who))
+                    .executeUpdate();
+        });
     }
 
     /** How long the next try has to wait yet. */
     Duration pause(String who) {
-        Count count = counts.getIfPresent(who);
-        long left = count == null ? 0 : count.nextAt() - nanos.getAsLong();
-        return Duration.ofNanos(Math.max(0, left));
+        return Objects.requireNonNull(own.execute(_ -> Rows.listed(entities.createNativeQuery(
+                                "select cast(ceil(1000 * extract(epoch from next_at - clock_timestamp())) as bigint) as millis from tried"
+                                        + OF_ONE,
+                                Tuple.class)
+                        .setParameter("what", what)
+                        .setParameter("who", hash(who)))
+                .stream()
+                .map(row -> Duration.ofMillis(Math.max(0, row.get("millis", Long.class))))
+                .findFirst()
+                .orElse(Duration.ZERO)));
+    }
+
+    private static String hash(String who) {
+        return HexFormat.of().formatHex(Sha256.of(who));
     }
 
     private Duration pauseAfter(int wrong) {

@@ -160,6 +160,21 @@ public class Attempts {
                 .executeUpdate();
     }
 
+    /** What follows from it could not be worked out: it is on the list of what is tried again. */
+    public void failedToFollow(UUID id) {
+        entities.createNativeQuery("insert into follow_up (attempt_id, failed) values (:id, 1)"
+                        + " on conflict (attempt_id) do update set failed = follow_up.failed + 1")
+                .setParameter("id", id)
+                .executeUpdate();
+    }
+
+    /** Of how many it could not be worked out what follows. */
+    @Transactional(readOnly = true)
+    public long notFollowed() {
+        return (Long) entities.createNativeQuery("select count(*) from follow_up where failed > 0", Long.class)
+                .getSingleResult();
+    }
+
     /** Attempts at these assignments, from the oldest. */
     List<Attempt> attemptsAt(Collection<UUID> assignmentIds) {
         if (assignmentIds.isEmpty()) {

@@ -114,7 +114,7 @@ public class FollowUps {
 
     /** Tries once more what failed: what stood in the way may be gone. */
     @Scheduled(initialDelay = MINUTES_BETWEEN, fixedDelay = MINUTES_BETWEEN, timeUnit = TimeUnit.MINUTES)
-    void tryAgain() {
+    public void tryAgain() {
         transaction.executeWithoutResult(
                 status -> entities.createNativeQuery("update follow_up set failed = 0 where failed > 0")
                         .executeUpdate());
@@ -177,6 +177,10 @@ public class FollowUps {
             transaction.executeWithoutResult(status -> {
                 // Whoever writes has the turn until that is on disk: nothing newer can be written over.
                 turns.take(asked.attemptId());
+                if (!isStillAsked(asked)) {
+                    // Another server was at it meanwhile.
+                    return;
+                }
                 attempts.all(List.of(asked.attemptId()))
                         .forEach(now -> followers.forEach(follower -> follower.written(now)));
                 done(asked);
@@ -195,6 +199,15 @@ public class FollowUps {
                     .setParameter("number", asked.number())
                     .executeUpdate());
         }
+    }
+
+    private boolean isStillAsked(Asked asked) {
+        return !entities.createNativeQuery(
+                        "select 1 from follow_up where attempt_id = :id and asked_no = :number", Integer.class)
+                .setParameter("id", asked.attemptId())
+                .setParameter("number", asked.number())
+                .getResultList()
+                .isEmpty();
     }
 
     private void done(Asked asked) {

@@ -19,6 +19,7 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import lobrik.server.together.OneServer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -67,6 +68,7 @@ class Backups {
     private final BackupOptions options;
     private final BackupSource source;
     private final Clock clock;
+    private final OneServer servers;
     private final ExecutorService worker = Executors.newSingleThreadExecutor(
             Thread.ofPlatform().daemon().name("backups").factory());
     private volatile Doing doing = Doing.NOTHING;
@@ -74,7 +76,8 @@ class Backups {
     /** Null until everything else works, and where there is no place for backups. */
     private volatile @Nullable BackupFolder folder;
 
-    Backups(BackupOptions options, BackupSource source, Clock clock) {
+    Backups(BackupOptions options, BackupSource source, Clock clock, OneServer servers) {
+        this.servers = servers;
         this.options = options;
         this.source = source;
         this.clock = clock;
@@ -157,13 +160,21 @@ class Backups {
     /** Makes one as soon as nothing else is being done; what became of it is in the book. */
     void makeSoon() {
         doing = Doing.BACKUP;
-        worker.execute(this::make);
+        worker.execute(() -> alone(this::make));
     }
 
     /** Tries the last good one as soon as nothing else is being done; what became of it is in the book. */
     void rehearseSoon() {
         doing = Doing.REHEARSAL;
-        worker.execute(this::rehearse);
+        worker.execute(() -> alone(this::rehearse));
+    }
+
+    /** Servers may share a folder of backups. */
+    private void alone(Runnable work) {
+        if (!servers.does("backups", work)) {
+            LOG.info("Another server is at its backups");
+        }
+        doing = Doing.NOTHING;
     }
 
     @Scheduled(initialDelay = SECONDS_BETWEEN, fixedDelay = SECONDS_BETWEEN, timeUnit = TimeUnit.SECONDS)
@@ -177,10 +188,25 @@ class Backups {
             BackupPlan plan = plan(where);
             BackupBook book = where.book();
             if (isDue(plan, book, now)) {
-                worker.execute(this::make);
-                if (rehearsalIsDue(book, now)) {
-                    worker.execute(this::rehearse);
-                }
+                worker.execute(() -> alone(this::makeWhatIsDue));
+            }
+        } catch (IOException e) {
+            LOG.error("Whether a backup is due cannot be told: {}", e.toString());
+        }
+    }
+
+    /** Unless another server has just made it. */
+    private void makeWhatIsDue() {
+        try {
+            BackupFolder where = opened();
+            Instant now = clock.instant();
+            if (!isDue(plan(where), where.book(), now)) {
+                return;
+            }
+            boolean rehearsal = rehearsalIsDue(where.book(), now);
+            make();
+            if (rehearsal) {
+                rehearse();
             }
         } catch (IOException e) {
             LOG.error("Whether a backup is due cannot be told: {}", e.toString());

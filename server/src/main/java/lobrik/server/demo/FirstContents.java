@@ -3,6 +3,7 @@ package lobrik.server.demo;
 import jakarta.persistence.EntityManager;
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.util.UUID;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
 import lobrik.server.account.Account;
@@ -10,6 +11,7 @@ import lobrik.server.account.Role;
 import lobrik.server.attempt.Bases;
 import lobrik.server.calc.Calculations;
 import lobrik.server.cohort.Centre;
+import lobrik.server.platform.Turns;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -26,6 +28,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 class FirstContents implements ApplicationRunner {
 
     private static final Logger LOG = LoggerFactory.getLogger(FirstContents.class);
+    /** Two servers may find it empty at the same moment. */
+    private static final UUID EMPTY = new UUID(0, 0);
+
     private static final long SEED = 20_261_123;
 
     private final EntityManager entities;
@@ -34,6 +39,7 @@ class FirstContents implements ApplicationRunner {
     private final Calculations calculations;
     private final Bases bases;
     private final Clock clock;
+    private final Turns turns;
     private final boolean demo;
     private final String firstPassword;
     private boolean fresh;
@@ -45,6 +51,7 @@ class FirstContents implements ApplicationRunner {
             Calculations calculations,
             Bases bases,
             Clock clock,
+            Turns turns,
             @Value("${lobrik.demo}") boolean demo,
             @Value("${lobrik.first-password:}") String firstPassword) {
         this.entities = entities;
@@ -53,6 +60,7 @@ class FirstContents implements ApplicationRunner {
         this.calculations = calculations;
         this.bases = bases;
         this.clock = clock;
+        this.turns = turns;
         this.demo = demo;
         this.firstPassword = firstPassword;
     }
@@ -60,6 +68,7 @@ class FirstContents implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         transaction.executeWithoutResult(status -> {
+            turns.take(EMPTY);
             long centres = entities.createQuery("select count(*) from Centre", Long.class)
                     .getSingleResult();
             if (centres == 0) {

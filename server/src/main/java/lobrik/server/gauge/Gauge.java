@@ -88,9 +88,14 @@ final class Gauge {
         return Optional.of(below ? quantity.withCount(-quantity.count()) : quantity);
     }
 
+    /** What is said of one that cannot be heard. */
+    static Now lost(GaugeLine.Hello who) {
+        return new Now(GaugeState.LOST, null, who.label() + " is lost: switch it on, or type the reading");
+    }
+
     synchronized Now now(long millis) {
         if (!connected) {
-            return new Now(GaugeState.LOST, null, who.label() + " is lost: switch it on, or type the reading");
+            return lost(who);
         }
         if (!unit.isEmpty() && who.kind().suffix(unit).isEmpty()) {
             return new Now(

@@ -6,21 +6,26 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.atomic.AtomicReference;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
+import lobrik.server.gauge.Claims.Claim;
 import lobrik.server.gauge.GaugeView.GaugeState;
 import lobrik.server.live.Live;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.together.Together;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 
 /**
- * The gauges of the shed. A screen claims one, is told what it shows, and takes the reading; another screen that wants it
- * is told who has it, and may take it over. A claim ends when its screen is closed.
+ * The gauges of the shed, at whatever server they are. A screen claims one, is told what it shows, and takes the reading; another screen
+ * that wants it is told who has it, and may take it over.
  */
 @Service
 public class Gauges {
@@ -28,23 +33,31 @@ public class Gauges {
     /** Often enough to look alive, seldom enough for a tablet. */
     private static final long TELL_EVERY_MILLIS = 200;
 
-    /** A screen that was just reloaded gets its gauge back. */
-    private static final long CLAIM_OUTLIVES_SCREEN_MILLIS = 10_000;
+    /** So often other servers hear of one that nobody has. */
+    private static final long TELL_OTHERS_EVERY_MILLIS = 1_000;
 
-    /** Who has a gauge. */
-    private record Claim(UUID screen, UUID account, String name, long screenSeenMillis) {
+    /** A gauge at another server that nothing was heard of for so long is lost, like its server. */
+    private static final long SILENT_MILLIS = 4_000;
 
-        Claim seen(long millis) {
-            return new Claim(screen, account, name, millis);
-        }
-    }
+    private static final String SHOWN = "gauge";
+
+    /**
+     * A gauge as the server that has it tells the others.
+     *
+     * @param school that it belongs to; null where there is only one
+     */
+    record Shown(GaugeLine.Hello who, @Nullable UUID school, Gauge.Now now) {}
+
+    private record Elsewhere(Shown shown, long heardMillis) {}
 
     private final Live live;
+    private final Claims claims;
     private final Cohorts cohorts;
+    private final Together together;
     private final List<GaugePort> ports;
     private final List<Thread> links = new ArrayList<>();
     private final Map<String, Gauge> gauges = new ConcurrentHashMap<>();
-    private final Map<String, Claim> claims = new ConcurrentHashMap<>();
+    private final Map<String, Elsewhere> elsewhere = new ConcurrentHashMap<>();
     private final Map<String, Long> toldAt = new ConcurrentHashMap<>();
 
     /**
@@ -52,10 +65,18 @@ public class Gauges {
      *
      * @param ports separated by commas, each with the school that it belongs to where there are several; none if empty
      */
-    Gauges(Live live, Cohorts cohorts, @Value("${lobrik.gauges:}") List<String> ports) {
+    Gauges(
+            Live live,
+            Claims claims,
+            Cohorts cohorts,
+            Together together,
+            @Value("${lobrik.gauges:}") List<String> ports) {
         this.live = live;
+        this.claims = claims;
         this.cohorts = cohorts;
+        this.together = together;
         this.ports = ports.stream().map(GaugePort::of).toList();
+        together.hear(SHOWN, Shown.class, this::hear);
     }
 
     @PostConstruct
@@ -85,7 +106,7 @@ public class Gauges {
                             Gauge gauge = speaking.get();
                             if (gauge != null) {
                                 gauge.show(shown, millis());
-                                tell(gauge.who().id(), false);
+                                tell(gauge, false);
                             }
                         }
                     }
@@ -94,7 +115,7 @@ public class Gauges {
                     Gauge gauge = speaking.get();
                     if (gauge != null) {
                         gauge.lose();
-                        tell(gauge.who().id(), true);
+                        tell(gauge, true);
                     }
                 });
     }
@@ -103,31 +124,79 @@ public class Gauges {
         return System.nanoTime() / 1_000_000;
     }
 
-    private void tell(String id, boolean atOnce) {
-        Claim claim = claims.get(id);
+    private void tell(Gauge gauge, boolean atOnce) {
+        String id = gauge.who().id();
+        Claim claim = claims.of(id);
         long now = millis();
-        if (claim != null && (atOnce || now - toldAt.getOrDefault(id, 0L) >= TELL_EVERY_MILLIS)) {
-            toldAt.put(id, now);
-            live.tell(claim.screen(), "gauge", view(id, claim.screen()));
+        long every = claim == null ? TELL_OTHERS_EVERY_MILLIS : TELL_EVERY_MILLIS;
+        if (!atOnce && now - toldAt.getOrDefault(id, now - every) < every) {
+            return;
         }
+        toldAt.put(id, now);
+        if (claim != null) {
+            tellScreen(claim, id);
+        }
+        if (!together.isAlone()) {
+            together.tell(SHOWN, shown(gauge));
+        }
+    }
+
+    private static Shown shown(Gauge gauge) {
+        return new Shown(gauge.who(), gauge.port().school().orElse(null), gauge.now(millis()));
+    }
+
+    private void tellScreen(Claim claim, String id) {
+        if (live.isOpen(claim.screen())) {
+            live.tell(claim.screen(), SHOWN, view(id, claim.screen()));
+        }
+    }
+
+    private void hear(Shown shown) {
+        String id = shown.who().id();
+        elsewhere.put(id, new Elsewhere(shown, millis()));
+        Claim claim = claims.of(id);
+        if (claim != null) {
+            tellScreen(claim, id);
+        }
+    }
+
+    /** A gauge here, or as it was heard of from the server that has it; here first. */
+    private Optional<Shown> found(String id) {
+        Gauge here = gauges.get(id);
+        if (here != null) {
+            return Optional.of(shown(here));
+        }
+        return Optional.ofNullable(elsewhere.get(id)).map(heard -> {
+            GaugeLine.Hello who = heard.shown().who();
+            return millis() - heard.heardMillis() <= SILENT_MILLIS
+                    ? heard.shown()
+                    : new Shown(who, heard.shown().school(), Gauge.lost(who));
+        });
+    }
+
+    private Shown require(String id) {
+        return found(id).orElseThrow(() -> TurnedDown.notFound("gauge"));
     }
 
     /** All gauges of one's school that were ever heard of, by label. */
     List<GaugeView> all(SignedIn who, UUID screen) {
-        return gauges.entrySet().stream()
-                .filter(each -> belongsTo(who, each.getValue()))
-                .map(each -> view(each.getKey(), screen))
+        TreeSet<String> ids = new TreeSet<>(gauges.keySet());
+        ids.addAll(elsewhere.keySet());
+        return ids.stream()
+                .filter(id -> belongsTo(who, require(id)))
+                .map(id -> view(id, screen))
                 .sorted(Comparator.comparing(GaugeView::label))
                 .toList();
     }
 
     /** A gauge belongs to the school that its port was set up for; where none is named, to the one that was there first. */
-    private boolean belongsTo(SignedIn who, Gauge gauge) {
-        return gauge.port().school().orElseGet(cohorts::firstSchool).equals(who.centreId());
+    private boolean belongsTo(SignedIn who, Shown gauge) {
+        UUID school = gauge.school();
+        return (school == null ? cohorts.firstSchool() : school).equals(who.centreId());
     }
 
-    private Gauge require(SignedIn who, String id) {
-        Gauge gauge = require(id);
+    private Shown require(SignedIn who, String id) {
+        Shown gauge = require(id);
         if (!belongsTo(who, gauge)) {
             throw TurnedDown.notFound("gauge");
         }
@@ -135,9 +204,9 @@ public class Gauges {
     }
 
     private GaugeView view(String id, UUID screen) {
-        Gauge gauge = require(id);
-        Gauge.Now now = gauge.now(millis());
-        Claim claim = claim(id);
+        Shown gauge = require(id);
+        Gauge.Now now = gauge.now();
+        Claim claim = claims.of(id);
         return new GaugeView(
                 id,
                 gauge.who().kind(),
@@ -149,25 +218,6 @@ public class Gauges {
                 claim != null && claim.screen().equals(screen));
     }
 
-    private Gauge require(String id) {
-        Gauge gauge = gauges.get(id);
-        if (gauge == null) {
-            throw TurnedDown.notFound("gauge");
-        }
-        return gauge;
-    }
-
-    /** The claim on a gauge, unless its screen has been gone for a while. */
-    private @Nullable Claim claim(String id) {
-        return claims.computeIfPresent(id, (key, claim) -> {
-            long now = millis();
-            if (live.isOpen(claim.screen())) {
-                return claim.seen(now);
-            }
-            return now - claim.screenSeenMillis() <= CLAIM_OUTLIVES_SCREEN_MILLIS ? claim : null;
-        });
-    }
-
     /**
      * Claims a gauge for a screen.
      *
@@ -175,25 +225,23 @@ public class Gauges {
      * @throws TurnedDown if another screen has it and it is not to be taken over
      */
     GaugeView claim(SignedIn who, String id, UUID screen, boolean takeOver) {
-        Gauge gauge = require(who, id);
-        Claim before = claim(id);
+        Shown gauge = require(who, id);
+        Claim before = claims.take(who, id, screen, takeOver);
         if (before != null && !before.screen().equals(screen) && !takeOver) {
             throw TurnedDown.conflict(
                     "claimed",
                     before.name() + " has " + gauge.who().label() + " on another screen; ask, or take it over");
         }
-        claims.put(id, new Claim(screen, who.accountId(), who.fullName(), millis()));
-        if (before != null && !before.screen().equals(screen)) {
-            live.tell(before.screen(), "gauge", view(id, before.screen()));
-        }
         return view(id, screen);
+    }
+
+    @EventListener
+    void takenOver(Claims.TakenOver lost) {
+        live.tell(lost.screen(), SHOWN, view(lost.gauge(), lost.screen()));
     }
 
     /** Gives a gauge back, which only whoever has it can. */
     void release(SignedIn who, String id, UUID screen) {
-        claims.computeIfPresent(
-                id,
-                (key, claim) ->
-                        claim.screen().equals(screen) && claim.account().equals(who.accountId()) ? null : claim);
+        claims.release(who, id, screen);
     }
 }

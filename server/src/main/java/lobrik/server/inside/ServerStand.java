@@ -16,6 +16,7 @@ import java.util.UUID;
 import lobrik.server.account.SignedIn;
 import lobrik.server.backup.BackupsAtAGlance;
 import lobrik.server.platform.Scratch;
+import lobrik.server.together.Together;
 import org.flywaydb.core.Flyway;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
@@ -48,6 +49,7 @@ class ServerStand {
      * @param diskFreeBytes of the disk of the data
      * @param databaseBytes of the record
      * @param answersMillis how long an empty question to the database took just now
+     * @param servers how many work on the record, this one among them
      * @param connected of this school, by name
      * @param lastBackup when the last good one was made; null if there never was one, or none are made by themselves
      */
@@ -59,6 +61,7 @@ class ServerStand {
             long diskBytes,
             long databaseBytes,
             long answersMillis,
+            int servers,
             List<Connected> connected,
             @Nullable Instant lastBackup) {}
 
@@ -67,8 +70,16 @@ class ServerStand {
     private final Clock clock;
     private final EntityManager entities;
     private final String recordForm;
+    private final Together together;
 
-    ServerStand(Scratch scratch, BackupsAtAGlance backups, Clock clock, Flyway flyway, EntityManager entities) {
+    ServerStand(
+            Scratch scratch,
+            BackupsAtAGlance backups,
+            Clock clock,
+            Flyway flyway,
+            EntityManager entities,
+            Together together) {
+        this.together = together;
         this.scratch = scratch;
         this.backups = backups;
         this.clock = clock;
@@ -101,6 +112,7 @@ class ServerStand {
                 all,
                 one("select pg_database_size(current_database())", Long.class),
                 answersMillis,
+                together.servers(),
                 connected(who),
                 backups.lastGoodAt());
     }

@@ -6,6 +6,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import lobrik.server.account.Sessions;
 import lobrik.server.platform.TurnedDown;
+import lobrik.server.together.Together;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
 import org.springframework.context.event.EventListener;
@@ -17,7 +18,7 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /**
- * Tells every screen that looks at a cohort what changed there. Events only say that something changed, never what it is:
+ * Tells every screen that looks at a cohort what changed there, at whatever server it listens. Events only say that something changed, never what it is:
  * a screen asks for that itself, so a lost event costs nothing but the next one.
  */
 @Component
@@ -46,10 +47,22 @@ public class Live {
             @Nullable UUID attemptId,
             @Nullable String screenId) {}
 
+    /** What servers tell each other of a change by, and of sessions that ended. */
+    private static final String CHANGE = "change";
+
+    private static final String ENDED = "ended";
+
     /** Of one account: a tablet at every bench, each with a second window. */
     static final int MOST_OF_AN_ACCOUNT = 60;
 
+    private final Together together;
     private final Map<UUID, Screen> screens = new ConcurrentHashMap<>();
+
+    Live(Together together) {
+        this.together = together;
+        together.hear(CHANGE, Change.class, this::tellHere);
+        together.hear(ENDED, Sessions.Ended.class, this::closeHere);
+    }
 
     /**
      * Opens the stream of a screen; a stream that it had is closed.
@@ -72,7 +85,7 @@ public class Live {
         return screen.start();
     }
 
-    /** Whether a screen listens. */
+    /** Whether a screen listens at this server. */
     public boolean isOpen(UUID screenId) {
         return screens.containsKey(screenId);
     }
@@ -108,12 +121,23 @@ public class Live {
     }
 
     private void tell(Change change) {
+        tellHere(change);
+        together.tell(CHANGE, change);
+    }
+
+    private void tellHere(Change change) {
         screens.values().stream()
                 .filter(screen -> screen.cohortId().equals(change.cohortId()))
                 .forEach(screen -> screen.changed(change));
     }
 
-    /** Tells one screen something that only the last of matters, such as what a gauge shows. */
+    /** Whoever listens here asks for everything: something may have changed that was not heard of. */
+    @EventListener(Together.Missed.class)
+    void changedAnywhere() {
+        screens.values().forEach(screen -> screen.changed(new Change(screen.cohortId(), null, null, null)));
+    }
+
+    /** Tells one screen, if it listens here, something that only the last of matters, such as what a gauge shows. */
     public void tell(UUID screenId, String name, Object event) {
         Screen screen = screens.get(screenId);
         if (screen != null) {
@@ -124,8 +148,13 @@ public class Live {
     /** What they listened by is over. */
     @EventListener
     void closeAllOf(Sessions.Ended ended) {
+        closeHere(ended);
+        together.tell(ENDED, ended);
+    }
+
+    private void closeHere(Sessions.Ended ended) {
         screens.values().stream()
-                .filter(screen -> ended.sessionIds().contains(screen.listener().sessionId()))
+                .filter(screen -> ended.sessions().contains(screen.listener().session()))
                 .forEach(Screen::close);
     }
 

@@ -5,6 +5,7 @@ import io.swagger.v3.oas.annotations.Parameter;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import jakarta.servlet.http.HttpSession;
 import java.util.UUID;
+import lobrik.server.account.Sessions;
 import lobrik.server.account.SignedIn;
 import lobrik.server.cohort.Cohorts;
 import lobrik.server.platform.Needs;
@@ -43,6 +44,8 @@ class LiveResource {
             @RequestParam UUID cohort,
             @Parameter(hidden = true) HttpSession session) {
         return live.open(
-                screen, cohorts.cohort(who, cohort).id(), new Screen.Listener(who.accountId(), session.getId()));
+                screen,
+                cohorts.cohort(who, cohort).id(),
+                new Screen.Listener(who.accountId(), Sessions.named(session.getId())));
     }
 }

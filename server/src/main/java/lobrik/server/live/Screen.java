@@ -32,8 +32,8 @@ final class Screen {
 
     private static final Event END = new Event("end", "");
 
-    /** By whose right a screen listens. */
-    record Listener(UUID accountId, String sessionId) {}
+    /** By whose right a screen listens; its session by a name that opens nothing. */
+    record Listener(UUID accountId, String session) {}
 
     private final UUID screenId;
     private final UUID cohortId;

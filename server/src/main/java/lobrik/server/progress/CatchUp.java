@@ -1,5 +1,6 @@
 package lobrik.server.progress;
 
+import lobrik.server.together.OneServer;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.core.annotation.Order;
@@ -18,8 +19,10 @@ class CatchUp implements ApplicationRunner {
     private static final long SMALL = 2_000;
 
     private final OutcomeBook book;
+    private final OneServer servers;
 
-    CatchUp(OutcomeBook book) {
+    CatchUp(OutcomeBook book, OneServer servers) {
+        this.servers = servers;
         this.book = book;
     }
 
@@ -27,9 +30,19 @@ class CatchUp implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         long behind = book.behind();
         if (behind > SMALL) {
-            Thread.ofPlatform().name("catching-up").daemon().start(() -> book.catchUp(behind));
+            Thread.ofPlatform().name("catching-up").daemon().start(this::catchUp);
         } else if (behind > 0) {
-            book.catchUp(behind);
+            catchUp();
         }
+    }
+
+    /** Unless another server is at it, or was meanwhile. */
+    private void catchUp() {
+        boolean _ = servers.does("catching up", () -> {
+            long behind = book.behind();
+            if (behind > 0) {
+                book.catchUp(behind);
+            }
+        });
     }
 }

@@ -1,14 +1,12 @@
 package lobrik.server.progress;
 
 import jakarta.persistence.EntityManager;
+import jakarta.persistence.Tuple;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.TimeUnit;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import lobrik.assessment.Assessment;
@@ -18,11 +16,11 @@ import lobrik.server.attempt.Measured;
 import lobrik.server.cohort.Enrolments;
 import lobrik.server.cohort.Enrolments.Membership;
 import lobrik.server.judging.Judging;
+import lobrik.server.platform.Rows;
 import lobrik.server.platform.Turns;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 
@@ -38,7 +36,6 @@ public class OutcomeBook implements AttemptFollower {
 
     private static final Logger LOG = LoggerFactory.getLogger(OutcomeBook.class);
     private static final int PAGE = 50;
-    private static final long MINUTES_BETWEEN = 10;
 
     /** How far catching up is. */
     public record CatchingUp(long done, long all) {}
@@ -48,10 +45,6 @@ public class OutcomeBook implements AttemptFollower {
     private final Enrolments enrolments;
     private final TransactionTemplate transaction;
     private final Turns turns;
-    private volatile @Nullable CatchingUp catchingUp;
-
-    /** Pieces that could not be worked out; they stand as they were, and are tried again now and then. */
-    private final Set<UUID> leftOut = ConcurrentHashMap.newKeySet();
 
     OutcomeBook(
             EntityManager entities,
@@ -68,11 +61,8 @@ public class OutcomeBook implements AttemptFollower {
 
     @Override
     public void written(Measured now) {
-        UUID id = now.attempt().id();
-        leftOut.add(id);
         UUID trainee = now.attempt().traineeId();
         keep(now, cohortOf(now, enrolments.memberships(List.of(trainee))));
-        leftOut.remove(id);
     }
 
     /** The cohort that somebody was in when they began a piece, wherever they are now. */
@@ -106,9 +96,21 @@ public class OutcomeBook implements AttemptFollower {
                 .map(score -> new OutcomeRow(measured, cohortId, score, Judging.namedCause(measured)));
     }
 
-    /** What is left to do before progress shows every piece; empty when nothing is. */
+    /** What is left to do before progress shows every piece, whatever server does it; empty when nothing is. */
     Optional<CatchingUp> catchingUp() {
-        return Optional.ofNullable(catchingUp);
+        return Rows.listed(entities.createNativeQuery(
+                        "select done, of_all from outcome_state where of_all is not null", Tuple.class))
+                .stream()
+                .map(row -> new CatchingUp(row.get("done", Long.class), row.get("of_all", Long.class)))
+                .findFirst();
+    }
+
+    private void tellHowFar(@Nullable Long done, @Nullable Long all) {
+        transaction.executeWithoutResult(_ -> entities.createNativeQuery(
+                        "update outcome_state set done = cast(:done as bigint), of_all = cast(:all as bigint)")
+                .setParameter("done", done)
+                .setParameter("all", all)
+                .executeUpdate());
     }
 
     /** How many attempts {@link #catchUp} would go through; none if the rows are by the rules in force. */
@@ -121,22 +123,12 @@ public class OutcomeBook implements AttemptFollower {
                         .getSingleResult();
     }
 
-    /** How many pieces could not be worked out anew; the log names them, and says why. */
+    /**
+     * How many pieces could not be worked out; the log names them, and says why. They stand as they were, on the list of what follows from
+     * what was written down, and are tried again now and then.
+     */
     long leftOut() {
-        return leftOut.size();
-    }
-
-    /** Tries once more what could not be worked out: what stood in the way may be gone. */
-    @Scheduled(initialDelay = MINUTES_BETWEEN, fixedDelay = MINUTES_BETWEEN, timeUnit = TimeUnit.MINUTES)
-    void tryAgain() {
-        List<UUID> again = List.copyOf(leftOut);
-        catchUpOneByOne(again);
-        if (!again.isEmpty()) {
-            LOG.info(
-                    "Of {} attempts that had been left out {} are now worked out",
-                    again.size(),
-                    again.size() - leftOut());
-        }
+        return attempts.notFollowed();
     }
 
     /**
@@ -145,46 +137,54 @@ public class OutcomeBook implements AttemptFollower {
      */
     void catchUp(long all) {
         long done = 0;
-        leftOut.clear();
-        catchingUp = new CatchingUp(0, all);
+        long leftOut = 0;
+        tellHowFar(0L, all);
         try {
             for (List<UUID> page = attempts.page(null, PAGE);
                     !page.isEmpty();
                     page = attempts.page(page.getLast(), PAGE)) {
-                catchUpPage(page);
+                leftOut += catchUpPage(page);
                 done += page.size();
-                catchingUp = new CatchingUp(done, all);
+                tellHowFar(done, all);
             }
-            transaction.executeWithoutResult(
-                    status -> entities.createNativeQuery("update outcome_state set revision = :revision")
-                            .setParameter("revision", REVISION)
-                            .executeUpdate());
-            LOG.info("Worked out what {} attempts came to", done - leftOut());
+            transaction.executeWithoutResult(status -> entities.createNativeQuery(
+                            "update outcome_state set revision = :revision, done = null, of_all = null")
+                    .setParameter("revision", REVISION)
+                    .executeUpdate());
+            LOG.info("Worked out what {} attempts came to", done - leftOut);
         } catch (RuntimeException e) {
             LOG.error("Working out what attempts came to ended after {} of {}; the next start goes on", done, all, e);
         } finally {
-            catchingUp = null;
+            forgetHowFar();
         }
     }
 
-    /** All at once; where that fails, one by one. */
-    private void catchUpPage(List<UUID> page) {
+    private void forgetHowFar() {
+        try {
+            tellHowFar(null, null);
+        } catch (RuntimeException away) {
+            LOG.warn("That nothing is caught up with any more cannot be told", away);
+        }
+    }
+
+    /** All at once; where that fails, one by one. Tells how many could not be. */
+    private long catchUpPage(List<UUID> page) {
         try {
             transaction.executeWithoutResult(status -> catchUpWith(page));
+            return 0;
         } catch (RuntimeException somebody) {
-            catchUpOneByOne(page);
+            return page.stream().filter(id -> !isCaughtUpWith(id)).count();
         }
     }
 
-    private void catchUpOneByOne(List<UUID> ids) {
-        for (UUID id : ids) {
-            try {
-                transaction.executeWithoutResult(status -> catchUpWith(List.of(id)));
-                leftOut.remove(id);
-            } catch (RuntimeException e) {
-                leftOut.add(id);
-                LOG.warn("What attempt {} came to could not be worked out; it stands as it was", id, e);
-            }
+    private boolean isCaughtUpWith(UUID id) {
+        try {
+            transaction.executeWithoutResult(status -> catchUpWith(List.of(id)));
+            return true;
+        } catch (RuntimeException e) {
+            LOG.warn("What attempt {} came to could not be worked out; it stands as it was", id, e);
+            transaction.executeWithoutResult(status -> attempts.failedToFollow(id));
+            return false;
         }
     }
 

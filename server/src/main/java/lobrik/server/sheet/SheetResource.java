@@ -74,7 +74,7 @@ class SheetResource {
     record PrintView(UUID id, int done, int pages, boolean finished, boolean failed) {
 
         static PrintView of(PrintJobs.Job job) {
-            return new PrintView(job.id(), job.done(), job.pages(), job.file() != null, job.hasFailed());
+            return new PrintView(job.id(), job.done(), job.pages(), job.finished(), job.failed());
         }
     }
 
@@ -149,7 +149,8 @@ class SheetResource {
                 who,
                 fileName(given.exercise().title(), answers),
                 chosen.size(),
-                job -> printing.sheets(given, chosen, benches, base, paper, answers, head, job::done, job::isStopped));
+                going -> printing.sheets(
+                        given, chosen, benches, base, paper, answers, head, going::done, going::isStopped));
         return PrintView.of(started);
     }
 
@@ -166,7 +167,7 @@ class SheetResource {
     ResponseEntity<byte[]> file(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who, @PathVariable UUID id) {
         PrintJobs.Job job = jobs.job(who, id);
-        byte[] file = job.file();
+        byte[] file = jobs.file(job);
         if (file == null) {
             throw TurnedDown.conflict("not-finished", "It is still being printed");
         }

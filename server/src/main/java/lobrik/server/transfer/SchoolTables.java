@@ -135,6 +135,11 @@ final class SchoolTables {
             "spring_session",
             "spring_session_attributes",
             "bringing_in",
+            "tried",
+            "allowance",
+            "passkey_question",
+            "printing",
+            "gauge_claim",
             "flyway_schema_history");
 
     private SchoolTables() {}

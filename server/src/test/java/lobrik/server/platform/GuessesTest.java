@@ -3,7 +3,9 @@ package lobrik.server.platform;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
+import lobrik.server.together.Together;
 import org.junit.jupiter.api.Test;
 
 /** Codes cannot be guessed, and whoever has one is not held up by those who try. */
@@ -11,7 +13,10 @@ class GuessesTest {
 
     private static final String SCHOOL = "192.0.2.1";
 
-    private final Guesses guesses = new Guesses();
+    private final Guesses guesses = new Guesses(
+            new Allowance(Guesses.WRONG_AT_AN_ADDRESS, Duration.ofMinutes(1)),
+            new Allowance(Guesses.WRONG_EVERYWHERE, Duration.ofMinutes(1)),
+            new Together("jdbc:postgresql:nowhere", "nobody", "", _ -> {}));
     private final AtomicInteger looked = new AtomicInteger();
 
     private static String opens() {
