@@ -158,10 +158,9 @@ java_options() {
 
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
-    "--spring.datasource.url=jdbc:postgresql://127.0.0.1:$DATABASE_PORT/lobrik" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF \
-    "--lobrik.backup.folder=$DATA/server/backups" "--lobrik.backup.programs=$(cluster_binaries "$CLUSTER")" "--lobrik.backup.network=$DATA/server/network"
-  [ -z "$ARCHIVE" ] || echo "--lobrik.backup.archive=$ARCHIVE"
+    "--spring.datasource.url=$(database_url)" "--lobrik.gauges=$GAUGE_PORTS" \
+    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF
+  backup_arguments
   [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 
@@ -194,7 +193,7 @@ why_not_started() {
 start_database() {
   DATABASE_LOG_FROM=$(log_size database.log)
   cluster_clear "$CLUSTER"
-  cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" "$(archive_settings)" || return 1
+  cluster_start "$CLUSTER" "$DATABASE_PORT" "$DATA/database.log" " -c max_connections=$MOST_CONNECTIONS$(archive_settings)" || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
   [ -n "$DATABASE_PID" ]
 }
@@ -252,7 +251,7 @@ start_server() {
 # Gauges that the server reads: those on the ports in LOBRIK_GAUGES, or the two simulated ones beside a demo school.
 start_gauges() {
   GAUGE_PORTS=${LOBRIK_GAUGES:-}
-  [ -z "$GAUGE_PORTS" ] && [ "$(setting lobrik.demo)" = true ] || return 0
+  [ -z "$GAUGE_PORTS" ] && [ "$(setting lobrik.demo)" = true ] && ! is_joined || return 0
   local jar waited=0
   jar=$(compgen -G "${APPLICATION:-none}/lib/gauges-*.jar" || compgen -G "$ROOT/gauges/target/gauges-*.jar" || true)
   jar=${jar%%$'\n'*}
@@ -280,7 +279,7 @@ gauge_ports() {
 
 # What a launcher that was killed left running goes on under this one, if it is what this one would start and if it works.
 take_over() {
-  server_runs && [ -d "$CLUSTER" ] || return 1
+  server_runs && { is_joined || [ -d "$CLUSTER" ]; } || return 1
   local command
   command=$(tr '\0' '\n' <"/proc/$(cat "$DATA/server.pid")/cmdline")
   grep -qxF -e "$APPLICATION/lobrik.jar" <<<"$command" && grep -qxF -e "--server.port=$PORT" <<<"$command" || return 1
@@ -288,9 +287,12 @@ take_over() {
     "$(printf '%s\n' "${REACHED[@]}" | sort | sed '/^$/d')" ] || return 1
   # A database is told of its archive when it starts.
   [ "$(sed -n 's/^--lobrik\.backup\.archive=//p' <<<"$command")" = "$ARCHIVE" ] || return 1
+  is_joined || DATABASE_PORT=$(cluster_port "$CLUSTER")
+  [ -z "$DATABASE_PORT_ASKED" ] || [ "$DATABASE_PORT" = "$DATABASE_PORT_ASKED" ] || return 1
+  [ "$(grep -e '^--lobrik[.]backup[.]folder=' -e '^--spring[.]datasource[.]url=' <<<"$command" | sort)" = \
+    "$(server_arguments | grep -e '^--lobrik[.]backup[.]folder=' -e '^--spring[.]datasource[.]url=' | sort)" ] || return 1
   DATABASE_PID=$(cluster_postmaster "$CLUSTER")
-  [ -n "$DATABASE_PID" ] && is_answering "$PORT" || { DATABASE_PID=''; return 1; }
-  DATABASE_PORT=$(cluster_port "$CLUSTER")
+  { is_joined || [ -n "$DATABASE_PID" ]; } && is_answering "$PORT" || { DATABASE_PID=''; return 1; }
   SERVER_PID=$(cat "$DATA/server.pid")
   GAUGE_PORTS=$(sed -n 's/^--lobrik\.gauges=//p' <<<"$command")
   is_ours "$DATA/gauges.pid" "lobrik.gauges" && GAUGES_PID=$(cat "$DATA/gauges.pid")
@@ -389,15 +391,17 @@ restart_all() {
   RESTART_ASKED=false
   tell_state "Server and database are being started again, as asked"
   end_server
-  cluster_stop "$CLUSTER"
-  start_database || database_ended
+  if ! is_joined; then
+    cluster_stop "$CLUSTER"
+    start_database || database_ended
+  fi
   start_server
 }
 
 # One look at everything. The database first: without it the server cannot become ready.
 look_after() {
   $RESTART_ASKED && restart_all
-  alive "$DATABASE_PID" || database_ended
+  is_joined || alive "$DATABASE_PID" || database_ended
   alive "$SERVER_PID" || server_ended
   if ! $SERVER_READY && is_answering "$PORT"; then
     SERVER_READY=true
@@ -434,7 +438,7 @@ wait_until_ready() {
       fail "The server did not start; the end of $DATA/server/server.log says why:
 $why"
     fi
-    alive "$DATABASE_PID" || database_ended
+    is_joined || alive "$DATABASE_PID" || database_ended
     nap 0.15
     [ $((SECONDS - told)) -lt 6 ] || { told=$SECONDS; say "  … still starting ($((SECONDS - STARTED)) s)"; }
   done

@@ -26,8 +26,10 @@ public final class Bench {
     private final String cohort;
     private final List<String> trainees;
     private final List<String> codes;
+    private final String giving;
 
-    private Bench(Client who, String cohort, List<String> trainees, List<String> codes) {
+    private Bench(Client who, String cohort, String giving, List<String> trainees, List<String> codes) {
+        this.giving = giving;
         this.who = who;
         this.cohort = cohort;
         this.trainees = trainees;
@@ -69,6 +71,7 @@ public final class Bench {
         return new Bench(
                 who,
                 cohort,
+                given.at("/id").asString(),
                 started.at("/trainees")
                         .valueStream()
                         .map(trainee -> trainee.at("/id").asString())
@@ -77,6 +80,10 @@ public final class Bench {
                         .valueStream()
                         .map(sheet -> sheet.at("/code").asString())
                         .toList());
+    }
+
+    public String giving() {
+        return giving;
     }
 
     public String cohort() {

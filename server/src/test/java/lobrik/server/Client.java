@@ -66,6 +66,15 @@ public final class Client {
         return client;
     }
 
+    /** The same browser, whose next requests come to another server of the same record. */
+    public Client at(RunningServer.Address another) {
+        Client moved = new Client(another);
+        cookies.getCookieStore()
+                .getCookies()
+                .forEach(cookie -> moved.cookies.getCookieStore().add(URI.create(another.base()), cookie));
+        return moved;
+    }
+
     /** A client signed in, in a session of its own. */
     public static Client byPassword(RunningServer.Address server, String name) {
         Client client = new Client(server);

@@ -202,6 +202,11 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
             }
         }
 
+        /** What only whoever runs the cluster may do. */
+        public void administered(String statement) throws IOException {
+            run("bash", "-c", psql() + " -U lobrik_admin -d lobrik -c \"" + statement + '"');
+        }
+
         private String psql() {
             String port = databaseUrl.replaceAll(".*:(\\d+)/.*", "$1");
             return "PGPASSWORD=" + databasePassword + " psql -q -v ON_ERROR_STOP=1 -h 127.0.0.1 -p " + port;

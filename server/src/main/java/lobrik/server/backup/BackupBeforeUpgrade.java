@@ -36,6 +36,9 @@ class BackupBeforeUpgrade implements BeforeUpgrade {
 
     @Override
     public @Nullable Path keep(String form) throws IOException {
+        if (options.elsewhere()) {
+            throw new IOException("this server joins others and makes none; start the one that does first");
+        }
         Path backups = options.folder();
         if (backups == null || options.programs() == null) {
             return null;

@@ -46,7 +46,7 @@ class BackupSource {
                 settings.put(name, value);
             }
         }
-        PostgresLogin login = PostgresLogin.at(url, programs, password);
+        PostgresLogin login = new PostgresLogin(programs, url, password);
         try (Connection database = login.connect()) {
             return BackupWriter.write(
                     new BackupWriter.Source(database, login, network, settings), file, passphrase, now);

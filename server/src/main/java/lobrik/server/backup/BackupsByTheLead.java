@@ -50,8 +50,10 @@ class BackupsByTheLead {
     private final SchoolsHere schools;
     private final Audit audit;
     private final Clock clock;
+    private final boolean elsewhere;
 
-    BackupsByTheLead(Backups backups, SchoolsHere schools, Audit audit, Clock clock) {
+    BackupsByTheLead(Backups backups, BackupOptions options, SchoolsHere schools, Audit audit, Clock clock) {
+        this.elsewhere = options.elsewhere();
         this.backups = backups;
         this.schools = schools;
         this.audit = audit;
@@ -62,7 +64,9 @@ class BackupsByTheLead {
     @Nullable
     String whyNot() {
         if (!backups.isPossible()) {
-            return "This server makes no backups by itself; whoever runs it starts it with ./lobrik start";
+            return elsewhere
+                    ? "Another server of this school makes its backups; whoever runs them gives all of them the same folder (./lobrik start --backups)"
+                    : "This server makes no backups by itself; whoever runs it starts it with ./lobrik start";
         }
         return schools.areSeveral()
                 ? "Several schools share this server; whoever runs it looks after its backups"

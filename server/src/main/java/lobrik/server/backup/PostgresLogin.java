@@ -6,56 +6,69 @@ import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.SQLException;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
 /**
- * The owner of the record at a database on this machine.
+ * The owner of the record at its database.
  *
  * @param programs the folder that the database's own programs are in
- * @param port on loopback
+ * @param url without user and password, as the driver takes it: {@code jdbc:postgresql://HOST:PORT/DATABASE}, perhaps with
+ *     {@code ?sslmode=…&sslrootcert=…}
  */
-record PostgresLogin(Path programs, int port, String database, String password) {
+record PostgresLogin(Path programs, String url, String password) {
 
     private static final String USER = "lobrik_owner";
-    private static final String HOST = "127.0.0.1";
+
+    /** What the driver is told, and what the database's own programs call it. */
+    private static final Map<String, String> SAID_TO_BOTH =
+            Map.of("sslmode", "PGSSLMODE", "sslrootcert", "PGSSLROOTCERT");
 
     /** As the launcher says it by the environment, which other users of the machine cannot read. */
     static PostgresLogin ofEnvironment() {
         Map<String, String> said = System.getenv();
         return new PostgresLogin(
                 Path.of(said.getOrDefault("LOBRIK_POSTGRES", "")),
-                Integer.parseInt(said.getOrDefault("LOBRIK_DATABASE_PORT", "0")),
-                "lobrik",
+                "jdbc:postgresql://127.0.0.1:" + said.getOrDefault("LOBRIK_DATABASE_PORT", "0") + "/lobrik",
                 said.getOrDefault("LOBRIK_PASSWORD", ""));
     }
 
-    /**
-     * As a server reaches it.
-     *
-     * @param url {@code jdbc:postgresql://127.0.0.1:PORT/DATABASE}
-     */
-    static PostgresLogin at(String url, Path programs, String password) {
-        URI address = URI.create(url.substring("jdbc:".length()));
-        return new PostgresLogin(programs, address.getPort(), address.getPath().substring(1), password);
+    /** The name of the database. */
+    String database() {
+        return address().getPath().substring(1);
+    }
+
+    private URI address() {
+        return URI.create(url.substring("jdbc:".length()));
     }
 
     Connection connect() throws SQLException {
-        return DriverManager.getConnection("jdbc:postgresql://" + HOST + ":" + port + "/" + database, USER, password);
+        return DriverManager.getConnection(url, USER, password);
     }
 
     /** Starts a program of the database; the password goes by its environment. */
     DatabaseProgram start(String program, String... options) throws IOException {
-        return DatabaseProgram.start(
-                programs,
-                program,
-                List.of(options),
-                Map.of(
-                        "PGHOST", HOST,
-                        "PGPORT", String.valueOf(port),
-                        "PGUSER", USER,
-                        "PGDATABASE", database,
-                        "PGPASSWORD", password),
-                ProcessBuilder.Redirect.PIPE);
+        return DatabaseProgram.start(programs, program, List.of(options), environment(), ProcessBuilder.Redirect.PIPE);
+    }
+
+    /** The same place and person, for the database's own programs. */
+    Map<String, String> environment() {
+        URI address = address();
+        Map<String, String> environment = new HashMap<>();
+        environment.put("PGHOST", address.getHost().replaceAll("[\\[\\]]", ""));
+        environment.put("PGPORT", String.valueOf(address.getPort()));
+        environment.put("PGUSER", USER);
+        environment.put("PGDATABASE", database());
+        environment.put("PGPASSWORD", password);
+        String more = address.getQuery();
+        for (String each : more == null ? new String[0] : more.split("&")) {
+            String[] said = each.split("=", 2);
+            String called = SAID_TO_BOTH.get(said[0]);
+            if (called != null && said.length == 2) {
+                environment.put(called, said[1]);
+            }
+        }
+        return environment;
     }
 }

@@ -48,8 +48,10 @@ final class ThrowAwayCluster implements AutoCloseable {
         Path data = folder.resolve("data");
         Path passwordFile = Files.writeString(folder.resolve("admin"), password);
         int port = freePort();
-        ThrowAwayCluster cluster =
-                new ThrowAwayCluster(programs, folder, new PostgresLogin(programs, port, "lobrik", password));
+        ThrowAwayCluster cluster = new ThrowAwayCluster(
+                programs,
+                folder,
+                new PostgresLogin(programs, "jdbc:postgresql://127.0.0.1:" + port + "/lobrik", password));
         try {
             DatabaseProgram.run(
                     programs,

@@ -16,7 +16,6 @@ import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
-import org.jspecify.annotations.Nullable;
 import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
@@ -74,8 +73,8 @@ public class Together implements SmartLifecycle {
     /** Others, and when each was heard of, on the clock that never jumps. */
     private final Map<UUID, Long> others = new ConcurrentHashMap<>();
 
-    private volatile @Nullable Thread listening;
-    private volatile @Nullable Thread telling;
+    private final List<Thread> threads = new ArrayList<>();
+    private volatile boolean running;
 
     public Together(
             @Value("${spring.datasource.url}") String url,
@@ -133,50 +132,41 @@ public class Together implements SmartLifecycle {
 
     @Override
     public void start() {
-        listening = Thread.ofPlatform().name("together-listening").daemon().start(this::listen);
-        telling = Thread.ofPlatform().name("together-telling").daemon().start(this::tellAll);
+        running = true;
+        threads.add(Thread.ofPlatform().name("together-listening").daemon().start(this::listen));
+        threads.add(Thread.ofPlatform().name("together-telling").daemon().start(this::tellAll));
     }
 
     /** Before anything else ends, so that others need not find out. */
     @Override
     public void stop() {
-        Thread listener = listening;
-        Thread teller = telling;
-        listening = null;
-        telling = null;
+        running = false;
         try {
-            if (teller != null) {
-                teller.interrupt();
-                teller.join(Duration.ofSeconds(PATIENCE_S));
-            }
-            if (listener != null) {
-                listener.interrupt();
-                listener.join(Duration.ofSeconds(PATIENCE_S));
+            for (Thread each : threads) {
+                each.interrupt();
+                each.join(Duration.ofSeconds(PATIENCE_S));
             }
         } catch (InterruptedException e) {
             Thread.currentThread().interrupt();
         }
+        threads.clear();
     }
 
     @Override
     public boolean isRunning() {
-        return listening != null;
+        return running;
     }
 
     // --- telling ---
 
-    private boolean tells() {
-        return telling == Thread.currentThread();
-    }
-
     private void tellAll() {
         List<String> batch = new ArrayList<>();
-        while (tells()) {
+        while (running) {
             try (Connection connection = DriverManager.getConnection(url, login);
                     PreparedStatement notify =
                             connection.prepareStatement("select pg_notify(?, said) from unnest(?::text[]) said")) {
                 notify.setString(1, CHANNEL);
-                while (tells()) {
+                while (running) {
                     fill(batch);
                     send(connection, notify, batch);
                     batch.clear();
@@ -214,13 +204,9 @@ public class Together implements SmartLifecycle {
 
     // --- listening ---
 
-    private boolean listens() {
-        return listening == Thread.currentThread();
-    }
-
     private void listen() {
         boolean before = false;
-        while (listens()) {
+        while (running) {
             try (Connection connection = DriverManager.getConnection(url, login)) {
                 try (Statement statement = connection.createStatement()) {
                     statement.execute("listen " + CHANNEL);
@@ -231,7 +217,7 @@ public class Together implements SmartLifecycle {
                 before = true;
                 PGConnection heard = connection.unwrap(PGConnection.class);
                 long asked = System.nanoTime();
-                while (listens()) {
+                while (running) {
                     for (PGNotification each : heard.getNotifications(BEAT_MS / 2)) {
                         hear(each.getParameter());
                     }
@@ -260,7 +246,9 @@ public class Together implements SmartLifecycle {
             }
             String about = message.path("about").asString();
             if (about.equals(BYE)) {
-                others.remove(from);
+                if (others.remove(from) != null) {
+                    LOG.info("Another server ended; {} left", servers());
+                }
                 return;
             }
             if (others.put(from, System.nanoTime()) == null) {

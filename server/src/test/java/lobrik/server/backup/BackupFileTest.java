@@ -42,11 +42,7 @@ class BackupFileTest {
         Files.createDirectories(folder.resolve("network"));
         Files.writeString(folder.resolve("network/authority.crt"), "a certificate");
         Path file = folder.resolve("school.backup");
-        PostgresLogin login = new PostgresLogin(
-                programs,
-                Integer.parseInt(server.databaseUrl().replaceAll(".*:(\\d+)/.*", "$1")),
-                "lobrik",
-                server.databasePassword());
+        PostgresLogin login = new PostgresLogin(programs, server.databaseUrl(), server.databasePassword());
         try (Connection database = login.connect()) {
             BackupWriter.write(
                     new BackupWriter.Source(database, login, folder.resolve("network"), Map.of("lobrik.demo", "true")),
