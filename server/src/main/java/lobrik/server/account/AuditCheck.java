@@ -7,6 +7,7 @@ import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.util.List;
+import java.util.Properties;
 
 /**
  * Checks the audit of every school in a database, without the server: {@code ./lobrik audit}. Where is said by the environment
@@ -18,8 +19,12 @@ public final class AuditCheck {
 
     /** Ends with 1 where a chain is broken. */
     public static void main(String[] arguments) throws SQLException {
-        try (Connection database = DriverManager.getConnection(
-                System.getenv("LOBRIK_DATABASE"), "lobrik_app", System.getenv("LOBRIK_PASSWORD"))) {
+        Properties login = new Properties();
+        login.setProperty("user", "lobrik_app");
+        login.setProperty("password", System.getenv("LOBRIK_PASSWORD"));
+        // Every school's.
+        login.setProperty("options", "-c lobrik.school=*");
+        try (Connection database = DriverManager.getConnection(System.getenv("LOBRIK_DATABASE"), login)) {
             database.setAutoCommit(false);
             System.exit(told(database, System.out) ? 0 : 1);
         }

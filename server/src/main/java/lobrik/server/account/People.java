@@ -188,10 +188,10 @@ public class People {
         account.prefer(entities.createQuery("select usualUnit from Centre where id = :id", LengthUnit.class)
                 .setParameter("id", who.centreId())
                 .getSingleResult());
-        if (!entities.createQuery("select id from Account where signInName = :name", UUID.class)
+        // Whatever school somebody else of that name is of.
+        if (Boolean.TRUE.equals(entities.createNativeQuery("select is_name_taken(:name)", Boolean.class)
                 .setParameter("name", account.signInName())
-                .getResultList()
-                .isEmpty()) {
+                .getSingleResult())) {
             throw TurnedDown.badInput(
                     "/signInName",
                     "name-taken",

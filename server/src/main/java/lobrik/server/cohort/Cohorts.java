@@ -206,9 +206,8 @@ public class Cohorts {
     /** The school that was there first; most servers have no other. */
     @Transactional(readOnly = true)
     public UUID firstSchool() {
-        return entities.createQuery("select id from Centre where replacedBy is null order by createdAt, id", UUID.class)
-                .setMaxResults(1)
-                .getSingleResult();
+        return (UUID)
+                entities.createNativeQuery("select first_school()", UUID.class).getSingleResult();
     }
 
     /** A trainee, for themselves: whoever asks has made sure of that. */

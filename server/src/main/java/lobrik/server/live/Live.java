@@ -85,6 +85,11 @@ public class Live {
         return screen.start();
     }
 
+    /** How many screens listen at this server. */
+    public int open() {
+        return screens.size();
+    }
+
     /** Whether a screen listens at this server. */
     public boolean isOpen(UUID screenId) {
         return screens.containsKey(screenId);

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
  * be at work, and whoever wants to know must not wait for one.
  */
 @Component
-class DatabaseWatch implements DisposableBean {
+public class DatabaseWatch implements DisposableBean {
 
     private static final long EVERY_MS = 500;
     private static final int PATIENCE_S = 2;
@@ -50,7 +50,7 @@ class DatabaseWatch implements DisposableBean {
     }
 
     /** Whether it answered just now. */
-    boolean answers() {
+    public boolean answers() {
         return System.nanoTime() - answeredAt < LASTS_NANOS;
     }
 

@@ -53,10 +53,13 @@ class Edge extends OncePerRequestFilter {
                     "unsupported",
                     "This kind of body is not read here; send JSON");
         } else {
+            WorksFor.nobody();
             try {
                 chain.doFilter(request, response);
             } catch (Exception | StackOverflowError failure) {
                 answer(request, response, failure);
+            } finally {
+                WorksFor.forget();
             }
         }
     }

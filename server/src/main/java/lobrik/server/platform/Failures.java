@@ -55,6 +55,17 @@ public final class Failures {
     static final Told BROKEN = new Told(
             HttpStatus.INTERNAL_SERVER_ERROR, "broken", "Something went wrong in the server; the log says what", false);
 
+    /** The same, with the id by which the log knows the request; null if it has none. */
+    static Told broken(@Nullable String request) {
+        return request == null
+                ? BROKEN
+                : new Told(
+                        BROKEN.status(),
+                        BROKEN.code(),
+                        BROKEN.message() + " (request " + request + ")",
+                        BROKEN.passes());
+    }
+
     /** After so many seconds what passes may have passed. */
     static final String RETRY_AFTER_S = "2";
 

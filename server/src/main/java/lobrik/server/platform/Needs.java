@@ -11,4 +11,7 @@ import java.lang.annotation.Target;
 public @interface Needs {
 
     Right value();
+
+    /** Whether it concerns rows of other schools as well, such as those that a school is brought in with. */
+    boolean beyondOnesSchool() default false;
 }

@@ -12,6 +12,7 @@ import lobrik.wire.FaultAnswer;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.slf4j.MDC;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -90,7 +91,7 @@ class Problems extends ResponseEntityExceptionHandler {
     ResponseEntity<ProblemDetail> unforeseen(RuntimeException failure) {
         return told(Failures.known(failure).orElseGet(() -> {
             LOG.error("A request failed in a way nobody foresaw", failure);
-            return Failures.BROKEN;
+            return Failures.broken(MDC.get(Requests.ID));
         }));
     }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import org.springframework.session.FindByIndexNameSessionRepository;
@@ -49,8 +50,10 @@ final class QuietSessions<S extends Session> implements FindByIndexNameSessionRe
         if (saved != null && saved.getId().equals(id)) {
             return saved;
         }
-        S found = store.findById(id);
-        return found == null ? null : new Quiet<>(found, false);
+        // Sessions are of no school, and who asks for what is found out by them.
+        return WorksFor.whichever(() -> Optional.ofNullable(store.findById(id)))
+                .map(found -> new Quiet<>(found, false))
+                .orElse(null);
     }
 
     /** Before a request: what another one left here on a thread that serves many is nothing to this one. */

@@ -3,6 +3,7 @@ package lobrik.server.platform;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.security.core.Authentication;
@@ -12,7 +13,7 @@ import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
-/** Lets only those through to an endpoint who have the right that it {@linkplain Needs needs}. */
+/** Lets only those through to an endpoint who have the right that it {@linkplain Needs needs}, and to the rows of their own school. */
 @Configuration
 public class RightsGuard implements WebMvcConfigurer, HandlerInterceptor {
 
@@ -20,6 +21,8 @@ public class RightsGuard implements WebMvcConfigurer, HandlerInterceptor {
     public interface Holder {
 
         boolean may(Right right);
+
+        UUID centreId();
     }
 
     private static final String OURS = "lobrik.";
@@ -33,8 +36,12 @@ public class RightsGuard implements WebMvcConfigurer, HandlerInterceptor {
     public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler) {
         if (request.getDispatcherType() == DispatcherType.REQUEST
                 && handler instanceof HandlerMethod method
-                && method.getBeanType().getName().startsWith(OURS)
-                && !isOpen(method)) {
+                && method.getBeanType().getName().startsWith(OURS)) {
+            if (isOpen(method)) {
+                // Whose a code is, or a name, is only known when it is found.
+                WorksFor.all();
+                return true;
+            }
             Needs needs = method.getMethodAnnotation(Needs.class);
             Holder who = signedIn(SecurityContextHolder.getContext().getAuthentication());
             if (needs == null) {
@@ -42,6 +49,11 @@ public class RightsGuard implements WebMvcConfigurer, HandlerInterceptor {
             }
             if (who == null || !who.may(needs.value())) {
                 throw TurnedDown.forbidden(needs.value().whose());
+            }
+            if (needs.beyondOnesSchool()) {
+                WorksFor.all();
+            } else {
+                WorksFor.school(who.centreId());
             }
         }
         return true;

@@ -15,9 +15,8 @@ public class SchoolsHere {
 
     /** Whether there is more than one. */
     public boolean areSeveral() {
-        Number schools =
-                (Number) entities.createNativeQuery("select count(*) from centre where replaced_by is null", Long.class)
-                        .getSingleResult();
+        Number schools = (Number)
+                entities.createNativeQuery("select schools_here()", Long.class).getSingleResult();
         return schools.longValue() > 1;
     }
 }

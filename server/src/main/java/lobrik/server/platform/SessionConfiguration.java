@@ -39,8 +39,7 @@ class SessionConfiguration {
             select s.primary_id, s.session_id, s.creation_time, s.last_access_time, s.max_inactive_interval,
               sa.attribute_name, sa.attribute_bytes
             from %TABLE_NAME% s left join %TABLE_NAME%_attributes sa on s.primary_id = sa.session_primary_id
-            where s.session_id = ? and (s.principal_name is null
-              or exists (select 1 from account a where a.session_name = s.principal_name and a.disabled_at is null))""";
+            where s.session_id = ? and (s.principal_name is null or is_let_in(s.principal_name))""";
 
     /** Around the store that the framework makes. */
     @Bean

@@ -74,7 +74,7 @@ class SchoolFileResource {
             summary = "Bring a school in from such an archive, in place of one's own, which must be empty still",
             description =
                     "Without “as” it brings nothing in and says what is in the file. With it, whoever brings it in goes on as that lead.")
-    @Needs(Right.LEAD)
+    @Needs(value = Right.LEAD, beyondOnesSchool = true)
     @PutMapping(path = "/api/school/file", consumes = MediaType.ALL_VALUE)
     SchoolImport.SchoolInFile in(
             @AuthenticationPrincipal @Parameter(hidden = true) SignedIn who,

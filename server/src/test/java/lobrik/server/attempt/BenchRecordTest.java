@@ -197,8 +197,10 @@ class BenchRecordTest {
     }
 
     private long outcomes(RunningServer.Address server) throws SQLException {
-        try (Connection connection =
-                        DriverManager.getConnection(server.databaseUrl(), "lobrik_app", server.databasePassword());
+        try (Connection connection = DriverManager.getConnection(
+                        server.databaseUrl() + "?options=-c%20lobrik.school=*",
+                        "lobrik_app",
+                        server.databasePassword());
                 Statement statement = connection.createStatement();
                 ResultSet rows =
                         statement.executeQuery("select count(*) from outcome where attempt_id = '" + attempt + "'")) {

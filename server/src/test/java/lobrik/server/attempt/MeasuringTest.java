@@ -142,8 +142,10 @@ class MeasuringTest extends ClassOfTwo {
 
     @Test
     void readings_cannotBeChangedOrTakenBack_evenByTheApplication(RunningServer.Address server) throws SQLException {
-        try (Connection connection =
-                        DriverManager.getConnection(server.databaseUrl(), "lobrik_app", server.databasePassword());
+        try (Connection connection = DriverManager.getConnection(
+                        server.databaseUrl() + "?options=-c%20lobrik.school=*",
+                        "lobrik_app",
+                        server.databasePassword());
                 var statement = connection.createStatement()) {
             for (String sql : List.of(
                     "update reading set value = 0",
