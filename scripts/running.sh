@@ -159,8 +159,9 @@ java_options() {
 server_arguments() {
   printf '%s\n' "--server.port=$PORT" "--spring.config.additional-location=file:$SETTINGS" \
     "--spring.datasource.url=$(database_url)" "--lobrik.gauges=$GAUGE_PORTS" \
-    "--logging.file.name=$DATA/server/server.log" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF
+    --spring.profiles.active=files "--logging.file.name=$DATA/server/server.log" "--lobrik.structured-log=$DATA/server/server.json" "--lobrik.scratch=$DATA/server/scratch" "--lobrik.share.folder=$DATA/server/network" --logging.threshold.console=OFF
   backup_arguments
+  [ -z "$METRICS_PORT" ] || echo "--management.server.port=$METRICS_PORT"
   [ ${#REACHED[@]} -eq 0 ] || printf '%s\n' "${REACHED[@]}"
 }
 

@@ -31,14 +31,27 @@ class ServerBordersTest {
         slices().matching("lobrik.server.(*)..").should().beFreeOfCycles().check(ALL);
     }
 
+    /** What servers tell each other is the ground that the platform itself stands on. */
+    @Test
+    void together_knowsNothingElseOfOurs() {
+        noClasses()
+                .that()
+                .resideInAPackage("lobrik.server.together..")
+                .should()
+                .dependOnClassesThat(
+                        resideInAPackage("lobrik..").and(not(resideInAPackage("lobrik.server.together.."))))
+                .check(ALL);
+    }
+
     @Test
     void platform_knowsNoFeature() {
         noClasses()
                 .that()
                 .resideInAPackage("lobrik.server.platform..")
                 .should()
-                .dependOnClassesThat(
-                        resideInAPackage("lobrik.server..").and(not(resideInAPackage("lobrik.server.platform.."))))
+                .dependOnClassesThat(resideInAPackage("lobrik.server..")
+                        .and(not(resideInAPackage("lobrik.server.platform..")))
+                        .and(not(resideInAPackage("lobrik.server.together.."))))
                 .check(ALL);
     }
 

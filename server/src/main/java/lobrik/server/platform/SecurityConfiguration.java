@@ -3,13 +3,16 @@ package lobrik.server.platform;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
@@ -31,6 +34,17 @@ class SecurityConfiguration {
             + "font-src 'self'; img-src 'self' data: blob:; media-src 'self' blob:; connect-src 'self'; "
             + "manifest-src 'self'; worker-src 'self'; "
             + "base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+
+    /** Health and metrics say nothing of anybody, and have a port of their own that only this machine reaches. */
+    @Bean
+    @Order(1)
+    SecurityFilterChain figuresOfTheServer(HttpSecurity http) {
+        return http.securityMatcher(EndpointRequest.toAnyEndpoint())
+                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+                .csrf(AbstractHttpConfigurer::disable)
+                .sessionManagement(sessions -> sessions.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+                .build();
+    }
 
     @Bean
     SecurityFilterChain securityFilterChain(
