@@ -11,6 +11,8 @@ const WELL = {
   diskBytes: 252_000_000_000,
   databaseBytes: 43_100_000,
   answersMillis: 1,
+  servers: 1,
+  backupsElsewhere: false,
   connected: [
     { accountId: 'a', fullName: 'Dessa Quillow', devices: 1 },
     { accountId: 'b', fullName: 'Runa Tolvane', devices: 3 },
@@ -35,6 +37,15 @@ test('a server that is well says so, with its figures and who is connected', asy
     screen.getByText('Here in the last five minutes: Dessa Quillow (on 1 device), Runa Tolvane (on 3 devices).'),
   ).toBeTruthy();
   expect(screen.getByText('none')).toBeTruthy();
+});
+
+test('one of several servers says so, and that another makes the backups', async () => {
+  served({ '/api/server': { ...WELL, servers: 2, backupsElsewhere: true } });
+  drawnInShed(<ServerStand />);
+  expect(await screen.findByText('Servers')).toBeTruthy();
+  expect(screen.getByText('2')).toBeTruthy();
+  expect(screen.getByText('at another server')).toBeTruthy();
+  expect(screen.queryByText('none')).toBeNull();
 });
 
 test('what is not well is said in the first place, each for itself', async () => {

@@ -16,8 +16,7 @@ export function ServerStand() {
   if (server.data === undefined) {
     return <p role={server.error === null ? 'status' : 'alert'}>{server.error?.message ?? 'Looking…'}</p>;
   }
-  const { concerns, since, diskFreeBytes, diskBytes, databaseBytes, answersMillis, connected, lastBackup } =
-    server.data;
+  const { concerns, since, diskFreeBytes, diskBytes, databaseBytes, answersMillis, connected, servers } = server.data;
   return (
     <section aria-label="How it is" className="grid max-w-[60rem] gap-3">
       {concerns.length === 0 ? (
@@ -40,7 +39,7 @@ export function ServerStand() {
         />
         <Figure
           name="Last backup"
-          figure={lastBackup === null || lastBackup === undefined ? 'none' : ago(lastBackup)}
+          figure={lastBackupInWords(server.data)}
           about={
             <Link to="/shed?side=backups" className="underline underline-offset-4">
               Backups
@@ -48,6 +47,9 @@ export function ServerStand() {
           }
         />
         <Figure name="Started" figure={ago(since)} about={moment(since)} />
+        {servers > 1 ? (
+          <Figure name="Servers" figure={String(servers)} about="Disk and start are of the one that answered" />
+        ) : null}
       </dl>
       <p>
         {connected.length === 0
@@ -61,6 +63,13 @@ export function ServerStand() {
       </p>
     </section>
   );
+}
+
+function lastBackupInWords({ lastBackup, backupsElsewhere }: Schemas['ServerStanding']) {
+  if (lastBackup !== null && lastBackup !== undefined) {
+    return ago(lastBackup);
+  }
+  return backupsElsewhere ? 'at another server' : 'none';
 }
 
 function Figure({ name, figure, about }: { name: string; figure: string; about: React.ReactNode }) {

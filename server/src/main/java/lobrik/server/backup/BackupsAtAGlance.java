@@ -12,8 +12,10 @@ public class BackupsAtAGlance {
     private final Backups backups;
     private final ChangeArchive archive;
     private final Clock clock;
+    private final boolean elsewhere;
 
-    BackupsAtAGlance(Backups backups, ChangeArchive archive, Clock clock) {
+    BackupsAtAGlance(Backups backups, BackupOptions options, ChangeArchive archive, Clock clock) {
+        this.elsewhere = options.elsewhere();
         this.backups = backups;
         this.archive = archive;
         this.clock = clock;
@@ -28,6 +30,11 @@ public class BackupsAtAGlance {
         String behind = ChangeArchive.warning(archive.stand(), now);
         Backups.Stand stand = backups.stand();
         return behind != null ? behind : BackupWarning.of(stand.plan(), stand.book(), now);
+    }
+
+    /** Whether another server of the same record makes them. */
+    public boolean areElsewhere() {
+        return elsewhere;
     }
 
     /** When the last good one was made; null if there never was one, or none are made. */

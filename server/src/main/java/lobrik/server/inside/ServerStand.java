@@ -52,6 +52,7 @@ class ServerStand {
      * @param servers how many work on the record, this one among them
      * @param connected of this school, by name
      * @param lastBackup when the last good one was made; null if there never was one, or none are made by themselves
+     * @param backupsElsewhere whether another server makes them, and this one knows nothing of it
      */
     record ServerStanding(
             List<String> concerns,
@@ -63,7 +64,8 @@ class ServerStand {
             long answersMillis,
             int servers,
             List<Connected> connected,
-            @Nullable Instant lastBackup) {}
+            @Nullable Instant lastBackup,
+            boolean backupsElsewhere) {}
 
     private final Scratch scratch;
     private final BackupsAtAGlance backups;
@@ -114,7 +116,8 @@ class ServerStand {
                 answersMillis,
                 together.servers(),
                 connected(who),
-                backups.lastGoodAt());
+                backups.lastGoodAt(),
+                backups.areElsewhere());
     }
 
     private <T> T one(String question, Class<T> type) {
