@@ -71,7 +71,7 @@ cluster_settings() { # kept | throwaway
   cat <<'CONF'
 listen_addresses = '127.0.0.1'
 unix_socket_directories = ''
-max_connections = 40
+max_connections = 100
 password_encryption = scram-sha-256
 log_timezone = 'UTC'
 timezone = 'UTC'

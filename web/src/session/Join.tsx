@@ -113,7 +113,7 @@ function TakeUp({ code }: { code: string }) {
         autoFocus
         value={password}
         onChange={setPassword}
-        note="At least 10 characters; some words that only you would put together."
+        note="At least 12 characters; some words that only you would put together."
         problem={problemAt(take.error, '/password')}
       />
       {(factor !== '' || problemAt(take.error, '/code') !== undefined) && (

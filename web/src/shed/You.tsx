@@ -66,7 +66,7 @@ function Password() {
         required
         value={next}
         onChange={setNext}
-        note="At least 10 characters; some words that only you would put together."
+        note="At least 12 characters; some words that only you would put together."
         problem={problemAt(choose.error, '/next')}
       />
       <Beside problem={problemBeside(choose.error, ['/current', '/next'])} />

@@ -92,8 +92,8 @@ final class Launched implements AutoCloseable {
     }
 
     /** The same with a launcher that is told otherwise by its environment. */
-    static Launched withEnvironment(Path data, Map<String, String> environment) throws IOException {
-        return start("start", environment, data, freePort());
+    static Launched withEnvironment(Path data, Map<String, String> environment, String... options) throws IOException {
+        return start("start", environment, data, freePort(), options);
     }
 
     /**

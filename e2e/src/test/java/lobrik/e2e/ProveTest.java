@@ -5,11 +5,13 @@ import java.io.PrintStream;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import java.util.random.RandomGenerator;
 import java.util.random.RandomGeneratorFactory;
@@ -29,6 +31,13 @@ class ProveTest {
     private static final int PEOPLE = 6;
     private static final int PAUSE_MS = 40;
     private static final int MOST_READINGS_BETWEEN = 30;
+
+    /** Over a line. */
+    private static final int READINGS = Integer.getInteger("lobrik.prove.readings", 5_000);
+
+    private static final int MOST_READINGS_BETWEEN_OVER = 120;
+
+    private static final Path REPORT = Path.of("target/prove.md");
 
     @Test
     @Timeout(value = 12, unit = TimeUnit.HOURS)
@@ -55,8 +64,63 @@ class ProveTest {
         }
     }
 
+    /** Two servers behind a line, and one: killed as often, and the line cut, silent or slow. */
+    @Test
+    @Timeout(value = 12, unit = TimeUnit.HOURS)
+    void nothingIsLost_betweenPeopleAndServers() throws Exception {
+        RandomGenerator random =
+                RandomGeneratorFactory.of("L64X128MixRandom").create(Long.getLong("lobrik.seed", System.nanoTime()));
+        prove(false, random);
+        prove(true, random);
+    }
+
+    private static void prove(boolean two, RandomGenerator random) throws Exception {
+        Map<Proving.Kind, List<Duration>> times = new EnumMap<>(Proving.Kind.class);
+        Map<String, String> patient = Map.of("LOBRIK_MOST_ENDS", "100000");
+        int databasePort = Launched.freePort();
+        try (SmallDisk disk = SmallDisk.make();
+                Launched school = Launched.withEnvironment(
+                        disk.school(), patient, "--database-port", String.valueOf(databasePort));
+                Launched second = two
+                        ? Launched.withEnvironment(
+                                Launched.newFolder(),
+                                patient,
+                                "--database",
+                                "127.0.0.1:" + databasePort,
+                                "--settings",
+                                school.data().resolve("settings.properties").toString())
+                        : null;
+                Line line = two ? Line.to(school.port(), second.port()) : Line.to(school.port());
+                Proving proving = Proving.over(line, school, Optional.ofNullable(second), disk, PEOPLE, PAUSE_MS)) {
+            proving.awaitMore(5);
+            for (int i = 0; i < KILLS || proving.arrived() < READINGS; i++) {
+                Proving.Kind kind = over(two).get(i % over(two).size());
+                times.computeIfAbsent(kind, _ -> new ArrayList<>()).add(proving.sufferOver(kind, random));
+                proving.awaitBoth();
+                proving.awaitMore(1 + random.nextInt(MOST_READINGS_BETWEEN_OVER));
+            }
+            Proving.Found found = proving.finish();
+            System.out.println(found);
+            report(two ? "Two servers behind a line" : "One server behind a line", times, found);
+            found.assertWhole();
+        }
+    }
+
+    private static List<Proving.Kind> over(boolean two) {
+        return two
+                ? List.of(
+                        Proving.Kind.ONE_OF_TWO,
+                        Proving.Kind.LINE_CUT,
+                        Proving.Kind.ONE_OF_TWO,
+                        Proving.Kind.LINE_SILENT,
+                        Proving.Kind.TWO_OF_TWO,
+                        Proving.Kind.LINE_SLOW)
+                : List.of(Proving.Kind.SERVER, Proving.Kind.LINE_CUT, Proving.Kind.LINE_SILENT, Proving.Kind.LINE_SLOW);
+    }
+
     private static List<Proving.Kind> kinds(SmallDisk disk) {
         List<Proving.Kind> kinds = new ArrayList<>(List.of(Proving.Kind.values()));
+        kinds.removeIf(Proving.Kind::needsALine);
         if (!disk.mounted()) {
             kinds.remove(Proving.Kind.DISK_FULL);
         }
@@ -79,20 +143,32 @@ class ProveTest {
     }
 
     private static void report(Map<Proving.Kind, List<Duration>> times, Proving.Found found) throws IOException {
-        Path report = Path.of("target/prove.md");
-        try (PrintStream out = new PrintStream(Files.newOutputStream(report), true, StandardCharsets.UTF_8)) {
+        report("Parts of a school with one server", times, found);
+    }
+
+    /** One part of the report beneath the other, in whatever order they are proved. */
+    private static void report(String title, Map<Proving.Kind, List<Duration>> times, Proving.Found found)
+            throws IOException {
+        try (PrintStream out = new PrintStream(
+                Files.newOutputStream(REPORT, StandardOpenOption.CREATE, StandardOpenOption.APPEND),
+                true,
+                StandardCharsets.UTF_8)) {
+            out.println("**" + title + "**");
+            out.println();
             out.println("| killed | times | works again after: median | 95 % | longest |");
             out.println("|---|---|---|---|---|");
             times.forEach((kind, each) -> out.println(line(kind, each)));
             out.println();
             out.println(
-                    "Acknowledged readings: %d. Lost %d, doubled %d, altered %d; finished pieces without an outcome %d."
+                    "Acknowledged readings: %d. Lost %d, doubled %d, altered %d, out of order %d; finished pieces without an outcome %d."
                             .formatted(
                                     found.acknowledged(),
                                     found.lost(),
                                     found.doubled(),
                                     found.altered(),
+                                    found.outOfOrder(),
                                     found.withoutOutcome()));
+            out.println();
         }
     }
 }

@@ -21,7 +21,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.random.RandomGenerator;
 
@@ -39,7 +41,12 @@ final class Proving implements AutoCloseable {
         LAUNCHER("launcher"),
         ALL("all"),
         BOTH("both at once"),
-        DISK_FULL("disk full");
+        DISK_FULL("disk full"),
+        ONE_OF_TWO("one of two servers"),
+        TWO_OF_TWO("two of two servers"),
+        LINE_CUT("the line cut"),
+        LINE_SILENT("the line silent"),
+        LINE_SLOW("the line slow");
 
         private final String words;
 
@@ -50,17 +57,30 @@ final class Proving implements AutoCloseable {
         String words() {
             return words;
         }
+
+        /** Whether it happens between people and servers, or to one of several servers. */
+        boolean needsALine() {
+            return ordinal() >= ONE_OF_TWO.ordinal();
+        }
     }
 
     /** A reading as its writer wrote it down. */
     private record Written(String feature, String text) {}
 
     /** What was found on record, and what not. */
-    record Found(int acknowledged, int onRecord, int lost, int doubled, int altered, int withoutOutcome, int refused) {
+    record Found(
+            int acknowledged,
+            int onRecord,
+            int lost,
+            int doubled,
+            int altered,
+            int outOfOrder,
+            int withoutOutcome,
+            int refused) {
 
         void assertWhole() {
             assertThat(acknowledged).isPositive();
-            assertThat(this).isEqualTo(new Found(acknowledged, acknowledged, 0, 0, 0, 0, 0));
+            assertThat(this).isEqualTo(new Found(acknowledged, acknowledged, 0, 0, 0, 0, 0, 0));
         }
     }
 
@@ -70,22 +90,42 @@ final class Proving implements AutoCloseable {
 
     private final SmallDisk disk;
     private final Launched school;
+    private final Optional<Launched> second;
+    private final Optional<Line> line;
     private final List<Process> writers = new ArrayList<>();
     private final List<Thread> listeners = new ArrayList<>();
     private final Map<String, Written> arrived = new ConcurrentHashMap<>();
     private final Map<String, String> kept = new ConcurrentHashMap<>();
+
+    /** The readings of each piece, in the order in which they were written down. */
+    private final Map<String, List<String>> order = new ConcurrentHashMap<>();
+
+    /** When something of each writer arrived last, on the clock that never jumps. */
+    private final Map<Process, Long> lastArrived = new ConcurrentHashMap<>();
+
     private final List<Integer> refused = new ArrayList<>();
     private String cohort = "";
     private final AtomicBoolean silent = new AtomicBoolean();
 
-    private Proving(SmallDisk disk, Launched school) {
+    private Proving(SmallDisk disk, Launched school, Optional<Launched> second, Optional<Line> line) {
         this.disk = disk;
         this.school = school;
+        this.second = second;
+        this.line = line;
     }
 
     /** Has so many measure in this school, which lies on this disk; a reading every so many ms each. */
     static Proving in(Launched school, SmallDisk disk, int people, int pauseMs) throws IOException {
-        Proving proving = new Proving(disk, school);
+        return begun(new Proving(disk, school, Optional.empty(), Optional.empty()), people, pauseMs);
+    }
+
+    /** The same at two servers of one school, or at one, over a line. */
+    static Proving over(Line line, Launched school, Optional<Launched> second, SmallDisk disk, int people, int pauseMs)
+            throws IOException {
+        return begun(new Proving(disk, school, second, Optional.of(line)), people, pauseMs);
+    }
+
+    private static Proving begun(Proving proving, int people, int pauseMs) throws IOException {
         proving.begin(people, pauseMs);
         return proving;
     }
@@ -98,7 +138,7 @@ final class Proving implements AutoCloseable {
                 Process writer = new ProcessBuilder(
                                 "node",
                                 WRITER.toString(),
-                                school.base(),
+                                line.map(Line::base).orElseGet(school::base),
                                 "oskar",
                                 school.password(),
                                 sheet.traineeId(),
@@ -117,8 +157,12 @@ final class Proving implements AutoCloseable {
             for (String line = lines.readLine(); line != null; line = lines.readLine()) {
                 JsonObject said = JsonParser.parseString(line).getAsJsonObject();
                 if (said.has("kept")) {
-                    kept.put(said.get("kept").getAsString(), said.get("attempt").getAsString());
+                    String attempt = said.get("attempt").getAsString();
+                    kept.put(said.get("kept").getAsString(), attempt);
+                    order.computeIfAbsent(attempt, _ -> new CopyOnWriteArrayList<>())
+                            .add(said.get("kept").getAsString());
                 } else if (said.has("arrived")) {
+                    lastArrived.put(writer, System.nanoTime());
                     arrived.put(
                             said.get("arrived").getAsString(),
                             new Written(
@@ -151,6 +195,49 @@ final class Proving implements AutoCloseable {
         }
     }
 
+    /** Waits until something of every writer arrived after a moment on the clock that never jumps. */
+    void awaitEverybody(long since) throws InterruptedException {
+        while (writers.stream().anyMatch(writer -> lastArrived.getOrDefault(writer, Long.MIN_VALUE) - since <= 0)) {
+            if (silent.get() || writers.stream().noneMatch(Process::isAlive)) {
+                throw new IllegalStateException("nobody measures any more");
+            }
+            Thread.sleep(10);
+        }
+    }
+
+    /** Has something happen to the line or to servers behind it; gives how long it took until everybody's readings arrived again. */
+    Duration sufferOver(Kind kind, RandomGenerator random) throws Exception {
+        Line between = line.orElseThrow();
+        Launched other = second.orElse(school);
+        long start = System.nanoTime();
+        switch (kind) {
+            case SERVER -> school.server().destroyForcibly();
+            case ONE_OF_TWO -> (random.nextBoolean() ? school : other).server().destroyForcibly();
+            case TWO_OF_TWO -> {
+                school.server().destroyForcibly();
+                other.server().destroyForcibly();
+            }
+            case LINE_CUT -> between.cut(Duration.ofMillis(random.nextInt(100, 2_000)));
+            case LINE_SILENT -> between.fallSilent(Duration.ofMillis(random.nextInt(100, 2_000)));
+            case LINE_SLOW -> between.beSlow(Duration.ofSeconds(2), Duration.ofMillis(random.nextInt(50, 400)));
+            default -> throw new IllegalArgumentException(kind.words());
+        }
+        if (kind == Kind.LINE_CUT || kind == Kind.LINE_SILENT || kind == Kind.LINE_SLOW) {
+            // From when the line is whole again.
+            start = System.nanoTime();
+        }
+        awaitEverybody(start);
+        return Duration.ofNanos(System.nanoTime() - start);
+    }
+
+    /** Waits until both servers are there again, so that there is another one to kill. */
+    void awaitBoth() throws IOException, InterruptedException {
+        school.awaitReady();
+        if (second.isPresent()) {
+            second.get().awaitReady();
+        }
+    }
+
     /** Has something happen; gives how long it took until everything worked again. */
     Duration suffer(Kind kind, RandomGenerator random) throws Exception {
         int ends = ends();
@@ -180,6 +267,9 @@ final class Proving implements AutoCloseable {
                 disk.clear();
                 // From when there is room again.
                 start = System.nanoTime();
+            }
+            case ONE_OF_TWO, TWO_OF_TWO, LINE_CUT, LINE_SILENT, LINE_SLOW -> {
+                return sufferOver(kind, random);
             }
         }
         if (kind == Kind.SERVER || kind == Kind.DATABASE || kind == Kind.BOTH) {
@@ -243,16 +333,24 @@ final class Proving implements AutoCloseable {
         }
         Map<String, Written> record = new HashMap<>();
         int doubled = 0;
+        int outOfOrder = 0;
         int withoutOutcome;
         try (Connection owner = owner();
                 Statement statement = owner.createStatement()) {
             awaitFollowedUp(statement);
             try (ResultSet rows = statement.executeQuery("""
                     select r.id, r.feature, r.typed from reading r join attempt a on a.id = r.attempt_id
-                    join trainee t on t.id = a.trainee_id where t.cohort_id = '%s'""".formatted(cohort))) {
+                    join trainee t on t.id = a.trainee_id where t.cohort_id = '%s' order by r.entry_no""".formatted(cohort))) {
+                Map<String, List<String>> found = new HashMap<>();
                 while (rows.next()) {
-                    record.put(rows.getString(1), new Written(rows.getString(2), rows.getString(3)));
+                    String id = rows.getString(1);
+                    record.put(id, new Written(rows.getString(2), rows.getString(3)));
+                    found.computeIfAbsent(kept.getOrDefault(id, ""), _ -> new ArrayList<>())
+                            .add(id);
                 }
+                outOfOrder = (int) found.entrySet().stream()
+                        .filter(piece -> !piece.getValue().equals(order.get(piece.getKey())))
+                        .count();
             }
             try (ResultSet rows = statement.executeQuery("""
                     select count(*) - count(distinct (r.attempt_id, r.feature)) from reading r
@@ -292,6 +390,7 @@ final class Proving implements AutoCloseable {
                     lost,
                     doubled,
                     altered,
+                    outOfOrder,
                     withoutOutcome,
                     refused.stream().mapToInt(Integer::intValue).sum() + 1_000_000 * (writers.size() - refused.size()));
         }

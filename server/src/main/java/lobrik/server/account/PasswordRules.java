@@ -7,8 +7,8 @@ import lobrik.server.platform.TurnedDown;
 /** What a password must be like: long rather than odd, and nothing that anybody would try first. */
 final class PasswordRules {
 
-    private static final int SHORTEST = 10;
-    private static final int LONGEST = 200;
+    private static final int SHORTEST = 12;
+    private static final int LONGEST = 128;
     private static final int FEWEST_DIFFERENT = 5;
 
     private PasswordRules() {}

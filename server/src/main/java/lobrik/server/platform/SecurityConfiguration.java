@@ -3,6 +3,7 @@ package lobrik.server.platform;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.Map;
 import org.springframework.boot.security.autoconfigure.actuate.web.servlet.EndpointRequest;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -13,7 +14,9 @@ import org.springframework.http.MediaType;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
-import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.argon2.Argon2PasswordEncoder;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.DelegatingPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
@@ -29,6 +32,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
  */
 @Configuration
 class SecurityConfiguration {
+
+    private static final String ARGON2 = "argon2";
 
     private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; "
             + "font-src 'self'; img-src 'self' data: blob:; media-src 'self' blob:; connect-src 'self'; "
@@ -108,9 +113,16 @@ class SecurityConfiguration {
         return new HttpSessionSecurityContextRepository();
     }
 
+    /** Argon2id, which takes a password of any length whole; those of earlier builds are bcrypt's, until somebody chooses another. */
     @Bean
     PasswordEncoder passwordEncoder() {
-        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+        return new DelegatingPasswordEncoder(
+                ARGON2,
+                Map.of(
+                        ARGON2,
+                        Argon2PasswordEncoder.defaultsForSpringSecurity_v5_8(),
+                        "bcrypt",
+                        new BCryptPasswordEncoder()));
     }
 
     /** Filters answer before the resources do, so they write their problems themselves. */

@@ -10,6 +10,7 @@ import lobrik.server.EventStream;
 import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 
 /** The people of a school: invited, let in, changed and shut out, by its lead. */
 @ExtendWith(RunningServer.class)
@@ -215,6 +216,43 @@ class PeopleTest {
                 .isEqualTo(204);
         assertThat(taken.client().get("/api/me").status()).isEqualTo(200);
         assertThat(phone.get("/api/me").status()).isEqualTo(401);
+    }
+
+    @Test
+    void longPassword_isTakenWhole_andAShortOneTurnedDown(RunningServer.Address server) {
+        Taken taken = taken(server, lead(server, server.school()), "AUDITOR");
+        String longest = "Цапля стоит у причала, ".repeat(6).substring(0, 128);
+        String change = "{\"current\":%s,\"next\":\"%s\"}";
+        assertThat(taken.client()
+                        .put("/api/me/password", change.formatted(GOOD, "tall heron"))
+                        .at("/errors/0/message")
+                        .asString())
+                .contains("at least 12 characters, this one has 10");
+        assertThat(taken.client()
+                        .put("/api/me/password", change.formatted(GOOD, longest))
+                        .status())
+                .isEqualTo(204);
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        String signIn = "{\"name\":\"" + taken.name() + "\",\"password\":\"%s\"}";
+        assertThat(phone.post("/api/session", signIn.formatted(longest.substring(0, 127) + "!"))
+                        .status())
+                .as("its last character counts")
+                .isEqualTo(401);
+        assertThat(phone.post("/api/session", signIn.formatted(longest)).status())
+                .isEqualTo(200);
+    }
+
+    @Test
+    void passwordOfAnEarlierBuild_letsInStill(RunningServer.Address server) {
+        String name = server.guest();
+        server.change("update account set password_hash = '{bcrypt}"
+                + new BCryptPasswordEncoder().encode("a tall grey heron") + "' where sign_in_name = '" + name + "'");
+        Client phone = new Client(server);
+        phone.get("/api/status");
+        assertThat(phone.post("/api/session", "{\"name\":\"" + name + "\",\"password\":\"a tall grey heron\"}")
+                        .status())
+                .isEqualTo(200);
     }
 
     @Test

@@ -21,11 +21,13 @@ import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** The file of a backup, of the real database: what is in it, and that nothing of it can change unseen. */
 @ExtendWith(RunningServer.class)
+@ResourceLock("indexes that come and go while all tables are read")
 class BackupFileTest {
 
     private static final Instant NOW = Instant.parse("2026-12-01T08:00:00Z");

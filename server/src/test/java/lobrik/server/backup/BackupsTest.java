@@ -15,10 +15,12 @@ import lobrik.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.util.FileSystemUtils;
 
 /** Backups that a server makes by itself, as its lead wants them. */
 @ExtendWith(RunningServer.class)
+@ResourceLock("indexes that come and go while all tables are read")
 class BackupsTest {
 
     @TempDir

@@ -12,12 +12,14 @@ import lobrik.server.calc.Calculations;
 import lobrik.server.progress.OutcomeBook;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.ResourceLock;
 import org.springframework.boot.DefaultApplicationArguments;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.JsonNode;
 
 /** A centre of any size: here a very small one. */
 @ExtendWith(RunningServer.class)
+@ResourceLock("indexes that come and go while all tables are read")
 class DemoLoadTest {
 
     @Test

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import javax.sql.DataSource;
 import lobrik.server.Client;
 import lobrik.server.RunningServer;
 import lobrik.server.account.Role;
@@ -85,7 +86,7 @@ class OutgoingTest {
     void fileOnTheWay_holdsNoConnectionToTheDatabase_andNobodyHasMany(RunningServer.Address server) throws Exception {
         Outgoing outgoing = server.context().getBean(Outgoing.class);
         TransactionTemplate transaction = server.context().getBean(TransactionTemplate.class);
-        HikariDataSource pool = server.context().getBean(HikariDataSource.class);
+        HikariDataSource pool = server.context().getBean(DataSource.class).unwrap(HikariDataSource.class);
         UUID oskar = UUID.fromString(
                 Client.signedIn(server, "oskar").get("/api/me").at("/accountId").asString());
         SignedIn who = new SignedIn(oskar, server.school(), "Oskar Brindlemay", Role.LEAD, 0);
