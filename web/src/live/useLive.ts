@@ -12,6 +12,9 @@ interface Changed {
   attemptIds: string[];
 }
 
+/** Behind a proxy a server that ended is an answer, and a browser gives up what has one. */
+const LOOKED_AT_EACH_MILLIS = 1_000;
+
 /**
  * Listens to what changes in a cohort, and has the screens ask for it. After a lost connection everything is asked for
  * again, so that nothing is missed. A window that nobody sees does not listen.
@@ -68,7 +71,7 @@ export function useLive(cohortId: string | undefined, onGauge?: (gauge: Schemas[
       if (document.visibilityState === 'visible' && source?.readyState === EventSource.CLOSED) {
         open();
       }
-    }, 3_000);
+    }, LOOKED_AT_EACH_MILLIS);
     look();
     document.addEventListener('visibilitychange', look);
     return () => {

@@ -183,7 +183,7 @@ public final class Client {
     }
 
     /** The lines of an answer that goes on. */
-    Stream<String> lines(String path) {
+    public Stream<String> lines(String path) {
         try {
             return http.send(request(path).GET().build(), BodyHandlers.ofLines())
                     .body();

@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.ThreadLocalRandom;
 import java.util.concurrent.TimeUnit;
 import java.util.function.Consumer;
 import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
@@ -24,6 +25,11 @@ final class Screen {
 
     /** Whoever measures at thirty benches writes more often than anybody looks. */
     private static final long CHANGES_APART_NANOS = TimeUnit.MILLISECONDS.toNanos(500);
+
+    /** A screen whose stream ended, by a server that did, looks for another one so soon. */
+    private static final long BACK_AFTER_MILLIS = 200;
+
+    private static final long BACK_WITHIN_MILLIS = 1_000;
 
     private record Event(String name, Object said) {}
 
@@ -69,12 +75,17 @@ final class Screen {
         emitter.onTimeout(this::close);
         emitter.onError(_ -> close());
         try {
-            send(new Event("hello", ""));
+            emitter.send(SseEmitter.event().name("hello").data("").reconnectTime(backWithin()));
         } catch (IOException gone) {
             throw new UncheckedIOException(gone);
         }
         Thread.ofVirtual().name("screen").start(this::run);
         return emitter;
+    }
+
+    /** Browsers would wait for some seconds; not all at the same moment, as a server that ended had many. */
+    private static long backWithin() {
+        return ThreadLocalRandom.current().nextLong(BACK_AFTER_MILLIS, BACK_WITHIN_MILLIS);
     }
 
     void tell(String name, Object said) {

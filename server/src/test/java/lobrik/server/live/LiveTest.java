@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
 import lobrik.server.Bench;
 import lobrik.server.Client;
 import lobrik.server.Client.Answer;
@@ -42,6 +43,16 @@ class LiveTest {
                     "{\"feature\":\"leg\",\"text\":\"17\"}");
             assertThat(second.nextWith("changed", attempt)).isTrue();
             assertThat(elsewhere.next("changed", 300, TimeUnit.MILLISECONDS)).isNull();
+        }
+    }
+
+    @Test
+    void screenWhoseStreamEnds_isToldToComeBackSoon(RunningServer.Address server) {
+        Client runa = Client.signedIn(server, "runa");
+        String cohort = Bench.of(runa, Bench.STUB, 1).cohort();
+        try (Stream<String> lines = runa.lines("/api/live?screen=" + UUID.randomUUID() + "&cohort=" + cohort)) {
+            String retry = lines.filter(line -> line.startsWith("retry:")).findFirst().orElseThrow();
+            assertThat(Integer.parseInt(retry.substring("retry:".length()).strip())).isBetween(200, 1_000);
         }
     }
 
