@@ -51,8 +51,10 @@ class LiveTest {
         Client runa = Client.signedIn(server, "runa");
         String cohort = Bench.of(runa, Bench.STUB, 1).cohort();
         try (Stream<String> lines = runa.lines("/api/live?screen=" + UUID.randomUUID() + "&cohort=" + cohort)) {
-            String retry = lines.filter(line -> line.startsWith("retry:")).findFirst().orElseThrow();
-            assertThat(Integer.parseInt(retry.substring("retry:".length()).strip())).isBetween(200, 1_000);
+            String retry =
+                    lines.filter(line -> line.startsWith("retry:")).findFirst().orElseThrow();
+            assertThat(Integer.parseInt(retry.substring("retry:".length()).strip()))
+                    .isBetween(200, 1_000);
         }
     }
 
