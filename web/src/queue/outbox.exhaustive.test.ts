@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { afterEach, expect, it, vi } from 'vitest';
+import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { Problem } from '../api/client';
 import type { NewEntry } from './entries';
 import { Outbox } from './outbox';
@@ -17,6 +17,12 @@ const SENDINGS = 5;
 const PIECES = ['one', 'other', 'one'];
 
 const open: Outbox[] = [];
+
+beforeEach(async () => {
+  for (const { seq } of await store.all()) {
+    await store.remove(seq);
+  }
+});
 
 afterEach(() => {
   open.splice(0).forEach((window) => {
@@ -72,7 +78,7 @@ it.each([1, 2])(
       for (let number = 0; number < PIECES.length; number++) {
         await all[number % windows]?.keep(entry(number));
       }
-      while ((await store.all()).length > 0) {
+      for (let tries = 0; tries <= SENDINGS * PIECES.length && (await store.all()).length > 0; tries++) {
         await Promise.all(
           all.map((window) => {
             window.hurry();

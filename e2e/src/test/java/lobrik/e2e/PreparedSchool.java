@@ -7,6 +7,8 @@ import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.nio.file.attribute.FileTime;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
@@ -19,6 +21,7 @@ import java.util.stream.Stream;
 final class PreparedSchool {
 
     private static final Path FOLDERS = Path.of(System.getProperty("java.io.tmpdir"));
+    private static final Duration LONGEST_RUN = Duration.ofHours(1);
     private static final String PREFIX = "lobrik-prepared-";
 
     private PreparedSchool() {}
@@ -46,9 +49,14 @@ final class PreparedSchool {
         return made().resolve("application");
     }
 
-    /** Made by whoever comes first; the others wait. The school's days count from today, so it lasts for a day. */
+    /**
+     * Made by whoever comes first; the others wait. The school's days count from today, so it lasts for a day; a run that goes on past
+     * midnight goes on with the one that it began with.
+     */
     private static Path made() throws IOException {
-        Path school = FOLDERS.resolve(PREFIX + built() + "-" + LocalDate.now(ZoneId.systemDefault()));
+        LocalDate today = LocalDate.now(ZoneId.systemDefault());
+        Path ofBefore = of(today.minusDays(1));
+        Path school = isInUse(ofBefore) ? ofBefore : of(today);
         if (!Files.exists(school.resolve("application"))) {
             alone(() -> {
                 if (!Files.exists(school.resolve("application"))) {
@@ -61,6 +69,17 @@ final class PreparedSchool {
             });
         }
         return school;
+    }
+
+    private static Path of(LocalDate day) throws IOException {
+        return FOLDERS.resolve(PREFIX + built() + "-" + day);
+    }
+
+    private static boolean isInUse(Path school) throws IOException {
+        return Files.exists(school)
+                && Files.getLastModifiedTime(school)
+                        .toInstant()
+                        .isAfter(Instant.now().minus(LONGEST_RUN));
     }
 
     private static void unpack(Path to) throws IOException {

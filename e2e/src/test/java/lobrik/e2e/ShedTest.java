@@ -109,7 +109,7 @@ class ShedTest {
         lead.getByLabel("Your password now").fill(school.password());
         lead.getByLabel("Another one").fill("short");
         button(lead, "Take the other one").click();
-        assertThat(lead.getByRole(AriaRole.ALERT)).containsText("at least 10 characters");
+        assertThat(lead.getByRole(AriaRole.ALERT)).containsText("at least 12 characters");
         lead.getByLabel("Another one").fill("grey herons at low tide");
         button(lead, "Take the other one").click();
         assertThat(lead.getByText("It counts from now on")).isVisible();

@@ -15,6 +15,7 @@ import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.List;
 import lobrik.bend.BendKind;
+import lobrik.server.platform.Needs;
 import lobrik.server.platform.WireJson;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,6 +42,17 @@ class ServerBordersTest {
                 .dependOnClassesThat(
                         resideInAPackage("lobrik..").and(not(resideInAPackage("lobrik.server.together.."))))
                 .check(ALL);
+    }
+
+    @Test
+    void onlyASchoolThatIsBroughtIn_concernsRowsOfOthers() {
+        assertThat(ALL.stream()
+                        .flatMap(type -> type.getMethods().stream())
+                        .filter(method -> method.isAnnotatedWith(Needs.class)
+                                && method.getAnnotationOfType(Needs.class).beyondOnesSchool()))
+                .singleElement()
+                .extracting(method -> method.getOwner().getSimpleName() + "." + method.getName())
+                .isEqualTo("SchoolFileResource.in");
     }
 
     @Test
