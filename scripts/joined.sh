@@ -49,12 +49,21 @@ database_url() {
   echo "jdbc:postgresql://$place$options"
 }
 
+# Whether the database that it joins is here, for which nothing has to be let out.
+is_on_this_machine() {
+  case $JOINED in 127.* | localhost:* | '[::1]:'*) ;; *) return 1 ;; esac
+}
+
+take_settings() {
+  (umask 077 && cp "$SETTINGS_FROM" "$SETTINGS") || fail "The settings could not be copied to $DATA."
+}
+
 # A folder of a server that joins others has their settings and no database.
 open_joined_folder() {
   [ ! -e "$CLUSTER" ] || fail "$DATA has a database of its own; choose another folder with --data, or leave out --database."
   if [ ! -s "$SETTINGS" ]; then
     [ -n "$SETTINGS_FROM" ] || fail "Say with --settings where the settings.properties of the first server are, or a copy of it: they have the passwords of the database."
-    (umask 077 && cp "$SETTINGS_FROM" "$SETTINGS") || fail "The settings could not be copied to $DATA."
+    take_settings
   fi
   [ -n "$(setting spring.datasource.password)" ] || fail "$SETTINGS names no spring.datasource.password; give those of the first server with --settings."
 }

@@ -28,6 +28,8 @@ install_service() { # options as for start
   if [ -n "$ARCHIVE" ]; then
     mkdir -p "$ARCHIVE" && chown -RP "$SERVER_USER:$SERVER_USER" "$ARCHIVE" || fail "The folder $ARCHIVE for the archive cannot be made."
   fi
+  # The service's user may not read them where they are.
+  if [ -n "$SETTINGS_FROM" ] && [ ! -s "$SETTINGS" ]; then take_settings; fi
   # What a start by root made of it belongs to others.
   chown -RP "$SERVER_USER:$SERVER_USER" "$DATA"
   if [ -d /run/systemd/system ]; then
@@ -59,7 +61,7 @@ quoted() { # word
 # What it may write to besides, where backups or the archive go elsewhere.
 other_places() {
   local place
-  for place in "$ARCHIVE" "${SECOND_PLACES[@]}"; do
+  for place in "$ARCHIVE" "$BACKUPS" "${SECOND_PLACES[@]}"; do
     [ -z "$place" ] || echo "ReadWritePaths=$(quoted "$place")"
   done
 }
@@ -70,7 +72,7 @@ IPAddressAllow=localhost'
   command="$PROGRAM/lobrik start --data $(quoted "$DATA")"
   while [ $# -gt 0 ]; do
     case $1 in
-      --data | --second-place) shift 2 ;;
+      --data | --second-place | --settings) shift 2 ;;
       --data=* | --second-place=*) shift ;;
       *) word=$(quoted "$1") && command+=" $word" && shift ;;
     esac
@@ -79,6 +81,7 @@ IPAddressAllow=localhost'
     addresses="# Reached by other devices."
     if [ "$SECURE_PORT" -lt 1024 ] || [ "$PLAIN_PORT" -lt 1024 ]; then capability=CAP_NET_BIND_SERVICE; fi
   fi
+  if is_joined && ! is_on_this_machine; then addresses="# Its database is elsewhere."; fi
   cat <<UNIT_END
 # Made by ./lobrik install; made anew by the next, so changes belong into  systemctl edit lobrik
 [Unit]

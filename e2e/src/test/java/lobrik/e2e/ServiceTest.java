@@ -105,6 +105,28 @@ class ServiceTest {
         assertThat(Launched.run(there, "uninstall").text()).contains("not installed");
     }
 
+    @Test
+    void serverThatJoinsOthers_reachesTheirDatabase_andNobodyElseWhereThatIsHere() throws Exception {
+        assumeTrue(TwoHosts.canBeMade(), "users are changed by root only");
+        Path backups = Files.createDirectories(Launched.newFolder());
+        Path settings =
+                Files.writeString(Files.createTempFile("lobrik", ".properties"), "spring.datasource.password=x");
+        String elsewhere = unitOf(
+                "--database", "db.example:5432", "--settings", settings.toString(), "--backups", backups.toString());
+        assertThat(elsewhere)
+                .contains("\"--database\" \"db.example:5432\"", "ReadWritePaths=\"" + backups + "\"")
+                .doesNotContain("IPAddressDeny", "--settings");
+        assertThat(unitOf("--database", "127.0.0.1:25432", "--settings", settings.toString()))
+                .contains("IPAddressDeny=any", "IPAddressAllow=localhost");
+    }
+
+    private static String unitOf(String... options) throws IOException {
+        Path root = Files.createTempDirectory("lobrik-service-");
+        Launched.Said said = Launched.run(Map.of("LOBRIK_INSTALL_ROOT", root.toString()), concat("install", options));
+        assertThat(said.code()).as(said.text()).isZero();
+        return Files.readString(root.resolve("etc/systemd/system/lobrik.service"));
+    }
+
     private static void isWellMade(Path root, Path unit) throws IOException {
         // Where the program is for now: systemd looks whether it is there.
         Path here = root.resolve("lobrik.service");

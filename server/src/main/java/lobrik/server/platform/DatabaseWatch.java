@@ -1,16 +1,14 @@
 package lobrik.server.platform;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.SQLException;
 import java.time.Duration;
-import java.util.Properties;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import lobrik.server.together.OwnConnection;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.DisposableBean;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -26,8 +24,7 @@ public class DatabaseWatch implements DisposableBean {
     /** An answer that is older says nothing any more. */
     private static final long LASTS_NANOS = Duration.ofSeconds(PATIENCE_S + 2).toNanos();
 
-    private final String url;
-    private final Properties login = new Properties();
+    private final OwnConnection connections;
     private final ScheduledExecutorService rounds = Executors.newSingleThreadScheduledExecutor(
             Thread.ofVirtual().name("database-watch").factory());
     private @Nullable Connection connection;
@@ -35,17 +32,8 @@ public class DatabaseWatch implements DisposableBean {
     /** On the clock that never jumps. */
     private volatile long answeredAt = System.nanoTime() - LASTS_NANOS;
 
-    DatabaseWatch(
-            @Value("${spring.datasource.url}") String url,
-            @Value("${spring.datasource.username}") String user,
-            @Value("${spring.datasource.password}") String password) {
-        this.url = url;
-        login.setProperty("user", user);
-        login.setProperty("password", password);
-        login.setProperty("connectTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("loginTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("socketTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("ApplicationName", "lobrik-watch");
+    DatabaseWatch(OwnConnection connections) {
+        this.connections = connections;
         var _ = rounds.scheduleWithFixedDelay(this::ask, 0, EVERY_MS, TimeUnit.MILLISECONDS);
     }
 
@@ -57,7 +45,7 @@ public class DatabaseWatch implements DisposableBean {
     private void ask() {
         try {
             if (connection == null) {
-                connection = DriverManager.getConnection(url, login);
+                connection = connections.open("lobrik-watch", PATIENCE_S);
             }
             if (connection.isValid(PATIENCE_S)) {
                 answeredAt = System.nanoTime();

@@ -1,14 +1,11 @@
 package lobrik.server.together;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
-import java.util.Properties;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 
 /**
@@ -20,18 +17,10 @@ public class OneServer {
 
     private static final Logger LOG = LoggerFactory.getLogger(OneServer.class);
 
-    private final String url;
-    private final Properties login = new Properties();
+    private final OwnConnection connections;
 
-    OneServer(
-            @Value("${spring.datasource.url}") String url,
-            @Value("${spring.datasource.username}") String user,
-            @Value("${spring.datasource.password}") String password) {
-        this.url = url;
-        login.setProperty("user", user);
-        login.setProperty("password", password);
-        login.setProperty("tcpKeepAlive", "true");
-        login.setProperty("ApplicationName", "lobrik-one-server");
+    OneServer(OwnConnection connections) {
+        this.connections = connections;
     }
 
     /**
@@ -41,7 +30,7 @@ public class OneServer {
      * @return whether it was done here
      */
     public boolean does(String what, Runnable work) {
-        try (Connection connection = DriverManager.getConnection(url, login)) {
+        try (Connection connection = connections.open("lobrik-one-server")) {
             if (!taken(connection, what)) {
                 return false;
             }

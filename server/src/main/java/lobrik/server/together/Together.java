@@ -1,7 +1,6 @@
 package lobrik.server.together;
 
 import java.sql.Connection;
-import java.sql.DriverManager;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -9,7 +8,6 @@ import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Properties;
 import java.util.UUID;
 import java.util.concurrent.BlockingQueue;
 import java.util.concurrent.ConcurrentHashMap;
@@ -20,7 +18,6 @@ import org.postgresql.PGConnection;
 import org.postgresql.PGNotification;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
@@ -40,6 +37,7 @@ import tools.jackson.databind.json.JsonMapper;
 public class Together implements SmartLifecycle {
 
     private static final Logger LOG = LoggerFactory.getLogger(Together.class);
+    private static final String NAME = "lobrik-together";
     private static final String CHANNEL = "lobrik";
     private static final int BEAT_MS = 1_000;
 
@@ -64,8 +62,7 @@ public class Together implements SmartLifecycle {
 
     private final JsonMapper json = JsonMapper.builder().build();
     private final UUID id = UUID.randomUUID();
-    private final String url;
-    private final Properties login = new Properties();
+    private final OwnConnection connections;
     private final ApplicationEventPublisher events;
     private final Map<String, Heard> hearers = new ConcurrentHashMap<>();
     private final BlockingQueue<String> toTell = new LinkedBlockingQueue<>(MOST_WAITING);
@@ -76,20 +73,9 @@ public class Together implements SmartLifecycle {
     private final List<Thread> threads = new ArrayList<>();
     private volatile boolean running;
 
-    public Together(
-            @Value("${spring.datasource.url}") String url,
-            @Value("${spring.datasource.username}") String user,
-            @Value("${spring.datasource.password}") String password,
-            ApplicationEventPublisher events) {
-        this.url = url;
+    public Together(OwnConnection connections, ApplicationEventPublisher events) {
+        this.connections = connections;
         this.events = events;
-        login.setProperty("user", user);
-        login.setProperty("password", password);
-        login.setProperty("connectTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("loginTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("socketTimeout", String.valueOf(PATIENCE_S));
-        login.setProperty("tcpKeepAlive", "true");
-        login.setProperty("ApplicationName", "lobrik-together");
     }
 
     /** This server, for as long as it runs. */
@@ -162,7 +148,7 @@ public class Together implements SmartLifecycle {
     private void tellAll() {
         List<String> batch = new ArrayList<>();
         while (running) {
-            try (Connection connection = DriverManager.getConnection(url, login);
+            try (Connection connection = connections.open(NAME, PATIENCE_S);
                     PreparedStatement notify =
                             connection.prepareStatement("select pg_notify(?, said) from unnest(?::text[]) said")) {
                 notify.setString(1, CHANNEL);
@@ -207,7 +193,7 @@ public class Together implements SmartLifecycle {
     private void listen() {
         boolean before = false;
         while (running) {
-            try (Connection connection = DriverManager.getConnection(url, login)) {
+            try (Connection connection = connections.open(NAME, PATIENCE_S)) {
                 try (Statement statement = connection.createStatement()) {
                     statement.execute("listen " + CHANNEL);
                 }

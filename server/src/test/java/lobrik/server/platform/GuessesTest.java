@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Duration;
 import java.util.concurrent.atomic.AtomicInteger;
+import lobrik.server.together.OwnConnection;
 import lobrik.server.together.Together;
 import org.junit.jupiter.api.Test;
 
@@ -16,7 +17,7 @@ class GuessesTest {
     private final Guesses guesses = new Guesses(
             new Allowance(Guesses.WRONG_AT_AN_ADDRESS, Duration.ofMinutes(1)),
             new Allowance(Guesses.WRONG_EVERYWHERE, Duration.ofMinutes(1)),
-            new Together("jdbc:postgresql:nowhere", "nobody", "", _ -> {}));
+            new Together(new OwnConnection("jdbc:postgresql:nowhere", "nobody", ""), _ -> {}));
     private final AtomicInteger looked = new AtomicInteger();
 
     private static String opens() {
