@@ -2,7 +2,8 @@
 # Several servers of one school: the first keeps its database where the others find it, or all of them use one that somebody else runs.
 # Sourced by the launcher. docs/operations.md says how.
 
-# Where the database is that somebody else runs: HOST:PORT/NAME, with what the driver is told after a question mark. Empty for our own.
+# Where the database is that somebody else runs: HOST:PORT/NAME, or several places before the name, of which one is written to and the
+# others stand by; with what the driver is told after a question mark. Empty for our own.
 JOINED=''
 # The settings of the first server, for the passwords of the database.
 SETTINGS_FROM=''
@@ -16,7 +17,8 @@ MOST_CONNECTIONS=100
 joined_by() { # option, what is said
   case $1 in
     --database)
-      [[ $2 =~ ^([A-Za-z0-9.-]+|\[[0-9A-Fa-f:]+\]):[0-9]{1,5}(/[A-Za-z0-9_]+)?([?].*)?$ ]] ||
+      local place='([A-Za-z0-9.-]+|\[[0-9A-Fa-f:]+\]):[0-9]{1,5}'
+      [[ $2 =~ ^$place(,$place)*(/[A-Za-z0-9_]+)?([?].*)?$ ]] ||
         fail "“$2” is no database; give one such as 127.0.0.1:5432 or db.example:5432/lobrik?sslmode=verify-full."
       JOINED=$2
       ;;
@@ -46,11 +48,14 @@ database_url() {
   fi
   case $place in *'?'*) options="?${place#*\?}" place=${place%%\?*} ;; esac
   case $place in */*) ;; *) place+=/lobrik ;; esac
+  # A standby answers, too, but takes nothing.
+  case $place in *,*) case $options in *targetServerType=*) ;; *) options+="$([ -n "$options" ] && echo '&' || echo '?')targetServerType=primary" ;; esac ;; esac
   echo "jdbc:postgresql://$place$options"
 }
 
 # Whether the database that it joins is here, for which nothing has to be let out.
 is_on_this_machine() {
+  case $JOINED in *,*) return 1 ;; esac
   case $JOINED in 127.* | localhost:* | '[::1]:'*) ;; *) return 1 ;; esac
 }
 

@@ -61,6 +61,32 @@ describe('the outbox', () => {
     }
   });
 
+  it('asks again soon while somebody stands there, and less often after a minute', async () => {
+    let now = Date.parse('2026-01-02T03:04:05Z');
+    vi.spyOn(Date, 'now').mockImplementation(() => now);
+    const waits: number[] = [];
+    const later = globalThis.setTimeout;
+    // Whoever waits gets there at once; the clock says that the time went by.
+    vi.spyOn(globalThis, 'setTimeout').mockImplementation(((act: () => void, millis = 0) => {
+      if (millis >= 500) {
+        waits.push(millis);
+        now += millis;
+      }
+      return later(act, 0);
+    }) as typeof setTimeout);
+    server(({ attemptId }) =>
+      waits.length < 38 ? Promise.reject(new Problem(0, 'nobody')) : Promise.resolve(attemptId),
+    );
+    const outbox = opened();
+    await outbox.signedIn(ME);
+    await outbox.keep(entry('a', 'attempt-1'));
+    await untilEmpty();
+    expect(waits.slice(0, 5)).toEqual([500, 1000, 2000, 2000, 2000]);
+    expect(waits.slice(28, 30)).toEqual([2000, 2000]);
+    expect(waits.filter((each) => each > 2000).slice(0, 3)).toEqual([4000, 8000, 8000]);
+    expect(outbox.current().offline).toBe(false);
+  });
+
   it('sends in the order in which things were written down, one after the other', async () => {
     let atOnce = 0;
     let most = 0;

@@ -22,7 +22,11 @@ interface Listeners {
 }
 
 const FIRST_WAIT_MILLIS = 500;
-const LONGEST_WAIT_MILLIS = 8_000;
+/** Somebody stands there and goes on: a server that was started anew is found this soon. */
+const LONGEST_WAIT_MILLIS = 2_000;
+/** Who has heard nothing for so long is somewhere else, perhaps in a cupboard, and asks less often. */
+const AWAY_AFTER_MILLIS = 60_000;
+const LONGEST_WAIT_AWAY_MILLIS = 8_000;
 /** What waits for help is tried now and then all the same: somebody may have helped where it is not seen from here. */
 const HELP_WAIT_MILLIS = 10 * 60_000;
 
@@ -36,6 +40,8 @@ export class Outbox {
   private others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('lobrik-outbox');
   private accountId: string | undefined;
   private wait = FIRST_WAIT_MILLIS;
+  /** Since when nothing got through. */
+  private unheardSince: number | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private helpTimer: ReturnType<typeof setTimeout> | undefined;
   /** What waits for help is tried once when this window opens, and whenever its time has come. */
@@ -178,6 +184,7 @@ export class Outbox {
       try {
         const attempt = await send(entry);
         this.wait = FIRST_WAIT_MILLIS;
+        this.unheardSince = undefined;
         this.say({ offline: false });
         if (attempt.id !== entry.attemptId) {
           await store.move(entry.attemptId, attempt.id);
@@ -210,7 +217,9 @@ export class Outbox {
   private later(): void {
     clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.run(), this.wait);
-    this.wait = Math.min(2 * this.wait, LONGEST_WAIT_MILLIS);
+    this.unheardSince ??= Date.now();
+    const isAway = Date.now() - this.unheardSince > AWAY_AFTER_MILLIS;
+    this.wait = Math.min(2 * this.wait, isAway ? LONGEST_WAIT_AWAY_MILLIS : LONGEST_WAIT_MILLIS);
   }
 
   /** Whether to go on with the others. */

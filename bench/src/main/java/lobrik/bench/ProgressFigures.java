@@ -1,15 +1,6 @@
 package lobrik.bench;
 
 import java.io.IOException;
-import java.io.InputStream;
-import java.net.CookieManager;
-import java.net.HttpCookie;
-import java.net.URI;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
-import java.net.http.HttpRequest.BodyPublishers;
-import java.net.http.HttpResponse;
-import java.net.http.HttpResponse.BodyHandlers;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -29,20 +20,17 @@ public final class ProgressFigures {
     private static final Pattern COHORT =
             Pattern.compile("\\{\"id\":\"([0-9a-f-]{36})\",\"name\":\"Load \\d+, (?:seed, )?\\d+\"");
 
-    private final String base;
-    private final CookieManager cookies = new CookieManager();
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final Caller caller;
 
-    private ProgressFigures(String base) {
-        this.base = base;
+    private ProgressFigures(Caller caller) {
+        this.caller = caller;
     }
 
     /** Takes the address, a name and its password. */
     public static void main(String[] arguments) throws IOException, InterruptedException {
-        ProgressFigures figures = new ProgressFigures(arguments[0].replaceAll("/$", ""));
-        figures.signIn(arguments[1], arguments[2]);
-        String all = figures.text("/api/cohorts");
+        ProgressFigures figures =
+                new ProgressFigures(Caller.signedIn(new Caller.Account(arguments[0], arguments[1], arguments[2])));
+        String all = figures.caller.get("/api/cohorts");
         List<String> cohorts = ids(COHORT, all);
         List<String> trainees = ids(TRAINEE, all);
         System.out.printf("%d cohorts, %d trainees%n", cohorts.size(), trainees.size());
@@ -68,33 +56,6 @@ public final class ProgressFigures {
         return ids;
     }
 
-    private void signIn(String name, String password) throws IOException, InterruptedException {
-        text("/api/me");
-        HttpResponse<String> answer = http.send(
-                request("/api/session")
-                        .POST(BodyPublishers.ofString("{\"name\":\"" + name + "\",\"password\":\"" + password + "\"}"))
-                        .build(),
-                BodyHandlers.ofString());
-        if (answer.statusCode() != 200) {
-            throw new IOException("signing in: " + answer.body());
-        }
-    }
-
-    private HttpRequest.Builder request(String path) {
-        HttpRequest.Builder request =
-                HttpRequest.newBuilder(URI.create(base + path)).header("content-type", "application/json");
-        cookies.getCookieStore().getCookies().stream()
-                .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
-        return request;
-    }
-
-    private String text(String path) throws IOException, InterruptedException {
-        return http.send(request(path).GET().build(), BodyHandlers.ofString()).body();
-    }
-
     private void measure(String what, List<String> ids, String path, SplittableRandom random)
             throws IOException, InterruptedException {
         double[] times = new double[MEASURED];
@@ -102,13 +63,10 @@ public final class ProgressFigures {
         for (int i = -WARM_UP; i < MEASURED; i++) {
             String asked = path.formatted(ids.get(random.nextInt(ids.size())));
             long begun = System.nanoTime();
-            HttpResponse<String> answer = http.send(request(asked).GET().build(), BodyHandlers.ofString());
-            if (answer.statusCode() != 200) {
-                throw new IOException(asked + ": " + answer.body());
-            }
+            String answer = caller.get(asked);
             if (i >= 0) {
                 times[i] = (System.nanoTime() - begun) / 1e6;
-                bytes = answer.body().length();
+                bytes = answer.length();
             }
         }
         Arrays.sort(times);
@@ -119,16 +77,7 @@ public final class ProgressFigures {
 
     private void stream(String what, String path) throws IOException, InterruptedException {
         long begun = System.nanoTime();
-        HttpResponse<InputStream> answer = http.send(request(path).GET().build(), BodyHandlers.ofInputStream());
-        long bytes = 0;
-        byte[] buffer = new byte[1 << 16];
-        try (InputStream in = answer.body()) {
-            for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {
-                bytes += read;
-            }
-        }
-        System.out.printf(
-                "%-24s %.1f MB in %.1f s (status %d)%n",
-                what, bytes / 1e6, (System.nanoTime() - begun) / 1e9, answer.statusCode());
+        long bytes = caller.length(path);
+        System.out.printf("%-24s %.1f MB in %.1f s%n", what, bytes / 1e6, (System.nanoTime() - begun) / 1e9);
     }
 }

@@ -268,8 +268,12 @@ class CrowdTest {
                 }
                 taught.sheets().forEach(sheet -> plays(() -> phone(school.port(), sheet.code(), figures)));
             }
+            // Everybody has come in before it counts what they cost.
+            sleep(SHEETS_ARE_OPENED_WITHIN);
+            Spent before = Spent.by(school);
             Thread.sleep(MEASURED);
             over = true;
+            System.out.println(Spent.by(school).since(before));
             figures.report("%d tablets and %d phones, %d walls, %d min"
                     .formatted(CLASSES * TABLETS, CLASSES * TRAINEES, CLASSES, MEASURED.toMinutes()));
         }

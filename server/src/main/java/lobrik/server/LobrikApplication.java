@@ -3,11 +3,14 @@ package lobrik.server;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.util.random.RandomGenerator;
+import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.boot.jpa.autoconfigure.EntityManagerFactoryBuilderCustomizer;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
+import org.springframework.core.task.SimpleAsyncTaskExecutor;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the server. */
@@ -15,10 +18,11 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 @SpringBootApplication(exclude = UserDetailsServiceAutoConfiguration.class)
 public class LobrikApplication {
 
-    /** Runs until stopped; one that is only started to fill a large centre ends when that is done. */
+    /** Runs until stopped; one that is only started to fill a large centre, or a region, ends when that is done. */
     public static void main(String[] arguments) {
         ConfigurableApplicationContext context = SpringApplication.run(LobrikApplication.class, arguments);
-        if (context.getEnvironment().containsProperty("lobrik.load.attempts")) {
+        if (Stream.of("lobrik.load.attempts", "lobrik.load.schools")
+                .anyMatch(context.getEnvironment()::containsProperty)) {
             System.exit(SpringApplication.exit(context));
         }
     }
@@ -26,6 +30,12 @@ public class LobrikApplication {
     @Bean
     Clock clock() {
         return Clock.systemUTC();
+    }
+
+    /** What is stored is mapped beside the rest of a start, a fifth of it. */
+    @Bean
+    EntityManagerFactoryBuilderCustomizer mappedBesideTheRest() {
+        return builder -> builder.setBootstrapExecutor(new SimpleAsyncTaskExecutor("mapping-"));
     }
 
     /** For what must not be guessed. */

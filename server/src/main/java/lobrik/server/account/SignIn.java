@@ -18,6 +18,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.util.function.SingletonSupplier;
 
 /**
  * Finds out whether somebody is who they say. Working a password out is meant to be slow, so it is done outside of any
@@ -40,7 +41,7 @@ class SignIn {
     private final PasswordEncoder passwords;
 
     /** A hash that no password has: checked for unknown names, so that they take as long as known ones. */
-    private final String nobodysHash;
+    private final Supplier<String> nobodysHash;
 
     /** As many as several devices that sign in with one name at the same moment; each counts until it is worked out. */
     private final Tries byName;
@@ -77,7 +78,9 @@ class SignIn {
         this.devices = devices;
         this.audit = audit;
         this.passwords = passwords;
-        this.nobodysHash = String.valueOf(passwords.encode(UUID.randomUUID().toString()));
+        // When it is asked for first, since it is as slow as any other and would hold up the start.
+        this.nobodysHash = SingletonSupplier.of(
+                () -> String.valueOf(passwords.encode(UUID.randomUUID().toString())));
     }
 
     /**
@@ -215,7 +218,7 @@ class SignIn {
     private boolean matches(String password, Accounts.@Nullable Credential credential) {
         String hash = credential == null ? null : credential.hash();
         // Whoever is not let in any more finds that out as slowly as anybody who mistypes.
-        return inTurn(() -> passwords.matches(password, hash == null ? nobodysHash : hash)) && hash != null;
+        return inTurn(() -> passwords.matches(password, hash == null ? nobodysHash.get() : hash)) && hash != null;
     }
 
     private <T> T inTurn(Supplier<T> work) {

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
 import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationInfoService;
 import org.flywaydb.core.api.MigrationState;
 import org.flywaydb.core.api.MigrationVersion;
 import org.jspecify.annotations.Nullable;
@@ -40,7 +41,8 @@ class RecordOfItsTime {
      * @throws LeftAsItWas if that cannot be done, in one sentence
      */
     static void bringUp(Flyway flyway, BeforeUpgrade before) {
-        MigrationInfo[] all = flyway.info().all();
+        MigrationInfoService info = flyway.info();
+        MigrationInfo[] all = info.all();
         MigrationVersion ours = newest(all, MigrationState::isResolved).orElseThrow();
         newest(all, state -> !state.isResolved())
                 .filter(kept -> kept.isNewerThan(ours))
@@ -50,7 +52,7 @@ class RecordOfItsTime {
                             + "): start it with the newer one, or restore a backup of before; nothing was changed.");
                 });
         Optional<MigrationVersion> kept = newest(all, MigrationState::isApplied);
-        MigrationInfo[] pending = flyway.info().pending();
+        MigrationInfo[] pending = info.pending();
         if (kept.isEmpty() || pending.length == 0) {
             flyway.migrate();
             return;

@@ -26,6 +26,16 @@ class PostgresLoginTest {
     }
 
     @Test
+    void standbyBesideItsPrimary_isNotTheOneThatIsMeant() {
+        String url = "jdbc:postgresql://db1.example:5432,[2001:db8::7]:5433/lobrik?targetServerType=primary";
+        assertThat(new PostgresLogin(Path.of("/bin"), url, "secret").environment())
+                .containsEntry("PGHOST", "db1.example,2001:db8::7")
+                .containsEntry("PGPORT", "5432,5433")
+                .containsEntry("PGTARGETSESSIONATTRS", "read-write")
+                .containsEntry("PGDATABASE", "lobrik");
+    }
+
+    @Test
     void howTheLineIsSecured_isToldToBoth_andNothingElse() {
         String url =
                 "jdbc:postgresql://db.example:5432/lobrik?sslmode=verify-full&sslrootcert=/etc/ca.pem&tcpKeepAlive=true";

@@ -29,13 +29,17 @@ import lobrik.server.Client;
 import lobrik.server.RunningServer;
 import lobrik.server.attempt.FollowUps;
 import lobrik.server.transfer.SchoolTables.Table;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.boot.DefaultApplicationArguments;
 import tools.jackson.databind.JsonNode;
 
 /** A whole school out of one server and into another. */
 @ExtendWith(RunningServer.class)
 class SchoolFileTest {
+
+    private static final String ID = "[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}";
 
     private static final Path KEPT =
             Path.of("src/test/resources/records/demo-school-v29.sql.gz").toAbsolutePath();
@@ -70,6 +74,7 @@ class SchoolFileTest {
                             .status())
                     .isEqualTo(200);
             file = oskar.file("/api/school/file");
+            assertCopyIsLikeIt(from, trainee, progress);
         } finally {
             from.context().close();
         }
@@ -156,6 +161,27 @@ class SchoolFileTest {
             throw new UncheckedIOException(e);
         }
         return entries;
+    }
+
+    /** Another school of the same record, made of this one: what is known of its people is the same, under ids of their own. */
+    private static void assertCopyIsLikeIt(RunningServer.Address from, String trainee, String progress)
+            throws SQLException {
+        new SchoolCopies(2, from.databaseUrl(), "lobrik_owner", from.databasePassword())
+                .run(new DefaultApplicationArguments());
+        Client lead = Client.signedIn(from, "oskar2");
+        String copy = DigestUtils.md5Hex(trainee + "/2").replaceFirst("(.{8})(.{4})(.{4})(.{4})", "$1-$2-$3-$4-");
+        // What was signed names the pieces by their ids, which are others here.
+        assertThat(lead.get("/api/trainees/" + copy + "/progress")
+                        .body()
+                        .toString()
+                        .replaceAll(ID, "id")
+                        .replaceAll("\"changed\":\\[[^]]*]", ""))
+                .isEqualTo(progress.replaceAll(ID, "id").replaceAll("\"changed\":\\[[^]]*]", ""));
+        assertThat(lead.get("/api/trainees/" + trainee + "/progress").status()).isEqualTo(404);
+        assertThat(Client.signedIn(from, "oskar")
+                        .get("/api/trainees/" + copy + "/progress")
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
