@@ -6,11 +6,9 @@ import java.util.random.RandomGenerator;
 import java.util.stream.Stream;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
-import org.springframework.boot.jpa.autoconfigure.EntityManagerFactoryBuilderCustomizer;
 import org.springframework.boot.security.autoconfigure.UserDetailsServiceAutoConfiguration;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.annotation.Bean;
-import org.springframework.core.task.SimpleAsyncTaskExecutor;
 import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the server. */
@@ -30,12 +28,6 @@ public class LobrikApplication {
     @Bean
     Clock clock() {
         return Clock.systemUTC();
-    }
-
-    /** What is stored is mapped beside the rest of a start, a fifth of it. */
-    @Bean
-    EntityManagerFactoryBuilderCustomizer mappedBesideTheRest() {
-        return builder -> builder.setBootstrapExecutor(new SimpleAsyncTaskExecutor("mapping-"));
     }
 
     /** For what must not be guessed. */

@@ -26,7 +26,8 @@ import org.springframework.stereotype.Component;
 /**
  * Makes a region of one school, to see how many schools a record stands up to: {@code ./lobrik load --schools 500}. Each is the first one
  * with all that it has, under ids of its own, which are made of the first one's and the number of the copy; its people sign in with that
- * number behind their names, and what was signed says that its pieces were changed since, as it names them by their ids. Without pictures and the audit: what is seen of nobody twice, and a chain that copies would break.
+ * number behind their names, and what was signed says that its pieces were changed since, as it names them by
+ * their ids. Without pictures and the audit, whose chain copies would break.
  */
 @Component
 @ConditionalOnProperty("lobrik.load.schools")
