@@ -3,27 +3,42 @@
 # As a command:
 #   scripts/measure.sh restored FILE DIR   restore a backup into DIR and start its database alone; its last two lines are how to reach it as its owner
 
-# About an hour for 60 kills of each kind.
+# For 60 kills of each kind about an hour, and another for the line.
 run_prove() {
-  local kills=60 report=$ROOT/e2e/target/prove.md
-  case ${1:-} in
-    '') ;;
-    --kills) kills=${2:-} ;;
-    *) fail "Unknown option “$1”; see ./lobrik help." ;;
-  esac
+  local kills=60 test=ProveTest said='' code name
+  while [ $# -gt 0 ]; do
+    case $1 in
+      --kills) kills=${2:-}; said+=" --kills $kills"; shift $(($# > 1 ? 2 : 1)) ;;
+      --parts) test='ProveTest#nothingIsLost_whateverIsKilled'; said+=" $1"; shift ;;
+      --line) test='ProveTest#nothingIsLost_betweenPeopleAndServers'; said+=" $1"; shift ;;
+      *) fail "Unknown option “$1”; see ./lobrik help." ;;
+    esac
+  done
   [[ $kills =~ ^[1-9][0-9]{0,3}$ ]] || fail "“$kills” is no number of kills; give one such as 60."
   need_packages tests
   need_jdk
   cd "$ROOT" || exit 1
-  rm -f "$report"
-  mvn -B -ntp -T 2 -pl core,wire,inbrowser,gauges,web,server,e2e verify -Dit.test=ProveTest -Dlobrik.prove="$kills" \
+  rm -f e2e/target/prove-*.md
+  mvn -B -ntp -T 2 -pl core,wire,inbrowser,gauges,web,server,e2e verify -Dit.test="$test" -Dlobrik.prove="$kills" \
     -Dspotless.check.skip=true -Dsurefire.failIfNoSpecifiedTests=false -Dfailsafe.failIfNoSpecifiedTests=false
-  local code=$?
-  [ -s "$report" ] || fail "It was not proved to the end; see above."
-  cat "$report"
-  { sed '/^<!-- proved -->$/q' docs/reliability.md && date '+%Y-%m-%d, `./lobrik prove --kills '"$kills"'`:%n' && cat "$report"; } \
-    >docs/reliability.md.new && mv docs/reliability.md.new docs/reliability.md
+  code=$?
+  for name in parts line; do
+    [ ! -s "e2e/target/prove-$name.md" ] || tell_proved "$name" "./lobrik prove$said"
+  done
+  [ -n "$(ls e2e/target/prove-*.md 2>/dev/null)" ] || fail "It was not proved to the end; see above."
   exit $code
+}
+
+# Puts what was found in the place of what was found before.
+tell_proved() { # parts | line, by which command
+  local document=docs/reliability.md report=e2e/target/prove-$1.md
+  cat "$report"
+  {
+    sed "/^<!-- proved: $1 -->\$/q" "$document"
+    date "+%Y-%m-%d, \`$2\`:%n"
+    cat "$report"
+    sed "1,/^<!-- proved: $1 -->\$/d" "$document" | sed -n '/^<!-- proved: /,$p'
+  } >"$document.new" && mv "$document.new" "$document"
 }
 
 # Two measurements, each of so many minutes.

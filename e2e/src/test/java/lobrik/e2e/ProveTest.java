@@ -41,7 +41,10 @@ class ProveTest {
 
     private static final int MOST_READINGS_BETWEEN_OVER = 300;
 
-    private static final Path REPORT = Path.of("target/prove.md");
+    /** What the launcher puts into docs/reliability.md. */
+    private static final Path OF_PARTS = Path.of("target/prove-parts.md");
+
+    private static final Path OF_THE_LINE = Path.of("target/prove-line.md");
 
     @Test
     @Timeout(value = 12, unit = TimeUnit.HOURS)
@@ -63,7 +66,7 @@ class ProveTest {
             }
             Proving.Found found = proving.finish();
             System.out.println(found);
-            report(times, found);
+            report(OF_PARTS, "Parts of a school with one server", times, found);
             found.assertWhole();
         }
     }
@@ -106,7 +109,7 @@ class ProveTest {
             }
             Proving.Found found = proving.finish();
             System.out.println(found);
-            report(two ? "Two servers behind a line" : "One server behind a line", times, found);
+            report(OF_THE_LINE, two ? "Two servers behind a line" : "One server behind a line", times, found);
             found.assertWhole();
         }
     }
@@ -147,15 +150,11 @@ class ProveTest {
         return "%.1f s".formatted(time.toMillis() / 1000.0);
     }
 
-    private static void report(Map<Proving.Kind, List<Duration>> times, Proving.Found found) throws IOException {
-        report("Parts of a school with one server", times, found);
-    }
-
     /** One part of the report beneath the other, in whatever order they are proved. */
-    private static void report(String title, Map<Proving.Kind, List<Duration>> times, Proving.Found found)
+    private static void report(Path to, String title, Map<Proving.Kind, List<Duration>> times, Proving.Found found)
             throws IOException {
         try (PrintStream out = new PrintStream(
-                Files.newOutputStream(REPORT, StandardOpenOption.CREATE, StandardOpenOption.APPEND),
+                Files.newOutputStream(to, StandardOpenOption.CREATE, StandardOpenOption.APPEND),
                 true,
                 StandardCharsets.UTF_8)) {
             out.println("**" + title + "**");
