@@ -110,8 +110,8 @@ run_backup_figures() {
     "jdbc:postgresql://127.0.0.1:$(cluster_port "$CLUSTER")/lobrik" "$(setting spring.flyway.password)" "$(cat "$DATA/server.pid")" \
     "$ROOT/lobrik" backup "$beside/backup" --data "$DATA" -- "$ROOT/scripts/measure.sh" restored "$beside/backup" "$beside/restored"
   code=$?
-  echo "the file: $(($(stat -c %s "$beside/backup") / 1000000)) MB, of $(du -sm "$CLUSTER/base" | cut -f 1) MB"
-  cluster_stop "$beside/restored/postgres"
+  [ ! -s "$beside/backup" ] || echo "the file: $(($(stat -c %s "$beside/backup") / 1000000)) MB, of $(du -sm "$CLUSTER/base" | cut -f 1) MB"
+  [ ! -d "$beside/restored/postgres" ] || cluster_stop "$beside/restored/postgres"
   rm -rf "$beside"
   return $code
 }

@@ -10,8 +10,6 @@ import java.util.TreeSet;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Measures a backup of a server that runs, while people ask it fifty times a second, and compares what is restored of it with the
@@ -25,40 +23,19 @@ public final class BackupFigures {
     private static final int BEFORE_S = 60;
     private static final int INSTRUCTORS = 8;
 
-    private static final Pattern TRAINEE = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"fullName\":\"Trainee \\d+\"");
-    private static final Pattern COHORT =
-            Pattern.compile("\\{\"id\":\"([0-9a-f-]{36})\",\"name\":\"Load \\d+, (?:seed, )?\\d+\"");
-
-    private final Caller.Account account;
     private final Caller anybody;
-    private final List<String> cohorts;
-    private final List<String> trainees;
+    private final LoadedCentre centre;
     private final List<Instructor> instructors = new ArrayList<>();
     private final ConcurrentLinkedQueue<Exception> refused = new ConcurrentLinkedQueue<>();
     private volatile Spread taken = new Spread();
     private volatile boolean over;
 
     private BackupFigures(Caller.Account account) throws IOException, InterruptedException {
-        this.account = account;
         this.anybody = Caller.signedIn(account);
-        String all = anybody.get("/api/cohorts");
-        this.cohorts = ids(COHORT, all);
-        this.trainees = ids(TRAINEE, all);
+        this.centre = LoadedCentre.of(anybody);
         for (int i = 0; i < INSTRUCTORS; i++) {
             instructors.add(Instructor.signedIn(account));
         }
-    }
-
-    private static List<String> ids(Pattern pattern, String text) {
-        List<String> ids = new ArrayList<>();
-        Matcher matcher = pattern.matcher(text);
-        while (matcher.find()) {
-            ids.add(matcher.group(1));
-        }
-        if (ids.isEmpty()) {
-            throw new IllegalStateException("there is no load; fill the school with ./lobrik load first");
-        }
-        return ids;
     }
 
     /**
@@ -115,8 +92,8 @@ public final class BackupFigures {
                     Thread.sleep(1);
                 }
                 int number = i;
-                String cohort = cohorts.get(random.nextInt(cohorts.size()));
-                String trainee = trainees.get(random.nextInt(trainees.size()));
+                String cohort = LoadedCentre.any(centre.cohorts(), random);
+                String trainee = LoadedCentre.any(centre.trainees(), random);
                 each.execute(() -> once(number, due, cohort, trainee));
             }
         } catch (InterruptedException stopped) {

@@ -1,12 +1,9 @@
 package lobrik.bench;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 
 /**
  * Measures what people wait for in progress, over HTTP, at a server that runs: {@code ./lobrik figures}. Cohorts and trainees are
@@ -16,10 +13,6 @@ public final class ProgressFigures {
 
     private static final int WARM_UP = 60;
     private static final int MEASURED = 300;
-    private static final Pattern TRAINEE = Pattern.compile("\"id\":\"([0-9a-f-]{36})\",\"fullName\":\"Trainee \\d+\"");
-    private static final Pattern COHORT =
-            Pattern.compile("\\{\"id\":\"([0-9a-f-]{36})\",\"name\":\"Load \\d+, (?:seed, )?\\d+\"");
-
     private final Caller caller;
 
     private ProgressFigures(Caller caller) {
@@ -30,9 +23,9 @@ public final class ProgressFigures {
     public static void main(String[] arguments) throws IOException, InterruptedException {
         ProgressFigures figures =
                 new ProgressFigures(Caller.signedIn(new Caller.Account(arguments[0], arguments[1], arguments[2])));
-        String all = figures.caller.get("/api/cohorts");
-        List<String> cohorts = ids(COHORT, all);
-        List<String> trainees = ids(TRAINEE, all);
+        LoadedCentre centre = LoadedCentre.of(figures.caller);
+        List<String> cohorts = centre.cohorts();
+        List<String> trainees = centre.trainees();
         System.out.printf("%d cohorts, %d trainees%n", cohorts.size(), trainees.size());
         SplittableRandom random = new SplittableRandom(7);
         figures.measure("cohort matrix", cohorts, "/api/cohorts/%s/matrix", random);
@@ -47,21 +40,12 @@ public final class ProgressFigures {
         figures.stream("every reading", "/api/readings.csv");
     }
 
-    private static List<String> ids(Pattern pattern, String text) {
-        List<String> ids = new ArrayList<>();
-        Matcher matcher = pattern.matcher(text);
-        while (matcher.find()) {
-            ids.add(matcher.group(1));
-        }
-        return ids;
-    }
-
     private void measure(String what, List<String> ids, String path, SplittableRandom random)
             throws IOException, InterruptedException {
         double[] times = new double[MEASURED];
         int bytes = 0;
         for (int i = -WARM_UP; i < MEASURED; i++) {
-            String asked = path.formatted(ids.get(random.nextInt(ids.size())));
+            String asked = path.formatted(LoadedCentre.any(ids, random));
             long begun = System.nanoTime();
             String answer = caller.get(asked);
             if (i >= 0) {
